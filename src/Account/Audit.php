@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Account;
+
+use Doctrine\DBAL\Connection;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpKernel\Event\TerminateEvent;
+use Symfony\Component\HttpKernel\KernelEvents;
+use Symfony\Component\Uid\Uuid;
+
+/** Who read or changed what, and when. Changes are written at once, reads after the answer has gone out. */
+final class Audit
+{
+    /** @var list<array<string, string>> */
+    private array $reads = [];
+
+    public function __construct(private readonly Connection $connection, private readonly Who $who)
+    {
+    }
+
+    public function wrote(string $action, string $clientId, string $subjectId = ''): void
+    {
+        $this->connection->insert('audit_line', $this->line($action, $clientId, $subjectId));
+    }
+
+    public function read(string $what, string $clientId): void
+    {
+        $this->reads[] = $this->line('read '.$what, $clientId, '');
+    }
+
+    #[AsEventListener(KernelEvents::TERMINATE)]
+    public function keepReads(TerminateEvent $event): void
+    {
+        $reads = $this->reads;
+        $this->reads = [];
+        foreach ($reads as $line) {
+            $this->connection->insert('audit_line', $line);
+        }
+    }
+
+    /** @return array<string, string> */
+    private function line(string $action, string $clientId, string $subjectId): array
+    {
+        $staff = $this->who->staff();
+
+        return ['id' => Uuid::v7()->toRfc4122(), 'clinic_id' => $staff->clinicId, 'staff_id' => $staff->id, 'action' => $action, 'client_id' => $clientId, 'subject_id' => $subjectId, 'at' => gmdate('Y-m-d H:i:sP')];
+    }
+}

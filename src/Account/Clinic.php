@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Account;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Uid\Uuid;
+
+/** Every record belongs to a clinic, and every question asked of the database names it. */
+#[ORM\Entity]
+#[ORM\Table(name: 'clinic')]
+class Clinic
+{
+    #[ORM\Id]
+    #[ORM\Column(type: Types::GUID)]
+    public readonly string $id;
+
+    public function __construct(
+        #[ORM\Column(length: 120)]
+        public string $name,
+        #[ORM\Column(length: 40)]
+        public string $emergencyNumber,
+        #[ORM\Column(length: 200)]
+        public string $whomToCall,
+    ) {
+        $this->id = Uuid::v7()->toRfc4122();
+    }
+}

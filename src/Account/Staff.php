@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Account;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
+use Symfony\Component\Security\Core\User\UserInterface;
+use Symfony\Component\Uid\Uuid;
+
+/** A person who works at a clinic. */
+#[ORM\Entity]
+#[ORM\Table(name: 'staff')]
+class Staff implements UserInterface, PasswordAuthenticatedUserInterface
+{
+    #[ORM\Id]
+    #[ORM\Column(type: Types::GUID)]
+    public readonly string $id;
+
+    #[ORM\Column(length: 255)]
+    public string $password = '';
+
+    #[ORM\Column]
+    public bool $active = true;
+
+    public function __construct(
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clinicId,
+        /** @var non-empty-string */
+        #[ORM\Column(length: 180, unique: true)]
+        public string $email,
+        #[ORM\Column(length: 120)]
+        public string $name,
+        #[ORM\Column(length: 20, enumType: Role::class)]
+        public Role $role,
+        /** Made for the demonstration: signs in on loopback only. */
+        #[ORM\Column]
+        public readonly bool $forDemo = false,
+    ) {
+        $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    /** @return non-empty-string */
+    public function getUserIdentifier(): string
+    {
+        return $this->email;
+    }
+
+    /** @return list<string> */
+    public function getRoles(): array
+    {
+        return [$this->role->securityRole()];
+    }
+
+    public function getPassword(): string
+    {
+        return $this->password;
+    }
+
+    public function eraseCredentials(): void
+    {
+    }
+
+    /** The session keeps who it is, not the hash of the password. @return array<string, mixed> */
+    public function __serialize(): array
+    {
+        $data = (array) $this;
+        $data['password'] = hash('crc32c', $this->password);
+
+        return $data;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Account;
+
+use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\Security\Core\Exception\AccessDeniedException;
+
+/** The person who is signed in, and the clinic that all questions are scoped by. */
+final readonly class Who
+{
+    public function __construct(private Security $security)
+    {
+    }
+
+    public function staff(): Staff
+    {
+        $user = $this->security->getUser();
+
+        return $user instanceof Staff ? $user : throw new AccessDeniedException();
+    }
+
+    public function clinicId(): string
+    {
+        return $this->staff()->clinicId;
+    }
+}

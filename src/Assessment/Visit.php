@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Assessment;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Uid\Uuid;
+
+/** One meeting of client and therapist, with its free note. */
+#[ORM\Entity]
+#[ORM\Table(name: 'visit')]
+#[ORM\Index(name: 'visit_by_client', columns: ['client_id', 'on_day'])]
+class Visit
+{
+    #[ORM\Id]
+    #[ORM\Column(type: Types::GUID)]
+    public readonly string $id;
+
+    #[ORM\Column(type: Types::TEXT)]
+    public string $note = '';
+
+    public function __construct(
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clinicId,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clientId,
+        #[ORM\Column(type: Types::DATE_IMMUTABLE)]
+        public readonly \DateTimeImmutable $onDay,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $byStaffId,
+        #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+        public readonly \DateTimeImmutable $at,
+    ) {
+        $this->id = Uuid::v7()->toRfc4122();
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Client;
+
+use HandGarden\Account\Audit;
+use HandGarden\Account\Who;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Screening\Answer;
+use HandGarden\Web\Clock;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** Asks the screening questions; an unanswered one blocks what a yes would block. */
+#[Route('/clients/{client}/screening', name: 'client_screening', methods: ['GET', 'POST'])]
+#[IsGranted('ROLE_THERAPIST')]
+final class AnswerScreening extends AbstractController
+{
+    public function __construct(
+        private readonly ClientRepository $clients,
+        private readonly CatalogueStore $catalogue,
+        private readonly Who $who,
+        private readonly Audit $audit,
+        private readonly Clock $clock,
+        private readonly Cautions $cautions,
+    ) {
+    }
+
+    public function __invoke(Request $request, Client $client): Response
+    {
+        $today = $this->clock->today($client->zone);
+        if ($request->isMethod('POST')) {
+            $answers = [];
+            foreach ($this->catalogue->get()->screening->questions as $question) {
+                $answer = Answer::tryFrom((string) $request->request->get($question->id, ''));
+                if (null !== $answer && Answer::NotAsked !== $answer) {
+                    $answers[] = new ScreeningAnswer($client->clinicId, $client->id, $question->id, $answer, $today, $this->who->staff()->id, $this->clock->now());
+                }
+            }
+            $this->clients->addAnswers($answers);
+            $this->audit->wrote('answered screening', $client->id);
+            $this->addFlash('done', \sprintf('%d answers kept.', \count($answers)));
+
+            return $this->redirectToRoute('desk_client', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        }
+
+        return $this->render('Client/screening.html.twig', [
+            'client' => $client,
+            'banner' => $this->cautions->of($client),
+            'questions' => $this->catalogue->get()->screening->questions,
+            'screening' => $this->cautions->screening($client),
+            'today' => $today,
+            'setUp' => $this->catalogue->get()->screening->setUpCheck,
+        ]);
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Client;
+
+use HandGarden\Account\ClinicRepository;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Screening\Screening;
+use HandGarden\Web\Clock;
+
+/** What has to be seen on every page of a client, always in the same place. */
+final class Cautions
+{
+    /** @var array<string, Screening> answers are asked for once a request */
+    private array $screenings = [];
+
+    public function __construct(
+        private readonly ClientRepository $clients,
+        private readonly CatalogueStore $catalogue,
+        private readonly ClinicRepository $clinics,
+        private readonly Clock $clock,
+    ) {
+    }
+
+    public function screening(Client $client): Screening
+    {
+        return $this->screenings[$client->id] ??= new Screening($this->catalogue->get()->screening, $this->clients->screening($client));
+    }
+
+    public function of(Client $client): CautionsView
+    {
+        $today = $this->clock->today($client->zone);
+        $screening = $this->screening($client);
+        $notes = $stops = [];
+        foreach ($screening->found($today) as $question) {
+            $question->isEmergency || $question->bars->everything ? $stops[] = $question->consequence : $notes[] = $question->consequence;
+        }
+        if (null !== $client->injectedOn && $client->injectedOn->modify('+12 weeks') >= $today) {
+            $weeks = intdiv((int) $client->injectedOn->diff($today)->format('%a'), 7);
+            $notes[] = \sprintf('Tone injection on %s (week %d): opening and stretch first, no loading to fatigue; re-measure in weeks 2, 6 and 12.', $client->injectedOn->format('j M Y'), $weeks);
+        }
+        $unasked = array_filter($screening->unanswered($today), static fn ($q): bool => !$q->isNote);
+
+        return new CautionsView($stops, $notes, \count($unasked), $this->clinics->own()->emergencyNumber);
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Client;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Condition;
+use Symfony\Component\Uid\Uuid;
+
+/** A person in therapy, with what later steps need to know. */
+#[ORM\Entity]
+#[ORM\Table(name: 'client')]
+#[ORM\Index(name: 'client_by_clinic', columns: ['clinic_id', 'family_name'])]
+class Client
+{
+    #[ORM\Id]
+    #[ORM\Column(type: Types::GUID)]
+    public readonly string $id;
+
+    #[ORM\Version]
+    #[ORM\Column(type: Types::INTEGER)]
+    public int $version = 1;
+
+    #[ORM\Column(length: 80)]
+    public string $givenName = '';
+
+    #[ORM\Column(length: 80)]
+    public string $familyName = '';
+
+    #[ORM\Column(nullable: true)]
+    public ?int $birthYear = null;
+
+    #[ORM\Column(length: 60)]
+    public string $zone = 'UTC';
+
+    /** @var list<string> */
+    #[ORM\Column(type: Types::JSON)]
+    private array $conditions = [];
+
+    /** @var list<string> worse hand first */
+    #[ORM\Column(type: Types::JSON)]
+    private array $affected = [];
+
+    /** @var list<string> hands found wholly unaffected */
+    #[ORM\Column(type: Types::JSON)]
+    private array $unaffected = [];
+
+    #[ORM\Column(length: 5, enumType: Side::class)]
+    public Side $writingHand = Side::Right;
+
+    #[ORM\Column]
+    public int $minutes = 20;
+
+    #[ORM\Column]
+    public int $daysPerWeek = 5;
+
+    #[ORM\Column(length: 10, enumType: Stamina::class)]
+    public Stamina $stamina = Stamina::Usual;
+
+    #[ORM\Column(length: 120)]
+    public string $helper = '';
+
+    #[ORM\Column]
+    public bool $helperPresent = false;
+
+    /** @var list<string>|null null: not asked */
+    #[ORM\Column(type: Types::JSON, nullable: true)]
+    public ?array $materials = null;
+
+    #[ORM\Column(length: 40)]
+    public string $goalKey = '';
+
+    #[ORM\Column(length: 200)]
+    public string $goalWords = '';
+
+    #[ORM\Column(type: Types::DATE_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $injectedOn = null;
+
+    #[ORM\Column(length: 300)]
+    public string $story = '';
+
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $archivedAt = null;
+
+    public function __construct(
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clinicId,
+        #[ORM\Column(type: Types::GUID)]
+        public string $therapistId,
+        #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+        public readonly \DateTimeImmutable $createdAt,
+    ) {
+        $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function name(): string
+    {
+        return $this->givenName.' '.$this->familyName;
+    }
+
+    /** @return list<Condition> */
+    public function conditions(): array
+    {
+        return array_map(Condition::from(...), $this->conditions);
+    }
+
+    /** @param list<Condition> $conditions */
+    public function setConditions(array $conditions): void
+    {
+        $this->conditions = array_map(static fn (Condition $c): string => $c->value, $conditions);
+    }
+
+    /** @return list<Side> worse hand first */
+    public function affected(): array
+    {
+        return array_map(Side::from(...), $this->affected);
+    }
+
+    /** @return list<Side> */
+    public function unaffected(): array
+    {
+        return array_map(Side::from(...), $this->unaffected);
+    }
+
+    /**
+     * @param list<Side> $affected   worse hand first
+     * @param list<Side> $unaffected
+     */
+    public function setSides(array $affected, array $unaffected): void
+    {
+        $this->affected = array_map(static fn (Side $s): string => $s->value, $affected);
+        $this->unaffected = array_map(static fn (Side $s): string => $s->value, $unaffected);
+    }
+
+    public function isArchived(): bool
+    {
+        return null !== $this->archivedAt;
+    }
+}

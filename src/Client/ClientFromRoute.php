@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Client;
+
+use HandGarden\Account\Audit;
+use HandGarden\Account\Who;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
+use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Gives controllers the client of the address, if it is one of the own clinic; else the page is not found. */
+final readonly class ClientFromRoute implements ValueResolverInterface
+{
+    public function __construct(private ClientRepository $clients, private Who $who, private Audit $audit)
+    {
+    }
+
+    /** @return iterable<Client> */
+    public function resolve(Request $request, ArgumentMetadata $argument): iterable
+    {
+        if (Client::class !== $argument->getType()) {
+            return [];
+        }
+        $id = $request->attributes->get('client');
+        $client = \is_string($id) ? $this->clients->find($this->who->clinicId(), $id) : null;
+        if (null === $client) {
+            throw new NotFoundHttpException('No such client.');
+        }
+        if ($request->isMethodSafe()) {
+            $route = $request->attributes->get('_route');
+            $this->audit->read(\is_string($route) ? $route : 'page', $client->id);
+        }
+
+        return [$client];
+    }
+}

@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Client;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Catalogue\GoalTask;
+use Symfony\Component\HttpFoundation\InputBag;
+use Symfony\Component\Validator\Constraints as Assert;
+use Symfony\Component\Validator\Context\ExecutionContextInterface;
+
+/** The client form as it was typed; it may be wrong, and survives being wrong. */
+final class ClientInput
+{
+    #[Assert\NotBlank(message: 'A given name is needed.')]
+    #[Assert\Length(max: 80)]
+    public string $givenName = '';
+
+    #[Assert\NotBlank(message: 'A family name is needed.')]
+    #[Assert\Length(max: 80)]
+    public string $familyName = '';
+
+    #[Assert\Regex('/^(19|20)\d\d$/', message: '{{ value }} is not a year such as 1958.')]
+    public string $birthYear = '';
+
+    #[Assert\Timezone(message: '{{ value }} is not a time zone.')]
+    public string $zone = 'UTC';
+
+    /** @var list<string> */
+    #[Assert\Count(min: 1, minMessage: 'Tick at least one condition: it decides which exercises fit.')]
+    public array $conditions = [];
+
+    #[Assert\Choice(['left', 'right', 'both-left', 'both-right'], message: 'Say which hand is affected; of two, the worse one.')]
+    public string $affected = '';
+
+    public bool $otherUnaffected = false;
+
+    #[Assert\Choice(['left', 'right'], message: 'Say which hand writes.')]
+    public string $writingHand = 'right';
+
+    #[Assert\Regex('/^\d{1,2}$/', message: '{{ value }} is not a number of minutes.')]
+    #[Assert\Range(min: 5, max: 90, notInRangeMessage: 'Between {{ min }} and {{ max }} minutes a sitting.')]
+    public string $minutes = '20';
+
+    #[Assert\Range(min: 1, max: 7, notInRangeMessage: 'Between {{ min }} and {{ max }} days a week.')]
+    public string $daysPerWeek = '5';
+
+    #[Assert\Choice(['low', 'usual', 'good'])]
+    public string $stamina = 'usual';
+
+    #[Assert\Length(max: 120)]
+    public string $helper = '';
+
+    public bool $helperPresent = false;
+
+    /** @var list<string> */
+    public array $materials = [];
+
+    public bool $materialsAsked = false;
+
+    public string $goalKey = '';
+
+    #[Assert\Length(max: 200)]
+    public string $goalWords = '';
+
+    #[Assert\Date(message: '{{ value }} is not a day written as YYYY-MM-DD.')]
+    public string $injectedOn = '';
+
+    #[Assert\Length(max: 300)]
+    public string $story = '';
+
+    public string $version = '';
+
+    public static function of(Client $client): self
+    {
+        $input = new self();
+        $input->givenName = $client->givenName;
+        $input->familyName = $client->familyName;
+        $input->birthYear = null === $client->birthYear ? '' : (string) $client->birthYear;
+        $input->zone = $client->zone;
+        $input->conditions = array_map(static fn (Condition $c): string => $c->value, $client->conditions());
+        $affected = $client->affected();
+        $input->affected = [] === $affected ? '' : (2 === \count($affected) ? 'both-' : '').$affected[0]->value;
+        $input->otherUnaffected = [] !== $client->unaffected();
+        $input->writingHand = $client->writingHand->value;
+        $input->minutes = (string) $client->minutes;
+        $input->daysPerWeek = (string) $client->daysPerWeek;
+        $input->stamina = $client->stamina->value;
+        $input->helper = $client->helper;
+        $input->helperPresent = $client->helperPresent;
+        $input->materials = $client->materials ?? [];
+        $input->materialsAsked = null !== $client->materials;
+        $input->goalKey = $client->goalKey;
+        $input->goalWords = $client->goalWords;
+        $input->injectedOn = $client->injectedOn?->format('Y-m-d') ?? '';
+        $input->story = $client->story;
+        $input->version = (string) $client->version;
+
+        return $input;
+    }
+
+    /** @param InputBag<bool|float|int|string> $form */
+    public static function typed(InputBag $form): self
+    {
+        $input = new self();
+        foreach (['givenName', 'familyName', 'birthYear', 'zone', 'affected', 'writingHand', 'minutes', 'daysPerWeek', 'stamina', 'helper', 'goalKey', 'goalWords', 'injectedOn', 'story', 'version'] as $field) {
+            $input->$field = trim((string) $form->get($field, ''));
+        }
+        foreach (['otherUnaffected', 'helperPresent', 'materialsAsked'] as $field) {
+            $input->$field = $form->has($field);
+        }
+        $all = $form->all();
+        $texts = static fn (mixed $list): array => \is_array($list) ? array_values(array_filter($list, \is_string(...))) : [];
+        $input->conditions = $texts($all['conditions'] ?? []);
+        $input->materials = $texts($all['materials'] ?? []);
+
+        return $input;
+    }
+
+    #[Assert\Callback]
+    public function checkConditions(ExecutionContextInterface $context): void
+    {
+        foreach ($this->conditions as $condition) {
+            if (null === Condition::tryFrom($condition)) {
+                $context->buildViolation('There is no such condition.')->atPath('conditions')->addViolation();
+            }
+        }
+        $injected = \DateTimeImmutable::createFromFormat('!Y-m-d', $this->injectedOn);
+        if (false !== $injected && $injected > new \DateTimeImmutable('tomorrow')) {
+            $context->buildViolation('The injection lies in the future.')->atPath('injectedOn')->addViolation();
+        }
+    }
+
+    /** Call only when the validator found nothing. */
+    public function writeTo(Client $client, Catalogue $catalogue): void
+    {
+        $client->givenName = $this->givenName;
+        $client->familyName = $this->familyName;
+        $client->birthYear = '' === $this->birthYear ? null : (int) $this->birthYear;
+        $client->zone = $this->zone;
+        $client->setConditions(array_map(Condition::from(...), $this->conditions));
+        $worse = Side::from(str_replace('both-', '', $this->affected));
+        $both = str_starts_with($this->affected, 'both-');
+        $client->setSides($both ? [$worse, $worse->opposite()] : [$worse], !$both && $this->otherUnaffected ? [$worse->opposite()] : []);
+        $client->writingHand = Side::from($this->writingHand);
+        $client->minutes = (int) $this->minutes;
+        $client->daysPerWeek = (int) $this->daysPerWeek;
+        $client->stamina = Stamina::from($this->stamina);
+        $client->helper = $this->helper;
+        $client->helperPresent = $this->helperPresent;
+        $known = self::materialsIn($catalogue);
+        $client->materials = $this->materialsAsked ? array_values(array_intersect($this->materials, $known)) : null;
+        $client->goalKey = \in_array($this->goalKey, array_map(static fn (GoalTask $g): string => $g->key, $catalogue->goals), true) ? $this->goalKey : '';
+        $client->goalWords = $this->goalWords;
+        $injected = \DateTimeImmutable::createFromFormat('!Y-m-d', $this->injectedOn, new \DateTimeZone('UTC'));
+        $client->injectedOn = false === $injected ? null : $injected;
+        $client->story = $this->story;
+    }
+
+    /** @return list<string> everything an exercise may need */
+    public static function materialsIn(Catalogue $catalogue): array
+    {
+        $materials = [];
+        foreach ($catalogue->rungs() as $rung) {
+            foreach ($rung->materials as $needed) {
+                foreach (explode('|', $needed) as $one) {
+                    $materials[$one] = $one;
+                }
+            }
+        }
+        sort($materials);
+
+        return array_values($materials);
+    }
+}

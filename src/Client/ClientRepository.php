@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Client;
+
+use Doctrine\ORM\EntityManagerInterface;
+use HandGarden\Core\Screening\Answer;
+use Symfony\Component\Uid\Uuid;
+
+/** Clients of one clinic, with what was asked of them. */
+final readonly class ClientRepository
+{
+    public function __construct(private EntityManagerInterface $entities)
+    {
+    }
+
+    public function find(string $clinicId, string $id): ?Client
+    {
+        return Uuid::isValid($id) ? $this->entities->getRepository(Client::class)->findOneBy(['id' => $id, 'clinicId' => $clinicId]) : null;
+    }
+
+    /** @return list<Client> by family name */
+    public function all(string $clinicId, bool $archived): array
+    {
+        /** @var list<Client> $clients */
+        $clients = $this->entities->createQuery('SELECT c FROM '.Client::class.' c WHERE c.clinicId = :clinic AND c.archivedAt IS '.($archived ? 'NOT NULL' : 'NULL').' ORDER BY c.familyName, c.givenName, c.id')
+            ->setParameter('clinic', $clinicId)->getResult();
+
+        return $clients;
+    }
+
+    public function add(Client $client): void
+    {
+        $this->entities->persist($client);
+        $this->entities->flush();
+    }
+
+    public function save(): void
+    {
+        $this->entities->flush();
+    }
+
+    /**
+     * Newest answer to each question.
+     *
+     * @return array<string, array{Answer, \DateTimeImmutable}>
+     */
+    public function screening(Client $client): array
+    {
+        /** @var list<ScreeningAnswer> $answers */
+        $answers = $this->entities->createQuery('SELECT a FROM '.ScreeningAnswer::class.' a WHERE a.clientId = :client AND a.clinicId = :clinic ORDER BY a.askedOn, a.at')
+            ->setParameter('client', $client->id)->setParameter('clinic', $client->clinicId)->getResult();
+        $newest = [];
+        foreach ($answers as $answer) {
+            $newest[$answer->questionId] = [$answer->answer, $answer->askedOn];
+        }
+
+        return $newest;
+    }
+
+    /** @param list<ScreeningAnswer> $answers */
+    public function addAnswers(array $answers): void
+    {
+        foreach ($answers as $answer) {
+            $this->entities->persist($answer);
+        }
+        $this->entities->flush();
+    }
+}

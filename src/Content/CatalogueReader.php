@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Content;
+
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\Caution;
+use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Data\Node;
+use HandGarden\Core\Measure\MeasureKinds;
+use HandGarden\Core\Placement\CheckList;
+use HandGarden\Core\Placement\Condition\Condition;
+use HandGarden\Core\Placement\Condition\ConditionParser;
+use HandGarden\Core\Placement\Condition\UnreadableCondition;
+use HandGarden\Core\Placement\Observation;
+use HandGarden\Core\Placement\StrongerEvidence;
+use HandGarden\Core\Placement\Vocabulary;
+
+/** Turns the decoded files of `catalogue/` into core values; every complaint names file and path. */
+final readonly class CatalogueReader
+{
+    /**
+     * @param array{vocabulary: mixed, screening: mixed, goals: mixed, ladders: array<string, mixed>} $data decoded files
+     *
+     * @throws InvalidData
+     */
+    public function read(array $data): Catalogue
+    {
+        $vocabulary = $this->vocabulary(Node::root($data['vocabulary'], 'vocabulary.yaml'));
+        $codes = Vocabulary::codesOf($vocabulary->lists);
+        $ladders = new LadderReader(new ConditionParser($codes), $vocabulary->gates);
+        $read = [];
+        foreach ($data['ladders'] as $file => $ladder) {
+            $read[] = $ladders->read(Node::root($ladder, $file));
+        }
+
+        return new Catalogue(
+            $read,
+            $vocabulary,
+            (new ScreeningReader())->read(Node::root($data['screening'], 'screening.yaml')),
+            (new GoalReader())->read(Node::root($data['goals'], 'goals.yaml'), array_map(static fn ($ladder): string => $ladder->key, $read)),
+        );
+    }
+
+    private function vocabulary(Node $node): Vocabulary
+    {
+        $node->only('lists', 'stronger_evidence', 'gates');
+        $lists = array_map($this->checkList(...), $node->get('lists')->items());
+        $parser = new ConditionParser(Vocabulary::codesOf($lists));
+        $evidence = [];
+        foreach ($node->get('stronger_evidence')->items() as $item) {
+            $item->only('if', 'then', 'value');
+            $value = $item->get('value')->raw();
+            $evidence[] = new StrongerEvidence(self::condition($parser, $item->get('if')), $item->get('then')->string(), \is_bool($value) ? $value : $item->get('value')->float());
+        }
+        $gates = [];
+        foreach ($node->get('gates')->map() as $name => $gate) {
+            $gates[$name] = new Caution($gate->get('phrase')->string(), self::condition($parser, $gate->get('while')));
+        }
+
+        return new Vocabulary($lists, $evidence, $gates, MeasureKinds::standard());
+    }
+
+    private function checkList(Node $node): CheckList
+    {
+        $node->only('key', 'title', 'observations');
+
+        return new CheckList($node->get('key')->string(), $node->get('title')->string(), array_map(static function (Node $o): Observation {
+            $o->only('code', 'ask', 'seconds', 'sided', 'trouble', 'parts');
+
+            return new Observation(
+                $o->get('code')->string(),
+                $o->get('ask')->string(),
+                $o->get('seconds')->int(0, 600),
+                $o->optional('sided')?->bool() ?? true,
+                $o->optional('trouble')?->bool() ?? false,
+                $o->optional('parts')?->strings() ?? [],
+            );
+        }, $node->get('observations')->items()));
+    }
+
+    public static function condition(ConditionParser $parser, Node $node): Condition
+    {
+        try {
+            return $parser->parse($node->string());
+        } catch (UnreadableCondition $e) {
+            throw $node->fail($e->getMessage());
+        }
+    }
+}

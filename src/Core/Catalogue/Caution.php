@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Catalogue;
+
+use HandGarden\Core\Placement\Condition\Condition;
+
+/** Something that bars a rung while its condition is true; without a condition it is a note shown at set-up. */
+final readonly class Caution
+{
+    public function __construct(public string $phrase, public ?Condition $blocksWhile)
+    {
+    }
+}

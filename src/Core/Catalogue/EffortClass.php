@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Catalogue;
+
+enum EffortClass: string
+{
+    case Calm = 'calm';
+    case Prep = 'prep';
+    case Practice = 'practice';
+    case Strength = 'strength';
+    case Task = 'task';
+    case Device = 'device';
+
+    /** A strength or practice item needs the preparation of its segment earlier in the sitting. */
+    public function needsPreparation(): bool
+    {
+        return self::Strength === $this || self::Practice === $this;
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Catalogue;
+
+final readonly class Ladder
+{
+    /** @param non-empty-list<Rung> $rungs easiest first */
+    public function __construct(
+        public string $key,
+        public Strand $strand,
+        public string $name,
+        public LadderKind $kind,
+        public string $entryWords,
+        public string $moveUpWords,
+        public string $easeWords,
+        public ?string $insteadBelow,
+        public int $rounds,
+        public array $rungs,
+    ) {
+    }
+
+    /** Every rung is done by both hands together, so that it is placed once. */
+    public function isForBothHandsOnly(): bool
+    {
+        return Strand::Settle === $this->strand;
+    }
+
+    /** A ladder that leads somewhere, unlike warm-up, mobilizing and closing items. */
+    public function isTrained(): bool
+    {
+        return LadderKind::Menu !== $this->kind && !\in_array($this->strand, [Strand::Settle, Strand::Sensory, Strand::Mobilize], true);
+    }
+
+    /** 1 for the easiest rung; null when the rung is of another ladder. */
+    public function positionOf(string $rungId): ?int
+    {
+        foreach ($this->rungs as $i => $rung) {
+            if ($rung->id === $rungId) {
+                return $i + 1;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param list<Condition> $conditions
+     *
+     * @return list<Rung>
+     */
+    public function fittingRungs(array $conditions): array
+    {
+        return array_values(array_filter($this->rungs, static fn (Rung $rung): bool => $rung->fits($conditions)));
+    }
+}

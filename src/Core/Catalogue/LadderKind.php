@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Catalogue;
+
+enum LadderKind: string
+{
+    /** One standing rung; a rung above the first fitting one also needs evidence or a clean try-out. */
+    case Climb = 'climb';
+    /** Rungs done in order as one block. */
+    case Chain = 'chain';
+    /** Different things, each on its own entry. */
+    case Menu = 'menu';
+
+    public function isClimbed(): bool
+    {
+        return self::Climb === $this;
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Catalogue;
+
+use HandGarden\Core\Placement\Condition\Condition as EntryCondition;
+
+/** One exercise at one difficulty. */
+final readonly class Rung
+{
+    /**
+     * @param list<Performer>                                                        $performers
+     * @param list<string>                                                           $materials
+     * @param non-empty-list<string>                                                 $steps
+     * @param list<Condition>                                                        $fits
+     * @param list<Caution>                                                          $cautions  from `avoid when` and from the gates of its ladder
+     * @param list<MuscleLoad>                                                       $loads
+     * @param list<string>                                                           $lengthens
+     * @param list<ProgressSpec>                                                     $progress
+     * @param array{position: string, watchFor: string, ease: string, harder: string, stop: string, why: string, dose: string} $words
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public array $performers,
+        public array $materials,
+        public array $steps,
+        public array $words,
+        public DoneOn $doneOn,
+        public array $fits,
+        public array $cautions,
+        public array $loads,
+        public array $lengthens,
+        public EffortClass $class,
+        public int $intensity,
+        public Segment $segment,
+        public SittingRole $role,
+        public Posture $posture,
+        public Dose $startDose,
+        public DoseRange $range,
+        public EntryCondition $entry,
+        public ?EntryCondition $endsWhile,
+        public array $progress,
+        public Picture $picture,
+        public bool $wantsFirmWrist,
+        public ?SittingNeed $sittingNeed,
+    ) {
+    }
+
+    /** @param list<Condition> $conditions of the client; with advanced dementia only rungs that list it fit, whatever else there is */
+    public function fits(array $conditions): bool
+    {
+        if (\in_array(Condition::AdvancedDementia, $conditions, true)) {
+            return \in_array(Condition::AdvancedDementia, $this->fits, true);
+        }
+        foreach ($conditions as $condition) {
+            if (\in_array($condition, $this->fits, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Time of a first week's item, in seconds. */
+    public function startSeconds(): int
+    {
+        return $this->startDose->totalSeconds($this->doneOn->sides(), 20);
+    }
+}

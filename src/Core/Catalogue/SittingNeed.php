@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Catalogue;
+
+/** What must stand earlier in the same sitting before this item. */
+enum SittingNeed: string
+{
+    /** A stretch or mobilizing item of the same arm. */
+    case Length = 'length';
+    /** With finger tone, the tight-hand opening; where that does not fit the client, any lengthening of the fingers. */
+    case StretchWhenTight = 'stretch when tight';
+
+    /** The wrist eased back first. */
+    case WristEasedBack = 'wrist-ease-back';
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Measure;
+
+/** Resistance of a muscle group to one passive movement, graded as on the modified Ashworth scale (Bohannon & Smith 1987). */
+enum ToneGrade: string
+{
+    case None = '0';
+    case Slight = '1';
+    case SlightThroughRange = '1+';
+    case Marked = '2';
+    case Considerable = '3';
+    case Rigid = '4';
+
+    /** A place on the order 0 < 1 < 1+ < 2 < 3 < 4, with 1+ as 1.5 so that 'a full grade' is 1. */
+    public function rank(): float
+    {
+        return self::SlightThroughRange === $this ? 1.5 : (float) $this->value;
+    }
+
+    public static function fromRank(float $rank): self
+    {
+        foreach (self::cases() as $grade) {
+            if (abs($grade->rank() - $rank) < 0.01) {
+                return $grade;
+            }
+        }
+
+        throw new \OutOfRangeException(\sprintf('Expected a rank of 0, 1, 1.5, 2, 3 or 4, got %s.', $rank));
+    }
+
+    public function meaning(): string
+    {
+        return match ($this) {
+            self::None => 'moves freely',
+            self::Slight => 'a catch, or a little resistance at the very end',
+            self::SlightThroughRange => 'a catch, then a little resistance through less than half of the way',
+            self::Marked => 'clear resistance through most of the way, still easy to move',
+            self::Considerable => 'hard to move',
+            self::Rigid => 'does not give',
+        };
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Placement;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Measure\Readings;
+use HandGarden\Core\Screening\Screening;
+
+/** Everything that is known about one client, as values. */
+final readonly class ClientFacts
+{
+    /**
+     * @param non-empty-list<Condition> $conditions
+     * @param non-empty-list<Side>      $affected     worse hand first
+     * @param list<Side>                $unaffected   hands found wholly unaffected: their observations count as answered
+     * @param list<string>              $helperSigned rung ids
+     * @param list<string>              $met          `rung|side` whose move-up evidence is there
+     * @param list<Override>            $overrides
+     * @param list<string>|null         $materials    at hand; null: not asked, nothing is left out for it
+     */
+    public function __construct(
+        public array $conditions,
+        public array $affected,
+        public array $unaffected,
+        public Side $writingHand,
+        public Readings $readings,
+        public Screening $screening,
+        public ?\DateTimeImmutable $injectedOn = null,
+        public bool $helperHere = false,
+        public array $helperSigned = [],
+        public bool $supervised = false,
+        public bool $atHome = true,
+        public array $met = [],
+        public array $overrides = [],
+        public ?array $materials = null,
+    ) {
+    }
+
+    public function isMet(string $rungId, Side $side): bool
+    {
+        return \in_array($rungId.'|'.$side->value, $this->met, true);
+    }
+
+    /** @param list<string> $met */
+    public function withMet(array $met): self
+    {
+        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $met, $this->overrides, $this->materials);
+    }
+
+    public function has(Condition $condition): bool
+    {
+        return \in_array($condition, $this->conditions, true);
+    }
+}

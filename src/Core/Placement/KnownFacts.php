@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Placement;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Opening;
+use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Placement\Condition\FactSource;
+
+/**
+ * What counts as known today: readings that are young enough, what screening settles, and what stronger evidence says
+ * about the rest.
+ */
+final class KnownFacts implements FactSource
+{
+    private const SHORT_LIVED = ['tone_finger', 'tone_wrist', 'painful', 'skin_whole', 'frail_skin', 'touch_comfortable', 'grasp_reflex', 'bruises_easily'];
+    private const DAYS = 28;
+    private const SHORT_DAYS = 14;
+    private const SHORT_DAYS_AFTER_INJECTION = 7;
+    private const INJECTION_WEEKS = 12;
+
+    /** @var array<string, NumberFact> */
+    private readonly array $numbers;
+
+    /** @var array<string, float|bool|string|null> */
+    private array $memo = [];
+
+    /** @var array<string, true> evidence being followed, so that two facts that settle each other do not turn in circles */
+    private array $following = [];
+
+    public function __construct(private readonly ClientFacts $facts, private readonly Vocabulary $vocabulary, private readonly \DateTimeImmutable $today)
+    {
+        $this->numbers = NumberFact::all();
+    }
+
+    public function value(string $code, ?string $argument, Side $side): float|bool|string|null
+    {
+        $key = $code.'|'.$argument.'|'.$side->value;
+        if (!\array_key_exists($key, $this->memo)) {
+            $value = $this->direct($code, $argument, $side) ?? (null === $argument ? $this->fromStrongerEvidence($code, $side) : null);
+            if ([] !== $this->following) {
+                return $value; // may be incomplete while circling; not to be kept
+            }
+            $this->memo[$key] = $value;
+        }
+
+        return $this->memo[$key];
+    }
+
+    public function writingHand(): Side
+    {
+        return $this->facts->writingHand;
+    }
+
+    public function steadierHand(): Side
+    {
+        return $this->facts->affected[0]->opposite();
+    }
+
+    public function isSided(string $code): bool
+    {
+        return $this->vocabulary->isSided($code);
+    }
+
+    private function direct(string $code, ?string $argument, Side $side): float|bool|string|null
+    {
+        return match (true) {
+            'has' === $code => \in_array($argument, array_map(static fn (Condition $c): string => $c->factArgument(), $this->facts->conditions), true),
+            'supervised' === $code => $this->facts->supervised,
+            'at_home' === $code => $this->facts->atHome,
+            'helper_here' === $code => $this->facts->helperHere,
+            'helper_signed' === $code => null !== $argument && \in_array($argument, $this->facts->helperSigned, true),
+            'met' === $code => null !== $argument && $this->facts->isMet($argument, $side),
+            'tryout' === $code => $this->reading('tryout', $side, null, $argument),
+            'opening_active_pct' === $code => $this->opening($side, Mode::Active, $argument),
+            'opening_passive_pct' === $code => $this->opening($side, Mode::Passive, $argument),
+            'release_angle_deg' === $code => Opening::releaseAngle($this->openingByWristAngle($side)),
+            isset($this->numbers[$code]) => $this->number($this->numbers[$code], $side),
+            default => $this->observed($code, $argument, $side),
+        };
+    }
+
+    private function number(NumberFact $fact, Side $side): ?float
+    {
+        $sided = $this->vocabulary->kinds->find($fact->readingCode)->sided ?? true;
+        $value = $this->reading($fact->readingCode, $sided ? $side : null, $fact->mode, null);
+
+        return \is_float($value) ? $fact->sign * $value : null;
+    }
+
+    private function observed(string $code, ?string $part, Side $side): ?bool
+    {
+        $observation = $this->vocabulary->observation($code);
+        $value = $this->reading($code, null === $observation || $observation->sided ? $side : null, null, $part);
+        if (\is_bool($value)) {
+            return $value;
+        }
+        $screened = $this->facts->screening->fact($code, $part, $this->today);
+        if (null !== $screened) {
+            return $screened;
+        }
+
+        return null !== $observation && $observation->sided && \in_array($side, $this->facts->unaffected, true) ? !$observation->meansTrouble : null;
+    }
+
+    private function opening(Side $side, Mode $mode, ?string $wristAngle): ?float
+    {
+        if (null !== $wristAngle) {
+            $value = $this->reading('opening', $side, $mode, $wristAngle);
+
+            return \is_float($value) ? $value : null;
+        }
+        $reading = Opening::ofHand($this->facts->readings, $side, $mode);
+
+        return null !== $reading && $this->isYoung('opening', $reading->on) && \is_float($reading->value) ? $reading->value : null;
+    }
+
+    /** @return array<int, float> */
+    private function openingByWristAngle(Side $side): array
+    {
+        $byAngle = [];
+        foreach ($this->vocabulary->kinds->find('opening')->arguments ?? [] as $angle) {
+            $percent = $this->opening($side, Mode::Active, $angle);
+            if (null !== $percent) {
+                $byAngle[(int) $angle] = $percent;
+            }
+        }
+
+        return $byAngle;
+    }
+
+    private function reading(string $code, ?Side $side, ?Mode $mode, ?string $argument): float|bool|string|null
+    {
+        $reading = $this->facts->readings->newest($code, $side, $mode, $argument);
+
+        return $reading instanceof Reading && $this->isYoung($code, $reading->on) ? $reading->value : null;
+    }
+
+    private function isYoung(string $code, \DateTimeImmutable $on): bool
+    {
+        $days = self::DAYS;
+        if (\in_array($code, self::SHORT_LIVED, true)) {
+            $injected = $this->facts->injectedOn;
+            $fresh = null !== $injected && $injected->modify('+'.self::INJECTION_WEEKS.' weeks') >= $this->today;
+            $days = $fresh ? self::SHORT_DAYS_AFTER_INJECTION : self::SHORT_DAYS;
+        }
+
+        return $on->modify('+'.$days.' days') >= $this->today && $on <= $this->today;
+    }
+
+    private function fromStrongerEvidence(string $code, Side $side): float|bool|null
+    {
+        foreach ($this->vocabulary->evidence as $i => $evidence) {
+            if ($evidence->code !== $code || isset($this->following[$i.$side->value])) {
+                continue;
+            }
+            $this->following[$i.$side->value] = true;
+            $holds = $evidence->while->judge($this, $side)->isTrue();
+            unset($this->following[$i.$side->value]);
+            if ($holds) {
+                return $evidence->value;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Placement;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\Caution;
+use HandGarden\Core\Catalogue\Ladder;
+use HandGarden\Core\Catalogue\LadderKind;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Placement\Condition\Atom;
+use HandGarden\Core\Placement\Condition\Finding;
+use HandGarden\Core\Placement\Condition\SidePrefix;
+use HandGarden\Core\Placement\Condition\Truth;
+use HandGarden\Core\Placement\Condition\Verdict;
+use HandGarden\Core\Screening\ScreeningBlock;
+
+/**
+ * Walks every ladder from its easiest rung. Screening comes first, then what the rung is to be avoided with, then its
+ * own condition; in a climb also the evidence that the rung below is done, or a clean try-out.
+ */
+final readonly class Placer
+{
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
+
+    public function place(ClientFacts $facts, \DateTimeImmutable $today): Placements
+    {
+        $known = new KnownFacts($facts, $this->catalogue->vocabulary, $today);
+        $placed = [];
+        foreach ($this->catalogue->ladders as $ladder) {
+            foreach ($ladder->isForBothHandsOnly() ? [$facts->affected[0]] : $facts->affected as $side) {
+                $placed[] = $this->ladder($ladder, $side, $facts, $known, $today);
+            }
+        }
+
+        return new Placements($placed, $this->needed($placed));
+    }
+
+    private function ladder(Ladder $ladder, Side $side, ClientFacts $facts, KnownFacts $known, \DateTimeImmutable $today): LadderPlacement
+    {
+        $climb = LadderKind::Climb === $ladder->kind;
+        $fitting = $ladder->fittingRungs($facts->conditions);
+        $settledBelow = $climb ? self::highestShown($fitting, $facts, $known, $side) : -1;
+        $rungs = [];
+        $standing = $next = $previous = null;
+        $open = true;
+        $blockedBelow = null;
+        foreach ($ladder->rungs as $rung) {
+            $place = array_search($rung, $fitting, true);
+            if (false === $place) {
+                $rungs[] = new RungPlacement($rung, RungState::NoFit);
+                continue;
+            }
+            $screening = $facts->screening->blocks($rung, $ladder->strand->value, $facts->supervised, $today);
+            $result = null !== $blockedBelow
+                ? new RungPlacement($rung, RungState::Blocked, $blockedBelow->findings, $blockedBelow->blockedBy, [] !== $screening ? $screening : $blockedBelow->screening)
+                : $this->rung($rung, $screening, $climb ? $previous : null, $place < $settledBelow, $facts, $known, $side);
+            if ($climb && RungState::Blocked === $result->state && null === $blockedBelow) {
+                $blockedBelow = $result;
+            }
+            if ($climb && !$open && $result->isIn()) {
+                $result = new RungPlacement($rung, RungState::NotYet); // a climb stops at its first gap
+            }
+            if ($result->isIn()) {
+                $standing = $result;
+            } elseif ($open) {
+                $next ??= $result;
+                $open = !$climb;
+            }
+            $rungs[] = $result;
+            $previous = $rung;
+        }
+        $override = self::overrideFor($facts->overrides, $ladder, $side, $rungs);
+
+        return new LadderPlacement($ladder, $side, $this->state($ladder, $fitting, $standing, $next, $facts, $side), $standing, $next, $rungs, $override);
+    }
+
+    /** @param list<ScreeningBlock> $screening */
+    private function rung(Rung $rung, array $screening, ?Rung $previous, bool $settledByHigher, ClientFacts $facts, KnownFacts $known, Side $side): RungPlacement
+    {
+        if ([] !== $screening) {
+            return new RungPlacement($rung, RungState::Blocked, screening: $screening);
+        }
+        $unknown = $blockedBy = $blocking = [];
+        foreach ($rung->cautions as $caution) {
+            $verdict = $caution->blocksWhile?->judge($known, $side);
+            if (null !== $verdict && $verdict->isTrue()) {
+                $blockedBy[] = $caution;
+                array_push($blocking, ...$verdict->findings);
+            } elseif (null !== $verdict && Truth::Unknown === $verdict->truth) {
+                array_push($unknown, ...$verdict->findings);
+            }
+        }
+        if ([] !== $blockedBy) {
+            return new RungPlacement($rung, RungState::Blocked, $blocking, $blockedBy);
+        }
+        $own = $rung->entry->judge($known, $side);
+        if (Truth::False === $own->truth) {
+            return new RungPlacement($rung, RungState::NotYet, $own->findings);
+        }
+        $ends = $rung->endsWhile?->judge($known, $side);
+        if (null !== $ends && $ends->isTrue()) {
+            return new RungPlacement($rung, RungState::NotYet, $ends->findings, ladderEndsBefore: true);
+        }
+        $evidence = null === $previous ? null : self::evidence($rung, $previous, $facts, $known, $side);
+        if (null !== $evidence && Truth::False === $evidence->truth) {
+            return new RungPlacement($rung, RungState::NotYet, $evidence->findings);
+        }
+        if (!$settledByHigher) {
+            if (Truth::Unknown === $own->truth) {
+                array_push($unknown, ...$own->findings);
+            } elseif (null !== $evidence && Truth::Unknown === $evidence->truth) {
+                array_push($unknown, ...$evidence->findings);
+            }
+        }
+        if (null !== $ends && Truth::Unknown === $ends->truth) {
+            array_push($unknown, ...$ends->findings);
+        }
+
+        return [] !== $unknown
+            ? new RungPlacement($rung, RungState::Measure, self::distinct($unknown))
+            : new RungPlacement($rung, RungState::In, $own->isTrue() ? $own->findings : []);
+    }
+
+    /** `prev_met or tryout(rung)=clean`: what has not been tried is unknown, what was tried and not clean is false. */
+    private static function evidence(Rung $rung, Rung $previous, ClientFacts $facts, KnownFacts $known, Side $side): Verdict
+    {
+        if ($facts->isMet($previous->id, $side)) {
+            return new Verdict(Truth::True, []);
+        }
+        $found = $known->value('tryout', $rung->id, $side);
+        $truth = null === $found ? Truth::Unknown : Truth::of('clean' === $found);
+        $atom = new Atom(SidePrefix::Placed, 'tryout', $rung->id);
+
+        return new Verdict($truth, [new Finding($atom, $side, $found, $truth)]);
+    }
+
+    /**
+     * Highest fitting rung that was tried cleanly or has met its evidence; -1: none.
+     *
+     * @param list<Rung> $fitting
+     */
+    private static function highestShown(array $fitting, ClientFacts $facts, KnownFacts $known, Side $side): int
+    {
+        for ($i = \count($fitting) - 1; $i >= 0; --$i) {
+            if ('clean' === $known->value('tryout', $fitting[$i]->id, $side) || $facts->isMet($fitting[$i]->id, $side)) {
+                return $i;
+            }
+        }
+
+        return -1;
+    }
+
+    /** @param list<Rung> $fitting */
+    private function state(Ladder $ladder, array $fitting, ?RungPlacement $standing, ?RungPlacement $next, ClientFacts $facts, Side $side): LadderState
+    {
+        if ([] === $fitting) {
+            return LadderState::NoFit;
+        }
+        if (null !== $standing) {
+            $top = $fitting[array_key_last($fitting)];
+
+            return LadderKind::Climb === $ladder->kind && $standing->rung === $top && $facts->isMet($top->id, $side) ? LadderState::Complete : LadderState::Standing;
+        }
+
+        return match ($next?->state) {
+            RungState::Blocked => LadderState::Blocked,
+            RungState::Measure => LadderState::Measure,
+            default => LadderState::BelowFirst,
+        };
+    }
+
+    /**
+     * @param list<Override>      $overrides
+     * @param list<RungPlacement> $rungs
+     */
+    private static function overrideFor(array $overrides, Ladder $ladder, Side $side, array $rungs): ?Override
+    {
+        foreach ($overrides as $override) {
+            if ($override->ladderKey === $ladder->key && $override->side === $side) {
+                foreach ($rungs as $placed) {
+                    if ($placed->rung->id === $override->rungId) {
+                        return [] === $placed->screening ? $override : null;
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param list<LadderPlacement> $placed
+     *
+     * @return list<Needed>
+     */
+    private function needed(array $placed): array
+    {
+        $waiting = $atoms = [];
+        foreach ($placed as $ladder) {
+            if (RungState::Measure !== $ladder->next?->state) {
+                continue;
+            }
+            foreach ($ladder->next->findings as $finding) {
+                $key = $finding->atom->code.'|'.$finding->atom->argument.'|'.($this->catalogue->vocabulary->isSided($finding->atom->code) ? $finding->side->value : '');
+                $atoms[$key] = $finding;
+                $waiting[$key][$ladder->ladder->key] = true;
+            }
+        }
+        $needed = [];
+        foreach ($atoms as $key => $finding) {
+            $needed[] = new Needed($finding->atom->code, $finding->atom->argument, $finding->side, $this->catalogue->vocabulary->secondsToTake($finding->atom->code), \count($waiting[$key]));
+        }
+        usort($needed, static fn (Needed $a, Needed $b): int => [$a->seconds, -$a->ladders, $a->code, $a->argument] <=> [$b->seconds, -$b->ladders, $b->code, $b->argument]);
+
+        return $needed;
+    }
+
+    /**
+     * @param list<Finding> $findings
+     *
+     * @return list<Finding>
+     */
+    private static function distinct(array $findings): array
+    {
+        $seen = [];
+        foreach ($findings as $finding) {
+            $seen[$finding->atom->code.'|'.$finding->atom->argument.'|'.$finding->side->value] ??= $finding;
+        }
+
+        return array_values($seen);
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Placement;
+
+use HandGarden\Core\Catalogue\Caution;
+use HandGarden\Core\Measure\MeasureKinds;
+
+/** Every word that conditions may use, with the question or the way of taking behind it. */
+final readonly class Vocabulary
+{
+    private const DERIVED = ['opening_active_pct' => 'Opens by itself', 'opening_passive_pct' => 'Can be opened', 'release_angle_deg' => 'Lets go at a wrist angle of'];
+    private const OTHER = ['has', 'supervised', 'at_home', 'helper_here', 'helper_signed', 'tryout', 'met', 'steady_gain'];
+
+    /** @var array<string, Observation> */
+    private array $observations;
+
+    /** @var array<string, NumberFact> */
+    private array $numbers;
+
+    /**
+     * @param list<CheckList>        $lists
+     * @param list<StrongerEvidence> $evidence
+     * @param array<string, Caution> $gates
+     */
+    public function __construct(public array $lists, public array $evidence, public array $gates, public MeasureKinds $kinds)
+    {
+        $this->observations = self::index($lists);
+        $this->numbers = NumberFact::all();
+    }
+
+    /**
+     * @param list<CheckList> $lists
+     *
+     * @return list<string>
+     */
+    public static function codesOf(array $lists): array
+    {
+        return [...array_keys(NumberFact::all()), ...array_keys(self::DERIVED), ...array_keys(self::index($lists)), ...self::OTHER];
+    }
+
+    public function observation(string $code): ?Observation
+    {
+        return $this->observations[$code] ?? null;
+    }
+
+    /** Facts about the body or about two hands meeting have no side. */
+    public function isSided(string $code): bool
+    {
+        if (isset($this->observations[$code])) {
+            return $this->observations[$code]->sided;
+        }
+        $number = $this->numbers[$code] ?? null;
+
+        return null === $number ? isset(self::DERIVED[$code]) || \in_array($code, ['tryout', 'met'], true) : $this->kinds->find($number->readingCode)->sided ?? true;
+    }
+
+    public function secondsToTake(string $code): int
+    {
+        $number = $this->numbers[$code] ?? null;
+
+        return match (true) {
+            isset($this->observations[$code]) => $this->observations[$code]->secondsToTake,
+            null !== $number => $this->kinds->find($number->readingCode)->secondsToTake ?? 15,
+            'tryout' === $code => 45,
+            'opening_passive_pct' === $code => 30,
+            'steady_gain' === $code => 300,
+            isset(self::DERIVED[$code]) => 20,
+            default => 5,
+        };
+    }
+
+    /** A short name for reasons and lists. */
+    public function label(string $code): string
+    {
+        $number = $this->numbers[$code] ?? null;
+        $suffix = str_contains($code, '_passive_') ? ', moved' : (str_contains($code, '_active_') ? ', by itself' : '');
+
+        return match (true) {
+            isset($this->observations[$code]) => $this->observations[$code]->question,
+            null !== $number => ($this->kinds->find($number->readingCode)->label ?? $code).$suffix,
+            isset(self::DERIVED[$code]) => self::DERIVED[$code],
+            default => str_replace('_', ' ', $code),
+        };
+    }
+
+    public function unitSign(string $code): string
+    {
+        return match (true) {
+            str_ends_with($code, '_deg') => '°',
+            str_ends_with($code, '_pct') => ' %',
+            str_ends_with($code, '_s') => ' s',
+            default => '',
+        };
+    }
+
+    /**
+     * @param list<CheckList> $lists
+     *
+     * @return array<string, Observation>
+     */
+    private static function index(array $lists): array
+    {
+        $byCode = [];
+        foreach ($lists as $list) {
+            foreach ($list->observations as $observation) {
+                $byCode[$observation->code] = $observation;
+            }
+        }
+
+        return $byCode;
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress;
+
+/** Another part doing the work. */
+enum Compensation: string
+{
+    case ShoulderHike = 'shoulder hike';
+    case ArmWinging = 'arm winging';
+    case TrunkLean = 'trunk lean';
+    case BreathHeld = 'breath held';
+    case WristDrop = 'wrist drop';
+    case PalmTurned = 'palm turned';
+    case QuickJerk = 'quick jerk';
+}

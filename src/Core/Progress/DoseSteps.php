@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress;
+
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\ProgressKind;
+use HandGarden\Core\Catalogue\ProgressSpec;
+use HandGarden\Core\Catalogue\Rung;
+
+/** One step up or down of a dose, as the rules of its rung say. */
+final readonly class DoseSteps
+{
+    private const STOPS_FIRST_AT = 15;
+
+    public function __construct(private Rung $rung)
+    {
+    }
+
+    /** The rule that counts now: the first that is not at its cap; null when all are, or none is automatic. */
+    public function current(Dose $dose): ?ProgressSpec
+    {
+        foreach ($this->rung->progress as $spec) {
+            if (ProgressKind::Review !== $spec->kind && null !== $this->raised($spec, $dose)) {
+                return $spec;
+            }
+        }
+
+        return null;
+    }
+
+    public function up(Dose $dose): ?Dose
+    {
+        $spec = $this->current($dose);
+
+        return null === $spec ? null : $this->raised($spec, $dose);
+    }
+
+    /** Less of what weighs most: load, then hold, then repetitions, then sets; null at the least dose. */
+    public function down(Dose $dose): ?Dose
+    {
+        $range = $this->rung->range;
+        $start = $this->rung->startDose;
+        $hold = $this->shorterHold($dose);
+        $repetitionStep = $this->stepOf(ProgressKind::Repetitions) ?? 2;
+        $leastRepetitions = max($range->repetitions[0], intdiv($start->repetitions + 1, 2));
+
+        return match (true) {
+            $dose->loadKilograms > $range->loadKilograms[0] => $dose->withLoad($this->lighter($dose->loadKilograms)),
+            null !== $hold => $dose->withHold($hold),
+            $dose->repetitions > $leastRepetitions => $dose->withRepetitions(max($leastRepetitions, $dose->repetitions - $repetitionStep)),
+            $dose->sets > $range->sets[0] => $dose->withSets($dose->sets - 1),
+            default => null,
+        };
+    }
+
+    public function isAtCap(Dose $dose): bool
+    {
+        return null === $this->up($dose);
+    }
+
+    private function raised(ProgressSpec $spec, Dose $dose): ?Dose
+    {
+        $raised = match ($spec->kind) {
+            ProgressKind::HoldCount => $dose->holdSeconds < $spec->cap ? $dose->withHold(min($spec->cap, max($spec->start, $dose->holdSeconds + $spec->step))) : null,
+            ProgressKind::Repetitions => $this->moreRepetitions($spec, $dose),
+            ProgressKind::StretchHold => null === ($next = self::nextStep($spec->steps, $dose->holdSeconds)) ? null : $dose->withHold((int) $next),
+            ProgressKind::Load => null === ($next = self::nextStep($spec->steps, $dose->loadKilograms)) ? null : $dose->withLoad($next),
+            ProgressKind::Review => null,
+        };
+
+        return null !== $raised && $raised->isAtMost($this->mostOf($raised)) ? $raised : null;
+    }
+
+    private function mostOf(Dose $dose): Dose
+    {
+        return $this->rung->range->clamp($dose);
+    }
+
+    private function moreRepetitions(ProgressSpec $spec, Dose $dose): ?Dose
+    {
+        if ($dose->repetitions >= $spec->cap) {
+            return null;
+        }
+        $next = min($spec->cap, $dose->repetitions + $spec->step);
+        $stops = $spec->cap > self::STOPS_FIRST_AT && $dose->repetitions < self::STOPS_FIRST_AT && $next > self::STOPS_FIRST_AT;
+
+        return $dose->withRepetitions($stops ? self::STOPS_FIRST_AT : $next);
+    }
+
+    private function shorterHold(Dose $dose): ?int
+    {
+        $least = $this->rung->range->holdSeconds[0];
+        if ($dose->holdSeconds <= max($least, 0)) {
+            return null;
+        }
+        foreach ($this->rung->progress as $spec) {
+            if (ProgressKind::StretchHold === $spec->kind) {
+                $lower = array_filter($spec->steps, static fn (float $s): bool => $s < $dose->holdSeconds);
+
+                return [] === $lower ? null : (int) max($lower);
+            }
+            if (ProgressKind::HoldCount === $spec->kind) {
+                return max($least, $dose->holdSeconds - $spec->step);
+            }
+        }
+
+        return max($least, $dose->holdSeconds - 1);
+    }
+
+    private function lighter(float $load): float
+    {
+        foreach ($this->rung->progress as $spec) {
+            if (ProgressKind::Load === $spec->kind) {
+                $lower = array_filter($spec->steps, static fn (float $s): bool => $s < $load - 1e-9);
+
+                return [] === $lower ? $this->rung->range->loadKilograms[0] : max($lower);
+            }
+        }
+
+        return $this->rung->range->loadKilograms[0];
+    }
+
+    private function stepOf(ProgressKind $kind): ?int
+    {
+        foreach ($this->rung->progress as $spec) {
+            if ($spec->kind === $kind) {
+                return $spec->step;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param list<float> $steps */
+    private static function nextStep(array $steps, float $now): ?float
+    {
+        foreach ($steps as $step) {
+            if ($step > $now + 1e-9) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+}

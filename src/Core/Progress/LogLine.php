@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress;
+
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Routine\Hands;
+
+/** One item as it was really done. Days are the client's own calendar days. */
+final readonly class LogLine
+{
+    /**
+     * @param list<Compensation> $compensations
+     * @param ?int               $repetitions  done in the poorest set; null: as planned when done
+     * @param ?int               $holdSeconds  reached in every repetition; null: as planned when done
+     * @param bool               $hurtLater    'Did it hurt more than two hours afterwards, or the next morning?'
+     * @param bool               $newTingling  tingling or numbness that is new or worse
+     * @param bool               $systemic     dizzy, breathless, chest pain, faint, signs of a stroke or a fit
+     */
+    public function __construct(
+        public string $id,
+        public string $sittingId,
+        public string $rungId,
+        public Hands $hands,
+        public Dose $dose,
+        public \DateTimeImmutable $day,
+        public Outcome $outcome,
+        public ?int $repetitions = null,
+        public ?int $holdSeconds = null,
+        public ?int $painBefore = null,
+        public ?int $painAfter = null,
+        public ?ToneAfter $tone = null,
+        public Help $help = Help::None,
+        public array $compensations = [],
+        public ?int $fatigue = null,
+        public bool $newTingling = false,
+        public bool $systemic = false,
+        public bool $hurtLater = false,
+    ) {
+    }
+
+    public function itemKey(): string
+    {
+        return $this->rungId.'|'.$this->hands->value;
+    }
+
+    /** Pain after the item; late pain counts as 4 and up by 1. */
+    public function painAfterCounted(): ?int
+    {
+        return $this->hurtLater ? max(4, $this->painAfter ?? 0) : $this->painAfter;
+    }
+
+    public function painRise(): int
+    {
+        $rise = null === $this->painAfter ? 0 : $this->painAfter - ($this->painBefore ?? 0);
+
+        return $this->hurtLater ? max(1, $rise) : $rise;
+    }
+
+    /** Done in full, with the hold and the count that were set, without a trick movement. */
+    public function metTarget(): bool
+    {
+        return Outcome::Done === $this->outcome
+            && [] === $this->compensations
+            && ($this->repetitions ?? $this->dose->repetitions) >= $this->dose->repetitions
+            && ($this->holdSeconds ?? $this->dose->holdSeconds) >= $this->dose->holdSeconds;
+    }
+}

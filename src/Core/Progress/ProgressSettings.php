@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress;
+
+/** Defaults of the progress rules; every one is a clinic setting. */
+final readonly class ProgressSettings
+{
+    public function __construct(
+        public int $windowDays = 14,
+        public int $leastSittings = 3,
+        public int $painFrom = 4,
+        public int $painRise = 1,
+        public int $painRiseAlone = 2,
+        public int $painSuspends = 7,
+        public int $tighterSittings = 2,
+        public float $compensationShare = 1 / 3,
+        public int $fatigueHigh = 8,
+        public int $fatigueSittings = 2,
+        public int $breakDays = 7,
+        public int $longBreakDays = 14,
+        public float $plateauAdherence = 0.7,
+    ) {
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress;
+
+enum ProposalKind: string
+{
+    case Suspend = 'suspend';
+    case SuspendRoutine = 'suspend routine';
+    case Ease = 'ease';
+    case RungBelow = 'rung below';
+    case ReleaseFirst = 'release first';
+    case Lighter = 'lighter';
+    case Shorten = 'shorten sitting';
+    case StepDownAfterBreak = 'step down after a break';
+    case PlaceAgain = 'measure and place again';
+    case Advance = 'advance';
+    case NextRung = 'next rung';
+    case Plateau = 'plateau';
+
+    /** Symptom > ease > hold > advance. */
+    public function precedence(): int
+    {
+        return match ($this) {
+            self::SuspendRoutine => 0,
+            self::Suspend => 1,
+            self::Ease, self::RungBelow, self::ReleaseFirst, self::Lighter, self::Shorten => 2,
+            self::PlaceAgain, self::StepDownAfterBreak => 3,
+            self::Plateau => 4,
+            self::Advance, self::NextRung => 5,
+        };
+    }
+
+    public function isMore(): bool
+    {
+        return self::Advance === $this || self::NextRung === $this;
+    }
+}

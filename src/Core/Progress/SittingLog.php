@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress;
+
+/** Log lines of one client, oldest first. */
+final readonly class SittingLog
+{
+    /** @var list<LogLine> */
+    public array $lines;
+
+    /** @param list<LogLine> $lines in the order they were made */
+    public function __construct(array $lines)
+    {
+        $indexed = array_map(static fn (int $i, LogLine $l): array => [$l->day->format('Y-m-d'), $i, $l], array_keys($lines), $lines);
+        usort($indexed, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
+        $this->lines = array_column($indexed, 2);
+    }
+
+    /** @return list<LogLine> of one item, oldest first, skipped ones left out */
+    public function of(string $itemKey): array
+    {
+        return array_values(array_filter($this->lines, static fn (LogLine $l): bool => $l->itemKey() === $itemKey && Outcome::Skipped !== $l->outcome));
+    }
+
+    /** @return list<string> */
+    public function itemKeys(): array
+    {
+        return array_values(array_unique(array_map(static fn (LogLine $l): string => $l->itemKey(), $this->lines)));
+    }
+
+    public function lastDay(): ?\DateTimeImmutable
+    {
+        $worked = array_filter($this->lines, static fn (LogLine $l): bool => Outcome::Skipped !== $l->outcome);
+
+        return [] === $worked ? null : $worked[array_key_last($worked)]->day;
+    }
+
+    /**
+     * @param list<LogLine> $lines
+     *
+     * @return list<LogLine>
+     */
+    public static function since(array $lines, \DateTimeImmutable $day): array
+    {
+        return array_values(array_filter($lines, static fn (LogLine $l): bool => $l->day >= $day));
+    }
+
+    /**
+     * @param list<LogLine> $lines
+     */
+    public static function days(array $lines): int
+    {
+        return \count(array_unique(array_map(static fn (LogLine $l): string => $l->day->format('Y-m-d'), $lines)));
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\MuscleLoad;
+use HandGarden\Core\Catalogue\Rung;
+
+/** One rung with its dose in a sitting. */
+final readonly class Item
+{
+    /**
+     * @param ?string $block   key of the chain it belongs to; items of one block count as one home item
+     * @param ?string $variant how it differs from the plain rung, such as a supported wrist
+     * @param ?string $note    why a therapist added or changed it by hand
+     */
+    public function __construct(
+        public Rung $rung,
+        public Hands $hands,
+        public Dose $dose,
+        public string $reason,
+        public ?string $block = null,
+        public ?string $variant = null,
+        public ?string $note = null,
+        public bool $isPause = false,
+    ) {
+    }
+
+    /** What log and prescriptions know the item by. */
+    public function key(): string
+    {
+        return $this->rung->id.'|'.$this->hands->value;
+    }
+
+    public function seconds(): int
+    {
+        return $this->isPause ? 30 : $this->dose->totalSeconds($this->hands->sides(), Limits::SET_UP_SECONDS);
+    }
+
+    public function effort(): float
+    {
+        return $this->seconds() / 60.0 * $this->rung->intensity;
+    }
+
+    public function withDose(Dose $dose): self
+    {
+        return new self($this->rung, $this->hands, $dose, $this->reason, $this->block, $this->variant, $this->note, $this->isPause);
+    }
+
+    public function covers(Side $side): bool
+    {
+        return $this->hands->covers($side);
+    }
+
+    /** @return list<string> muscle groups that work, without those that only answer a reflex */
+    public function loadedGroups(): array
+    {
+        return array_values(array_map(static fn (MuscleLoad $l): string => $l->group, array_filter($this->rung->loads, static fn (MuscleLoad $l): bool => $l->share > 0.0)));
+    }
+}

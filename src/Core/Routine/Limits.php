@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine;
+
+/** What a sitting may take; all defaults are clinic settings. */
+final readonly class Limits
+{
+    public const SET_UP_SECONDS = 20;
+    public const BETWEEN_SECONDS = 15;
+    public const POSTURE_CHANGE_SECONDS = 30;
+    public const EFFORT_PER_MINUTE = 3;
+    public const HOME_ITEMS = 8;
+
+    public function __construct(
+        public int $minutes,
+        public ?float $effort = null,
+        public int $homeItems = self::HOME_ITEMS,
+        public ?\DateTimeImmutable $lastStrengthOn = null,
+    ) {
+    }
+
+    public function seconds(): int
+    {
+        return 60 * $this->minutes;
+    }
+
+    /** Effort is minutes of an item times its intensity (1 to 5). */
+    public function effortBudget(): float
+    {
+        return $this->effort ?? (float) (self::EFFORT_PER_MINUTE * $this->minutes);
+    }
+
+    public function withMinutes(int $minutes): self
+    {
+        return new self($minutes, $this->effort, $this->homeItems, $this->lastStrengthOn);
+    }
+}

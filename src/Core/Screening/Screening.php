@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Screening;
+
+use HandGarden\Core\Catalogue\Rung;
+
+/**
+ * The answers of one client. An unanswered question counts as a yes wherever a yes would bar or shorten something:
+ * it blocks, and says that it was not asked.
+ */
+final readonly class Screening
+{
+    private const VALID_DAYS = 90;
+
+    /** @param array<string, array{Answer, \DateTimeImmutable}> $answers by question id */
+    public function __construct(public ScreeningQuestions $questions, private array $answers)
+    {
+    }
+
+    public function answer(string $questionId, \DateTimeImmutable $today): Answer
+    {
+        [$answer, $on] = $this->answers[$questionId] ?? [Answer::NotAsked, $today];
+
+        return $on->modify('+'.self::VALID_DAYS.' days') < $today ? Answer::NotAsked : $answer;
+    }
+
+    /** @return list<ScreeningBlock> everything that keeps the rung out; empty: nothing does */
+    public function blocks(Rung $rung, string $strand, bool $supervised, \DateTimeImmutable $today): array
+    {
+        $blocks = [];
+        foreach ($this->questions->questions as $question) {
+            $answer = $this->answer($question->id, $today);
+            if (Answer::No !== $answer && $question->bars->bars($rung, $strand, $supervised)) {
+                $blocks[] = new ScreeningBlock($question, $answer);
+            }
+        }
+
+        return $blocks;
+    }
+
+    /** Longest hold that is allowed for the rung, in seconds; null: no limit from screening. */
+    public function maxHoldSeconds(Rung $rung, \DateTimeImmutable $today): ?int
+    {
+        $limit = null;
+        foreach ($this->questions->questions as $question) {
+            $applies = null !== $question->maxHoldSeconds && Answer::No !== $this->answer($question->id, $today)
+                && ([] === $question->shortensClasses || \in_array($rung->class, $question->shortensClasses, true));
+            if ($applies) {
+                $limit = min($limit ?? \PHP_INT_MAX, $question->maxHoldSeconds);
+            }
+        }
+
+        return $limit;
+    }
+
+    /** What an answer settles about a fact; null when nothing. */
+    public function fact(string $code, ?string $argument, \DateTimeImmutable $today): ?bool
+    {
+        $name = null === $argument ? $code : $code.'('.$argument.')';
+        foreach ($this->questions->questions as $question) {
+            if (\array_key_exists($name, $question->gives)) {
+                return match ($this->answer($question->id, $today)) {
+                    Answer::Yes => $question->gives[$name],
+                    Answer::No => !$question->gives[$name],
+                    Answer::NotAsked => null,
+                };
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Question> answered yes, most serious first as the questions are ordered */
+    public function found(\DateTimeImmutable $today): array
+    {
+        return array_values(array_filter($this->questions->questions, fn (Question $q): bool => Answer::Yes === $this->answer($q->id, $today)));
+    }
+
+    /** @return list<Question> */
+    public function unanswered(\DateTimeImmutable $today): array
+    {
+        return array_values(array_filter($this->questions->questions, fn (Question $q): bool => Answer::NotAsked === $this->answer($q->id, $today)));
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Exchange\Case;
+
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Progress\Proposer;
+use HandGarden\Core\Routine\Builder;
+
+/** The three questions a case can be asked, without a database. */
+final readonly class CaseRunner
+{
+    public function __construct(private CatalogueStore $catalogue, private string $schemaFile)
+    {
+    }
+
+    public function read(string $json): CaseFile
+    {
+        return (new CaseReader($this->catalogue->get(), new SchemaCheck($this->schemaFile)))->read($json);
+    }
+
+    /** @return array<string, mixed> */
+    public function place(CaseFile $case): array
+    {
+        return (new ResultWriter($this->catalogue->get()))->placements((new Placer($this->catalogue->get()))->place($case->facts, $case->today));
+    }
+
+    /** @return array<string, mixed> */
+    public function build(CaseFile $case): array
+    {
+        $catalogue = $this->catalogue->get();
+        $doses = [];
+        foreach ($case->routine as $item) {
+            $doses[$item->key()] = $item->dose;
+        }
+        $routine = (new Builder($catalogue))->build((new Placer($catalogue))->place($case->facts, $case->today), $case->facts, $case->goal, $case->limits, $doses, $case->today);
+
+        return (new ResultWriter($catalogue))->routine($routine);
+    }
+
+    /** @return array<string, mixed> */
+    public function propose(CaseFile $case): array
+    {
+        $catalogue = $this->catalogue->get();
+
+        return (new ResultWriter($catalogue))->proposals((new Proposer($catalogue))->propose($case->routine, $case->log, $case->facts->conditions, $case->daysPerWeek, $case->today));
+    }
+}

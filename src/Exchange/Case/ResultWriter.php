@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Exchange\Case;
+
+use HandGarden\Content\Format\DoseFormat;
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Placement\LadderPlacement;
+use HandGarden\Core\Placement\Needed;
+use HandGarden\Core\Placement\Placements;
+use HandGarden\Core\Placement\RungPlacement;
+use HandGarden\Core\Placement\RungState;
+use HandGarden\Core\Placement\Words;
+use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\LeftOut;
+use HandGarden\Core\Routine\Routine;
+
+/** Results as named values, ready to be printed as JSON. */
+final readonly class ResultWriter
+{
+    private Words $words;
+
+    public function __construct(Catalogue $catalogue)
+    {
+        $this->words = new Words($catalogue);
+    }
+
+    /** @return array<string, mixed> */
+    public function placements(Placements $placements): array
+    {
+        return [
+            'placements' => array_map($this->ladder(...), $placements->ladders),
+            'needs_measuring' => array_map(fn (Needed $n): array => ['code' => $n->code, 'argument' => $n->argument, 'side' => $n->side->value, 'text' => $this->words->needed($n), 'seconds' => $n->seconds, 'ladders' => $n->ladders], $placements->needed),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function routine(Routine $routine): array
+    {
+        $balance = $routine->sequence->balance();
+
+        return [
+            'seconds' => $routine->sequence->seconds(),
+            'minutes_allowed' => $routine->limits->minutes,
+            'effort' => round($routine->sequence->effort(), 1),
+            'effort_budget' => $routine->limits->effortBudget(),
+            'balance' => ['extension_seconds' => round($balance->extensionSeconds), 'gripping_seconds' => round($balance->flexionSeconds)],
+            'value' => $routine->value,
+            'proved_best' => $routine->provedBest,
+            'items' => array_map(static fn (Item $i): array => array_filter([
+                'rung' => $i->rung->id,
+                'name' => $i->rung->name,
+                'hands' => $i->hands->value,
+                'dose' => DoseFormat::write($i->dose),
+                'seconds' => $i->seconds(),
+                'block' => $i->block,
+                'variant' => $i->variant,
+                'reason' => $i->reason,
+            ], static fn (mixed $v): bool => null !== $v), $routine->sequence->items),
+            'left_out' => array_map(static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason], $routine->leftOut),
+            'with_five_more_minutes' => $routine->withFiveMoreMinutes,
+        ];
+    }
+
+    /**
+     * @param list<Proposal> $proposals
+     *
+     * @return array<string, mixed>
+     */
+    public function proposals(array $proposals): array
+    {
+        return ['proposals' => array_map(static fn (Proposal $p): array => [
+            'kind' => $p->kind->value,
+            'rule' => $p->ruleId,
+            'rung' => $p->rungId,
+            'hands' => $p->hands?->value,
+            'from' => null === $p->from ? null : DoseFormat::write($p->from),
+            'to' => null === $p->to ? null : DoseFormat::write($p->to),
+            'to_rung' => $p->toRungId,
+            'text' => $p->text,
+            'evidence' => $p->evidence,
+        ], $proposals)];
+    }
+
+    /** @return array<string, mixed> */
+    private function ladder(LadderPlacement $placed): array
+    {
+        return [
+            'ladder' => $placed->ladder->key,
+            'name' => $placed->ladder->name,
+            'side' => $placed->side->value,
+            'state' => $placed->state->value,
+            'standing' => $placed->standingRung()?->id,
+            'in' => array_values(array_map(static fn (RungPlacement $r): string => $r->rung->id, array_filter($placed->rungs, static fn (RungPlacement $r): bool => $r->isIn()))),
+            'instead' => $placed->ladder->insteadBelow,
+            'override' => null === $placed->override ? null : ['rung' => $placed->override->rungId, 'note' => $placed->override->note],
+            'reasons' => null === $placed->standing ? [] : [$this->words->placed($placed->standing, $placed->side)],
+            'next' => null === $placed->next ? null : [
+                'rung' => $placed->next->rung->id,
+                'state' => $placed->next->state->value,
+                'conditions' => array_map(static fn ($f): string => $f->text(), $placed->next->findings),
+                'text' => $this->words->placed($placed->next, $placed->side),
+            ],
+            'rungs' => array_map(static fn (RungPlacement $r): array => ['rung' => $r->rung->id, 'state' => $r->state->value], array_values(array_filter($placed->rungs, static fn (RungPlacement $r): bool => RungState::NoFit !== $r->state))),
+        ];
+    }
+}

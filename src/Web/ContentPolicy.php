@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Web;
+
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpKernel\Event\ResponseEvent;
+use Symfony\Component\HttpKernel\KernelEvents;
+
+/** A strict content policy on every answer: own files only, nothing inline. */
+#[AsEventListener(KernelEvents::RESPONSE)]
+final class ContentPolicy
+{
+    private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+
+    public function __invoke(ResponseEvent $event): void
+    {
+        $headers = $event->getResponse()->headers;
+        $headers->set('Content-Security-Policy', self::POLICY);
+        $headers->set('X-Content-Type-Options', 'nosniff');
+        $headers->set('Referrer-Policy', 'same-origin');
+        $headers->set('Permissions-Policy', 'camera=(), microphone=(), geolocation=()');
+    }
+}
