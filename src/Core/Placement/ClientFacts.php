@@ -20,6 +20,7 @@ final readonly class ClientFacts
      * @param list<string>              $met          `rung|side` whose move-up evidence is there
      * @param list<Override>            $overrides
      * @param list<string>|null         $materials    at hand; null: not asked, nothing is left out for it
+     * @param list<string>              $suspended    item keys that rest until a therapist reopens them; `*` is everything
      */
     public function __construct(
         public array $conditions,
@@ -36,6 +37,7 @@ final readonly class ClientFacts
         public array $met = [],
         public array $overrides = [],
         public ?array $materials = null,
+        public array $suspended = [],
     ) {
     }
 
@@ -47,7 +49,7 @@ final readonly class ClientFacts
     /** @param list<string> $met */
     public function withMet(array $met): self
     {
-        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $met, $this->overrides, $this->materials);
+        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $met, $this->overrides, $this->materials, $this->suspended);
     }
 
     public function has(Condition $condition): bool

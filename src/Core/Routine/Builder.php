@@ -32,7 +32,7 @@ final readonly class Builder
         $search = new Search($groups, $this->rules($candidates, $facts, $limits), $limits, $pause);
         $found = $search->best();
         if (null === $found) {
-            throw NothingFits::because($this->obstacles($placements, $groups, $limits));
+            throw NothingFits::because($this->obstacles($placements, $facts, $groups, $limits));
         }
         $more = $limits->withMinutes($limits->minutes + 5);
         $longer = (new Search($groups, $this->rules($candidates, $facts, $more), $more, $pause))->best();
@@ -153,9 +153,12 @@ final readonly class Builder
      *
      * @return list<string>
      */
-    private function obstacles(Placements $placements, array $groups, Limits $limits): array
+    private function obstacles(Placements $placements, ClientFacts $facts, array $groups, Limits $limits): array
     {
         $reasons = [];
+        if (\in_array('*', $facts->suspended, true)) {
+            return ['The routine is suspended after a symptom; a therapist reopens it under Decisions.'];
+        }
         foreach ($placements->ladders as $placed) {
             foreach ($placed->next->screening ?? [] as $block) {
                 $reasons[$block->text()] = $block->text();

@@ -103,6 +103,11 @@ final class Candidates
         if (null === $hands) {
             return null;
         }
+        if ([] !== array_intersect([$rung->id.'|'.$hands->value, '*'], $this->facts->suspended)) {
+            $this->refused[] = new LeftOut($rung->name, 'Suspended after a symptom until a therapist reopens it');
+
+            return null;
+        }
 
         return new Item($rung, $hands, $this->dose($rung, $hands), '' === $reason ? $rung->words['why'] : $reason, $block, $this->variant($rung, $placed->side));
     }

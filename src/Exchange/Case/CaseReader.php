@@ -70,6 +70,7 @@ final readonly class CaseReader
             [],
             array_map($this->override(...), $node->optional('overrides')?->items() ?? []),
             $client->optional('materials')?->strings(),
+            $client->optional('suspended')?->strings() ?? [],
         );
     }
 

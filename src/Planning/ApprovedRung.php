@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Core\Anatomy\Side;
+use Symfony\Component\Uid\Uuid;
+
+/** A rung whose move-up evidence a therapist has approved: the next one may be stood on. */
+#[ORM\Entity]
+#[ORM\Table(name: 'approved_rung')]
+#[ORM\Index(name: 'approved_by_client', columns: ['client_id'])]
+class ApprovedRung
+{
+    #[ORM\Id]
+    #[ORM\Column(type: Types::GUID)]
+    public readonly string $id;
+
+    public function __construct(
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clinicId,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clientId,
+        #[ORM\Column(length: 60)]
+        public readonly string $rungId,
+        #[ORM\Column(length: 5, enumType: Side::class)]
+        public readonly Side $side,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $byStaffId,
+        #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+        public readonly \DateTimeImmutable $at,
+    ) {
+        $this->id = Uuid::v7()->toRfc4122();
+    }
+}

@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Client\Client;
+use HandGarden\Core\Placement\LadderPlacement;
+use HandGarden\Core\Placement\LadderState;
+use HandGarden\Core\Placement\Needed;
+use HandGarden\Core\Placement\Placements;
+use HandGarden\Core\Placement\RungPlacement;
+use HandGarden\Core\Placement\RungState;
+use HandGarden\Core\Placement\Words;
+
+/** Placements as pages show them: a stem with a node for each rung. */
+final readonly class PlacementViews
+{
+    /** @param list<string> $approved `rung|side` that count as reached */
+    public function __construct(private Words $words, private array $approved)
+    {
+    }
+
+    public function ladder(LadderPlacement $placed): LadderView
+    {
+        $standing = $placed->standingRung();
+        $nodes = [];
+        $reached = null !== $standing && $placed->ladder->kind->isClimbed();
+        foreach ($placed->rungs as $rung) {
+            if (RungState::NoFit === $rung->state) {
+                continue;
+            }
+            $isBud = $placed->ladder->kind->isClimbed() ? $rung->rung === $standing : $rung->isIn();
+            $reached = $reached && !$isBud;
+            $leaf = $reached || \in_array($rung->rung->id.'|'.$placed->side->value, $this->approved, true);
+            $nodes[] = new NodeView($rung->rung->id, $rung->rung->name, $isBud ? 'bud' : ($leaf ? 'leaf' : 'bare'), $rung->state->value, $this->words->placed($rung, $placed->side), [] === $rung->screening);
+        }
+        $computed = $placed->standing?->rung->name;
+
+        return new LadderView(
+            $placed->ladder->key,
+            $placed->ladder->name,
+            $placed->ladder->strand->value,
+            $placed->ladder->strand->label(),
+            $placed->side->value,
+            null !== $placed->override ? 'Set by the therapist' : $this->stateText($placed),
+            $placed->state->value,
+            $standing?->name,
+            null !== $placed->standing ? $this->words->placed($placed->standing, $placed->side) : '',
+            null === $placed->next ? null : $placed->next->rung->name,
+            null === $placed->next ? '' : $placed->next->state->value,
+            null === $placed->next ? '' : $this->words->placed($placed->next, $placed->side),
+            $placed->override?->note,
+            $computed ?? 'none',
+            $nodes,
+        );
+    }
+
+    /** @return list<array{text: string, side: string, seconds: int, ladders: int, code: string}> */
+    public function needed(Placements $placements, Client $client): array
+    {
+        return array_map(fn (Needed $n): array => [
+            'text' => $this->words->needed($n),
+            'side' => \count($client->affected()) > 1 || !\in_array($n->side, $client->affected(), true) ? $n->side->value : '',
+            'seconds' => $n->seconds,
+            'ladders' => $n->ladders,
+            'code' => $n->code,
+        ], $placements->needed);
+    }
+
+    private function stateText(LadderPlacement $placed): string
+    {
+        if (LadderState::Standing === $placed->state && !$placed->ladder->kind->isClimbed()) {
+            $in = \count(array_filter($placed->rungs, static fn (RungPlacement $r): bool => $r->isIn()));
+
+            return \sprintf('%d of %d in', $in, \count(array_filter($placed->rungs, static fn (RungPlacement $r): bool => RungState::NoFit !== $r->state)));
+        }
+
+        return $placed->state->label();
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Assessment\ReadingRepository;
+use HandGarden\Client\Cautions;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Override;
+use HandGarden\Core\Placement\Placements;
+use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Limits;
+use HandGarden\Web\Clock;
+
+/** Brings together what is known of a client and asks the core; every answer is made once a request. */
+final class Plan
+{
+    /** @var array<string, ClientFacts> */
+    private array $facts = [];
+
+    /** @var array<string, Placements> */
+    private array $placements = [];
+
+    public function __construct(
+        private readonly ReadingRepository $readings,
+        private readonly Cautions $cautions,
+        private readonly PlanRepository $plans,
+        private readonly CatalogueStore $catalogue,
+        private readonly Clock $clock,
+    ) {
+    }
+
+    public function facts(Client $client): ClientFacts
+    {
+        if (!isset($this->facts[$client->id])) {
+            $conditions = $client->conditions();
+            $affected = $client->affected();
+            \assert([] !== $conditions && [] !== $affected, 'The form asks for both.');
+            $this->facts[$client->id] = new ClientFacts(
+                $conditions,
+                $affected,
+                $client->unaffected(),
+                $client->writingHand,
+                $this->readings->of($client),
+                $this->cautions->screening($client),
+                null === $client->injectedOn ? null : new \DateTimeImmutable($client->injectedOn->format('Y-m-d'), new \DateTimeZone('UTC')),
+                $client->helperPresent,
+                [],
+                false,
+                true,
+                $this->plans->approvedRungs($client),
+                array_map(static fn (PlacementOverride $o): Override => new Override($o->ladderKey, $o->side, $o->rungId, $o->note), $this->plans->overrides($client)),
+                $client->materials,
+                array_map(static fn (Suspension $s): string => $s->itemKey, $this->plans->suspensions($client)),
+            );
+        }
+
+        return $this->facts[$client->id];
+    }
+
+    public function placements(Client $client): Placements
+    {
+        return $this->placements[$client->id] ??= (new Placer($this->catalogue->get()))->place($this->facts($client), $this->clock->today($client->zone));
+    }
+
+    public function limits(Client $client, ?\DateTimeImmutable $lastStrengthOn = null): Limits
+    {
+        return new Limits($client->minutes, $client->minutes * $client->stamina->effortPerMinute(), Limits::HOME_ITEMS, $lastStrengthOn);
+    }
+
+    /** @return list<Item> of the current routine; empty when there is none */
+    public function items(Client $client): array
+    {
+        $routine = $this->plans->routine($client);
+
+        return null === $routine ? [] : (new RoutineFormat($this->catalogue->get()))->read($routine->items);
+    }
+
+    public function worseSide(Client $client): Side
+    {
+        return $client->affected()[0] ?? Side::Right;
+    }
+
+    /** After a change: what was worked out in this request no longer holds. */
+    public function forget(): void
+    {
+        $this->facts = $this->placements = [];
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use Doctrine\DBAL\LockMode;
+use Doctrine\ORM\EntityManagerInterface;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Content\Format\DoseFormat;
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Data\Node;
+
+/** What a therapist decided for one client: overrides, approved rungs, doses, suspensions and the routine. */
+final readonly class PlanRepository
+{
+    public function __construct(private EntityManagerInterface $entities, private CatalogueStore $catalogue)
+    {
+    }
+
+    /** @return list<PlacementOverride> newest first, one of each ladder and hand */
+    public function overrides(Client $client): array
+    {
+        $newest = [];
+        foreach ($this->entities->getRepository(PlacementOverride::class)->findBy($this->scope($client) + ['withdrawnAt' => null], ['at' => 'DESC', 'id' => 'DESC']) as $override) {
+            $newest[$override->ladderKey.$override->side->value] ??= $override;
+        }
+
+        return array_values($newest);
+    }
+
+    /** @return list<string> `rung|side` */
+    public function approvedRungs(Client $client): array
+    {
+        return array_values(array_unique(array_map(static fn (ApprovedRung $a): string => $a->rungId.'|'.$a->side->value, $this->entities->getRepository(ApprovedRung::class)->findBy($this->scope($client)))));
+    }
+
+    /** @return array<string, Dose> by item key */
+    public function doses(Client $client): array
+    {
+        $doses = [];
+        foreach ($this->entities->getRepository(PrescribedDose::class)->findBy($this->scope($client), ['at' => 'ASC', 'id' => 'ASC']) as $kept) {
+            $rungId = explode('|', $kept->itemKey)[0];
+            if ($this->catalogue->get()->hasRung($rungId)) {
+                $doses[$kept->itemKey] = DoseFormat::read(Node::root($kept->dose), $this->catalogue->get()->rung($rungId)->startDose);
+            }
+        }
+
+        return $doses;
+    }
+
+    /** @return list<Suspension> not reopened yet, newest first */
+    public function suspensions(Client $client): array
+    {
+        return $this->entities->getRepository(Suspension::class)->findBy($this->scope($client) + ['reopenedAt' => null], ['at' => 'DESC']);
+    }
+
+    public function routine(Client $client): ?SavedRoutine
+    {
+        return $this->entities->getRepository(SavedRoutine::class)->findOneBy($this->scope($client), ['madeAt' => 'DESC', 'id' => 'DESC']);
+    }
+
+    /** Waits until nobody else is changing this routine. */
+    public function lock(SavedRoutine $routine): void
+    {
+        $this->entities->lock($routine, LockMode::PESSIMISTIC_WRITE);
+        $this->entities->refresh($routine);
+    }
+
+    public function keep(object ...$records): void
+    {
+        foreach ($records as $record) {
+            $this->entities->persist($record);
+        }
+        $this->entities->flush();
+    }
+
+    /** @param callable(): void $work */
+    public function together(callable $work): void
+    {
+        $this->entities->wrapInTransaction(static function () use ($work): void {
+            $work();
+        });
+    }
+
+    /** @return array{clinicId: string, clientId: string} */
+    private function scope(Client $client): array
+    {
+        return ['clinicId' => $client->clinicId, 'clientId' => $client->id];
+    }
+}

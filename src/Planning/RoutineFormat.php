@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Content\Format\DoseFormat;
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Data\Node;
+use HandGarden\Core\Routine\Hands;
+use HandGarden\Core\Routine\Item;
+
+/** Items of a routine as they are kept in the database. */
+final readonly class RoutineFormat
+{
+    public function __construct(private Catalogue $catalogue)
+    {
+    }
+
+    /**
+     * @param list<Item> $items
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function write(array $items): array
+    {
+        return array_map(static fn (Item $i): array => ['rung' => $i->rung->id, 'hands' => $i->hands->value, 'dose' => DoseFormat::write($i->dose), 'reason' => $i->reason, 'block' => $i->block, 'variant' => $i->variant, 'note' => $i->note, 'pause' => $i->isPause], $items);
+    }
+
+    /**
+     * @param list<array<string, mixed>> $kept
+     *
+     * @return list<Item> without items that the catalogue no longer has
+     *
+     * @throws InvalidData
+     */
+    public function read(array $kept): array
+    {
+        $items = [];
+        foreach (Node::root($kept, 'items')->items() as $node) {
+            $id = $node->get('rung')->string();
+            if (!$this->catalogue->hasRung($id)) {
+                continue;
+            }
+            $rung = $this->catalogue->rung($id);
+            $items[] = new Item(
+                $rung,
+                $node->get('hands')->enum(Hands::class),
+                DoseFormat::read($node->optional('dose'), $rung->startDose),
+                $node->get('reason')->string(),
+                $node->optional('block')?->string(),
+                $node->optional('variant')?->string(),
+                $node->optional('note')?->string(),
+                $node->optional('pause')?->bool() ?? false,
+            );
+        }
+
+        return $items;
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Routine\BrokenRule;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Sequence;
+
+/** A routine as pages show it: items with their times, the meters and the rules that are not kept. */
+final readonly class RoutineView
+{
+    public int $seconds;
+    public float $effort;
+    public float $extensionSeconds;
+    public float $gripSeconds;
+
+    /**
+     * @param list<Item>       $items
+     * @param list<BrokenRule> $broken
+     */
+    public function __construct(public array $items, public array $broken, public int $allowedSeconds, public float $effortBudget, public Side $worse)
+    {
+        $sequence = new Sequence($items);
+        $this->seconds = $sequence->seconds();
+        $this->effort = $sequence->effort();
+        $this->extensionSeconds = $sequence->balance()->extensionSeconds;
+        $this->gripSeconds = $sequence->balance()->flexionSeconds;
+    }
+
+    /** @return list<string> */
+    public function problemsOf(int $item): array
+    {
+        return array_values(array_map(static fn (BrokenRule $b): string => $b->text, array_filter($this->broken, static fn (BrokenRule $b): bool => $b->item === $item)));
+    }
+
+    /** @return list<string> */
+    public function problemsOfTheWhole(): array
+    {
+        return array_values(array_map(static fn (BrokenRule $b): string => $b->text, array_filter($this->broken, static fn (BrokenRule $b): bool => null === $b->item)));
+    }
+
+    public function shown(Item $item): Side
+    {
+        return $item->hands->shown($this->worse);
+    }
+
+    /** A dose in a few words: '2 × 5, hold 6 s'. */
+    public static function dose(Dose $dose): string
+    {
+        $timed = 1 === $dose->repetitions && 0 === $dose->holdSeconds;
+        $text = $timed ? self::duration($dose->moveSeconds).(1 === $dose->parts ? '' : ' × '.$dose->parts) : $dose->repetitions.' ×'.(1 === $dose->parts ? '' : ' each of '.$dose->parts);
+        $text = 1 === $dose->sets ? $text : $dose->sets.' sets of '.$text;
+
+        return $text.($dose->holdSeconds > 0 ? ', hold '.$dose->holdSeconds.' s' : '').($dose->loadKilograms > 0.0 ? ', '.$dose->loadKilograms.' kg' : '');
+    }
+
+    public static function duration(int $seconds): string
+    {
+        return $seconds < 90 ? $seconds.' s' : rtrim(rtrim(number_format($seconds / 60, 1), '0'), '.').' min';
+    }
+
+    public static function clock(int $seconds): string
+    {
+        return \sprintf('%d:%02d', intdiv($seconds, 60), $seconds % 60);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Uid\Uuid;
+
+/** The routine of a client as it stands. A new suggestion makes a new one; edits raise the version. */
+#[ORM\Entity]
+#[ORM\Table(name: 'routine')]
+#[ORM\Index(name: 'routine_by_client', columns: ['client_id', 'made_at'])]
+class SavedRoutine
+{
+    #[ORM\Id]
+    #[ORM\Column(type: Types::GUID)]
+    public readonly string $id;
+
+    #[ORM\Version]
+    #[ORM\Column(type: Types::INTEGER)]
+    public int $version = 1;
+
+    /**
+     * @param list<array<string, mixed>> $items   see RoutineFormat
+     * @param list<array<string, string>> $leftOut
+     * @param list<string>               $withMore what five more minutes would add
+     */
+    public function __construct(
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clinicId,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clientId,
+        #[ORM\Column(type: Types::JSON)]
+        public array $items,
+        #[ORM\Column(type: Types::JSON)]
+        public array $leftOut,
+        #[ORM\Column(type: Types::JSON)]
+        public array $withMore,
+        #[ORM\Column]
+        public readonly bool $provedBest,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $byStaffId,
+        #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+        public readonly \DateTimeImmutable $madeAt,
+    ) {
+        $this->id = Uuid::v7()->toRfc4122();
+    }
+}

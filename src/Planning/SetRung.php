@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Account\Audit;
+use HandGarden\Account\Who;
+use HandGarden\Client\Client;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Web\Clock;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** A therapist sets another rung than the computed one, with a note, or takes that back. Screening cannot be overridden. */
+#[Route('/clients/{client}/placement', name: 'planning_set_rung', methods: ['POST'])]
+#[IsGranted('ROLE_THERAPIST')]
+final class SetRung extends AbstractController
+{
+    public function __invoke(Request $request, Client $client, Plan $plan, PlanRepository $plans, Audit $audit, Who $who, Clock $clock): Response
+    {
+        $side = Side::tryFrom((string) $request->request->get('side', ''));
+        $ladder = (string) $request->request->get('ladder', '');
+        $rungId = (string) $request->request->get('rung', '');
+        $note = trim((string) $request->request->get('note', ''));
+        $placed = null === $side ? null : $plan->placements($client)->find($ladder, $side);
+        if (null === $placed || null === $side) {
+            throw $this->createNotFoundException('No such ladder for this client.');
+        }
+        if ('' === $rungId) {
+            foreach ($plans->overrides($client) as $override) {
+                if ($override->ladderKey === $ladder && $override->side === $side) {
+                    $override->withdrawnAt = $clock->now();
+                }
+            }
+            $plans->keep();
+            $audit->wrote('withdrew rung', $client->id, $ladder);
+            $this->addFlash('done', 'Back to the computed rung.');
+
+            return $this->redirectToRoute('planning_placement', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        }
+        $rung = $placed->of($rungId) ?? throw $this->createNotFoundException('No such rung on this ladder.');
+        if ([] !== $rung->screening) {
+            $this->addFlash('problem', 'Screening keeps this rung out; that cannot be overridden. '.$rung->screening[0]->text());
+        } elseif ('' === $note || mb_strlen($note) > 300) {
+            $this->addFlash('problem', 'Say in a few words why: the note stays beside the computed rung. '.$rung->rung->name.' was not set.');
+        } else {
+            $plans->keep(new PlacementOverride($client->clinicId, $client->id, $ladder, $side, $rungId, $note, $who->staff()->id, $clock->now()));
+            $audit->wrote('set rung', $client->id, $rungId);
+            $this->addFlash('done', 'Set: '.$rung->rung->name.'.');
+        }
+
+        return $this->redirectToRoute('planning_placement', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Account\ClinicRepository;
+use HandGarden\Client\Cautions;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Placement\LadderPlacement;
+use HandGarden\Core\Placement\Words;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** Where the client stands on every ladder, and why. */
+#[Route('/clients/{client}/placement', name: 'planning_placement', methods: ['GET'])]
+#[IsGranted('ROLE_STAFF')]
+final class ShowPlacement extends AbstractController
+{
+    public function __invoke(Client $client, Plan $plan, PlanRepository $plans, CatalogueStore $catalogue, Cautions $cautions, ClinicRepository $clinics): Response
+    {
+        $placements = $plan->placements($client);
+        $words = new Words($catalogue->get());
+        $views = new PlacementViews($words, $plans->approvedRungs($client));
+
+        return $this->render('Planning/placement.html.twig', [
+            'client' => $client,
+            'banner' => $cautions->of($client),
+            'ladders' => array_map($views->ladder(...), $placements->trained()),
+            'others' => array_map($views->ladder(...), array_values(array_filter($placements->ladders, static fn (LadderPlacement $p): bool => !$p->ladder->isTrained()))),
+            'needed' => $views->needed($placements, $client),
+            'overrides' => $plans->overrides($client),
+            'names' => $clinics->namesOfStaff(),
+        ]);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Uid\Uuid;
+
+/** An item, or everything (`*`), that rests after a symptom until a therapist reopens it with a note. */
+#[ORM\Entity]
+#[ORM\Table(name: 'suspension')]
+#[ORM\Index(name: 'suspension_by_client', columns: ['client_id'])]
+class Suspension
+{
+    public const EVERYTHING = '*';
+
+    #[ORM\Id]
+    #[ORM\Column(type: Types::GUID)]
+    public readonly string $id;
+
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $reopenedAt = null;
+
+    #[ORM\Column(type: Types::GUID, nullable: true)]
+    public ?string $reopenedById = null;
+
+    #[ORM\Column(length: 300)]
+    public string $reopenedNote = '';
+
+    public function __construct(
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clinicId,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clientId,
+        #[ORM\Column(length: 80)]
+        public readonly string $itemKey,
+        #[ORM\Column(length: 300)]
+        public readonly string $why,
+        #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+        public readonly \DateTimeImmutable $at,
+    ) {
+        $this->id = Uuid::v7()->toRfc4122();
+    }
+}

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Progress;
+
+use HandGarden\Account\Audit;
+use HandGarden\Account\Who;
+use HandGarden\Client\Client;
+use HandGarden\Client\ClientRepository;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Content\Format\DoseFormat;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\InvalidDose;
+use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Planning\ApprovedRung;
+use HandGarden\Planning\PlacementOverride;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\PrescribedDose;
+use HandGarden\Planning\RoutineFormat;
+use HandGarden\Planning\Suspension;
+use HandGarden\Web\Clock;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** Accepts, adjusts or declines a proposal, and carries out what was accepted. */
+#[IsGranted('ROLE_THERAPIST')]
+final class Decide extends AbstractController
+{
+    public function __construct(
+        private readonly OpenProposals $open,
+        private readonly DecisionRepository $decisions,
+        private readonly PlanRepository $plans,
+        private readonly ClientRepository $clients,
+        private readonly CatalogueStore $catalogue,
+        private readonly Audit $audit,
+        private readonly Who $who,
+        private readonly Clock $clock,
+    ) {
+    }
+
+    #[Route('/clients/{client}/decisions', name: 'progress_decide', methods: ['POST'])]
+    public function decide(Request $request, Client $client): Response
+    {
+        $answer = DecisionAnswer::tryFrom((string) $request->request->get('answer', ''));
+        $note = mb_substr(trim((string) $request->request->get('note', '')), 0, 300);
+        $proposal = $this->find($client, (string) $request->request->get('proposal', ''));
+        if (null === $proposal || null === $answer) {
+            $this->addFlash('problem', 'This proposal was answered already, or newer sittings have changed it. Nothing was done.');
+
+            return $this->back($client);
+        }
+        try {
+            $dose = $this->doseFor($proposal, $answer, $request);
+        } catch (InvalidDose $e) {
+            $this->addFlash('problem', $e->getMessage().' Nothing was changed.');
+
+            return $this->back($client);
+        }
+        $this->plans->together(function () use ($client, $proposal, $answer, $dose, $note): void {
+            $this->decisions->keep(new Decision($client->clinicId, $client->id, $proposal->key(), $proposal->kind->value, mb_substr($proposal->text, 0, 600), $answer, $note, $this->who->staff()->id, $this->clock->now()));
+            if (DecisionAnswer::Declined !== $answer) {
+                $this->carryOut($client, $proposal, $dose);
+            }
+        });
+        $this->audit->wrote($answer->value.' proposal', $client->id, mb_substr($proposal->key(), 0, 80));
+        $this->addFlash('done', ucfirst($answer->value).'.');
+
+        return $this->back($client);
+    }
+
+    #[Route('/clients/{client}/suspensions/{suspension}', name: 'progress_reopen', methods: ['POST'])]
+    public function reopen(Request $request, Client $client, string $suspension): Response
+    {
+        $note = trim((string) $request->request->get('note', ''));
+        foreach ($this->plans->suspensions($client) as $open) {
+            if ($open->id !== $suspension) {
+                continue;
+            }
+            if ('' === $note || mb_strlen($note) > 300) {
+                $this->addFlash('problem', 'Say in a few words what was found; then it is reopened.');
+
+                return $this->back($client);
+            }
+            $open->reopenedAt = $this->clock->now();
+            $open->reopenedById = $this->who->staff()->id;
+            $open->reopenedNote = $note;
+            $this->plans->keep();
+            $this->audit->wrote('reopened', $client->id, $open->id);
+            $this->addFlash('done', 'Reopened.');
+
+            return $this->back($client);
+        }
+        throw $this->createNotFoundException('No such suspension.');
+    }
+
+    private function find(Client $client, string $key): ?Proposal
+    {
+        foreach ($this->open->of($client) as $proposal) {
+            if ($proposal->key() === $key) {
+                return $proposal;
+            }
+        }
+
+        return null;
+    }
+
+    /** @throws InvalidDose when an adjusted dose lies outside the rung's range */
+    private function doseFor(Proposal $proposal, DecisionAnswer $answer, Request $request): ?Dose
+    {
+        if (DecisionAnswer::Adjusted !== $answer || null === $proposal->to || null === $proposal->rungId) {
+            return $proposal->to;
+        }
+        $number = static fn (string $field, int $otherwise): int => is_numeric($request->request->get($field)) ? (int) $request->request->get($field) : $otherwise;
+        $dose = $proposal->to->withSets($number('sets', $proposal->to->sets))->withRepetitions($number('repetitions', $proposal->to->repetitions))->withHold($number('hold', $proposal->to->holdSeconds));
+        $this->catalogue->get()->rung($proposal->rungId)->range->check($dose, $this->catalogue->get()->rung($proposal->rungId)->name);
+
+        return $dose;
+    }
+
+    private function carryOut(Client $client, Proposal $proposal, ?Dose $dose): void
+    {
+        $now = $this->clock->now();
+        $staffId = $this->who->staff()->id;
+        $key = $proposal->itemKey();
+        if (null !== $dose && null !== $key) {
+            $this->plans->keep(new PrescribedDose($client->clinicId, $client->id, $key, DoseFormat::write($dose), $staffId, $now));
+            $this->changeRoutine($client, $key, $dose);
+        }
+        match ($proposal->kind) {
+            ProposalKind::NextRung => $this->approve($client, $proposal, $staffId, $now),
+            ProposalKind::RungBelow => $this->stepBack($client, $proposal, $staffId, $now),
+            ProposalKind::Suspend => $this->suspend($client, $key ?? Suspension::EVERYTHING, $proposal->text, $now),
+            ProposalKind::SuspendRoutine => $this->suspend($client, Suspension::EVERYTHING, $proposal->text, $now),
+            ProposalKind::Shorten => $this->shorten($client),
+            default => null,
+        };
+    }
+
+    private function changeRoutine(Client $client, string $key, Dose $dose): void
+    {
+        $routine = $this->plans->routine($client);
+        if (null === $routine) {
+            return;
+        }
+        $this->plans->lock($routine);
+        $items = (new RoutineFormat($this->catalogue->get()))->read($routine->items);
+        $routine->items = RoutineFormat::write(array_map(static fn (Item $i): Item => $i->key() === $key ? $i->withDose($dose) : $i, $items));
+        $this->plans->keep($routine);
+    }
+
+    private function approve(Client $client, Proposal $proposal, string $staffId, \DateTimeImmutable $now): void
+    {
+        foreach (Side::cases() as $side) {
+            if (null !== $proposal->rungId && true === $proposal->hands?->covers($side)) {
+                $this->plans->keep(new ApprovedRung($client->clinicId, $client->id, $proposal->rungId, $side, $staffId, $now));
+            }
+        }
+    }
+
+    private function stepBack(Client $client, Proposal $proposal, string $staffId, \DateTimeImmutable $now): void
+    {
+        foreach ($client->affected() as $side) {
+            if (null !== $proposal->toRungId && true === $proposal->hands?->covers($side)) {
+                $ladder = $this->catalogue->get()->ladderOf($proposal->toRungId);
+                $this->plans->keep(new PlacementOverride($client->clinicId, $client->id, $ladder->key, $side, $proposal->toRungId, mb_substr($proposal->text, 0, 300), $staffId, $now));
+            }
+        }
+    }
+
+    private function suspend(Client $client, string $key, string $why, \DateTimeImmutable $now): void
+    {
+        foreach ($this->plans->suspensions($client) as $open) {
+            if ($open->itemKey === $key) {
+                return;
+            }
+        }
+        $this->plans->keep(new Suspension($client->clinicId, $client->id, $key, mb_substr($why, 0, 300), $now));
+    }
+
+    private function shorten(Client $client): void
+    {
+        $client->minutes = max(5, (int) floor($client->minutes * 0.75));
+        $this->clients->save();
+    }
+
+    private function back(Client $client): Response
+    {
+        return $this->redirectToRoute('progress_decisions', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+    }
+}

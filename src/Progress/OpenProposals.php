@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Progress;
+
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Progress\Prescribed;
+use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Progress\Proposer;
+use HandGarden\Planning\Plan;
+use HandGarden\Sitting\SittingRepository;
+use HandGarden\Web\Clock;
+
+/** Proposals that wait for a therapist: what the log asks for, less what was answered already. */
+final readonly class OpenProposals
+{
+    public function __construct(private Plan $plan, private SittingRepository $sittings, private DecisionRepository $decisions, private CatalogueStore $catalogue, private Clock $clock)
+    {
+    }
+
+    /** @return list<Proposal> most pressing first */
+    public function of(Client $client): array
+    {
+        $items = [];
+        foreach ($this->plan->items($client) as $item) {
+            if (!$item->isPause) {
+                $items[$item->key()] ??= new Prescribed($item->rung, $item->hands, $item->dose);
+            }
+        }
+        $proposals = (new Proposer($this->catalogue->get()))->propose(array_values($items), $this->sittings->log($client), $client->conditions(), $client->daysPerWeek, $this->clock->today($client->zone));
+        $answered = array_map(static fn (Decision $d): string => $d->proposalKey, $this->decisions->of($client));
+
+        return array_values(array_filter($proposals, static fn (Proposal $p): bool => !\in_array($p->key(), $answered, true)));
+    }
+}

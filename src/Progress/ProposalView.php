@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Progress;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Planning\RoutineView;
+
+final readonly class ProposalView
+{
+    /** @param list<string> $evidence */
+    private function __construct(
+        public string $key,
+        public string $title,
+        public string $kind,
+        public bool $isMore,
+        public string $ruleId,
+        public string $text,
+        public array $evidence,
+        public ?Rung $rung,
+        public ?string $hands,
+        public Side $side,
+        public string $from,
+        public string $to,
+        public ?Dose $dose,
+        public ?Rung $toRung,
+    ) {
+    }
+
+    /** @param array<string, LogLine> $lines by id */
+    public static function of(Proposal $proposal, Catalogue $catalogue, array $lines, Side $worse): self
+    {
+        $evidence = [];
+        foreach ($proposal->evidence as $id) {
+            if (isset($lines[$id])) {
+                $evidence[] = self::line($lines[$id]);
+            }
+        }
+
+        return new self(
+            $proposal->key(),
+            self::title($proposal),
+            $proposal->kind->value,
+            $proposal->kind->isMore(),
+            $proposal->ruleId,
+            $proposal->text,
+            $evidence,
+            null === $proposal->rungId ? null : $catalogue->rung($proposal->rungId),
+            $proposal->hands?->label(),
+            $proposal->hands?->shown($worse) ?? $worse,
+            null === $proposal->from ? '' : RoutineView::dose($proposal->from),
+            null === $proposal->to ? '' : RoutineView::dose($proposal->to),
+            $proposal->to,
+            null === $proposal->toRungId ? null : $catalogue->rung($proposal->toRungId),
+        );
+    }
+
+    private static function title(Proposal $proposal): string
+    {
+        return match ($proposal->kind) {
+            ProposalKind::Suspend => 'Rest this item',
+            ProposalKind::SuspendRoutine => 'Rest the whole routine',
+            ProposalKind::Ease => 'One step down',
+            ProposalKind::RungBelow => 'Back to the rung below',
+            ProposalKind::ReleaseFirst => 'Release first, and less of it',
+            ProposalKind::Lighter => 'Smaller range or lighter',
+            ProposalKind::Shorten => 'A shorter sitting',
+            ProposalKind::StepDownAfterBreak => 'Begin lower after the break',
+            ProposalKind::PlaceAgain => 'Measure and place again',
+            ProposalKind::Advance => 'One step up',
+            ProposalKind::NextRung => 'On to the next rung',
+            ProposalKind::Plateau => 'No step up for two weeks',
+        };
+    }
+
+    private static function line(LogLine $line): string
+    {
+        $parts = [$line->day->format('D j M'), $line->outcome->value];
+        $parts[] = null === $line->holdSeconds ? '' : 'held '.$line->holdSeconds.' s';
+        $parts[] = null === $line->repetitions ? '' : $line->repetitions.' repetitions';
+        $parts[] = null === $line->painAfter ? '' : \sprintf('pain %s → %d', $line->painBefore ?? '?', $line->painAfter);
+        $parts[] = null === $line->tone ? '' : 'tone '.$line->tone->value;
+        $parts[] = [] === $line->compensations ? '' : implode(', ', array_map(static fn ($c): string => $c->value, $line->compensations));
+        $parts[] = null === $line->fatigue ? '' : 'fatigue '.$line->fatigue;
+
+        return implode(' · ', array_filter($parts, static fn (string $p): bool => '' !== $p));
+    }
+}

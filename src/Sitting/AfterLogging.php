@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\ProgressSettings;
+use HandGarden\Core\Progress\Symptoms;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\Suspension;
+use HandGarden\Web\Clock;
+
+/** Suspends at once what a symptom speaks against; a therapist reopens it. */
+final readonly class AfterLogging
+{
+    public function __construct(private SittingRepository $sittings, private PlanRepository $plans, private CatalogueStore $catalogue, private Clock $clock)
+    {
+    }
+
+    public function line(Client $client, LogLine $line): void
+    {
+        $symptoms = new Symptoms(new ProgressSettings());
+        if (!$symptoms->suspends($line)) {
+            return;
+        }
+        $key = $line->systemic ? Suspension::EVERYTHING : $line->itemKey();
+        foreach ($this->plans->suspensions($client) as $open) {
+            if ($open->itemKey === $key) {
+                return;
+            }
+        }
+        $what = $line->systemic ? 'dizzy, breathless, chest pain, faint or signs of a stroke' : ($line->newTingling ? 'new tingling or numbness' : 'pain of 7 or more');
+        $this->plans->keep(new Suspension($client->clinicId, $client->id, $key, \sprintf('%s: %s on %s.', $this->catalogue->get()->rung($line->rungId)->name, $what, $line->day->format('j M')), $this->clock->now()));
+    }
+
+    /** Looks again at the last line of each item, after late pain was told. */
+    public function check(Client $client): void
+    {
+        $log = $this->sittings->log($client);
+        foreach ($log->itemKeys() as $key) {
+            $lines = $log->of($key);
+            if ([] !== $lines) {
+                $this->line($client, $lines[array_key_last($lines)]);
+            }
+        }
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Progress\Outcome;
+use HandGarden\Planning\StrengthDays;
+
+final readonly class LoggedStrength implements StrengthDays
+{
+    public function __construct(private SittingRepository $sittings, private CatalogueStore $catalogue)
+    {
+    }
+
+    public function recent(Client $client, \DateTimeImmutable $today): ?\DateTimeImmutable
+    {
+        $recent = null;
+        foreach ($this->sittings->log($client)->lines as $line) {
+            $strength = $this->catalogue->get()->hasRung($line->rungId) && EffortClass::Strength === $this->catalogue->get()->rung($line->rungId)->class;
+            if ($strength && Outcome::Skipped !== $line->outcome && $line->day >= $today->modify('-1 day')) {
+                $recent = $line->day;
+            }
+        }
+
+        return $recent;
+    }
+}

@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use HandGarden\Account\Audit;
+use HandGarden\Account\ClinicRepository;
+use HandGarden\Account\Who;
+use HandGarden\Client\Cautions;
+use HandGarden\Client\Client;
+use HandGarden\Client\ClientRepository;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Data\Node;
+use HandGarden\Core\Progress\Compensation;
+use HandGarden\Core\Progress\Help;
+use HandGarden\Core\Progress\Outcome;
+use HandGarden\Core\Progress\ProgressSettings;
+use HandGarden\Core\Progress\Symptoms;
+use HandGarden\Core\Progress\ToneAfter;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Planning\Plan;
+use HandGarden\Planning\RoutineFormat;
+use HandGarden\Web\Clock;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Symfony\Component\Uid\Uuid;
+
+/** The player, and what it sends. */
+#[IsGranted('ROLE_STAFF')]
+final class PlaySitting extends AbstractController
+{
+    public function __construct(
+        private readonly SittingRepository $sittings,
+        private readonly ClientRepository $clients,
+        private readonly CatalogueStore $catalogue,
+        private readonly LogIntake $intake,
+        private readonly Who $who,
+        private readonly Audit $audit,
+        private readonly Clock $clock,
+    ) {
+    }
+
+    #[Route('/sittings/{sitting}', name: 'sitting_play', methods: ['GET'])]
+    public function play(Sitting $sitting, Cautions $cautions, Plan $plan, ClinicRepository $clinics): Response
+    {
+        $client = $this->client($sitting);
+        $logged = [];
+        foreach ($this->sittings->entries($sitting) as $entry) {
+            $logged[$entry->item] = $entry;
+        }
+        $noActiveWork = (new Symptoms(new ProgressSettings()))->forbidsActiveWork($sitting->painBefore);
+
+        return $this->render('Sitting/play.html.twig', [
+            'client' => $client,
+            'banner' => $cautions->of($client),
+            'sitting' => $sitting,
+            'items' => array_map(static fn (Item $i): array => [
+                'item' => $i,
+                'id' => Uuid::v4()->toRfc4122(),
+                'rests' => $noActiveWork && !\in_array($i->rung->class, [EffortClass::Calm, EffortClass::Prep], true),
+            ], (new RoutineFormat($this->catalogue->get()))->read($sitting->items)),
+            'logged' => $logged,
+            'noActiveWork' => $noActiveWork,
+            'worse' => $plan->worseSide($client),
+            'stopRules' => $this->catalogue->get()->screening->stopRules,
+            'pulling' => $this->catalogue->get()->screening->pullingIsFine,
+            'clinic' => $clinics->own(),
+            'helps' => Help::cases(),
+            'tones' => ToneAfter::cases(),
+            'compensations' => Compensation::cases(),
+            'outcomes' => Outcome::cases(),
+        ]);
+    }
+
+    #[Route('/sittings/{sitting}/log', name: 'sitting_log', methods: ['POST'])]
+    public function log(Request $request, Sitting $sitting): Response
+    {
+        $json = 'json' === $request->getContentTypeFormat();
+        try {
+            $line = $json ? Node::fromJson($request->getContent()) : Node::root(self::fromForm($request));
+            $entry = $this->intake->take($sitting, $this->client($sitting), $line, $this->who->staff()->id);
+        } catch (InvalidData $e) {
+            return $this->refuse($json, $e->getMessage(), Response::HTTP_UNPROCESSABLE_ENTITY, $sitting);
+        } catch (DifferentBody $e) {
+            return $this->refuse($json, $e->getMessage(), Response::HTTP_CONFLICT, $sitting);
+        }
+        $this->audit->wrote('logged', $sitting->clientId, $entry->id);
+
+        return $json
+            ? new JsonResponse(['id' => $entry->id, 'item' => $entry->item, 'day' => $entry->day->format('Y-m-d')])
+            : $this->redirect($this->generateUrl('sitting_play', ['sitting' => $sitting->id]).'#item-'.($entry->item + 1), Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/sittings/{sitting}/finish', name: 'sitting_finish', methods: ['POST'])]
+    public function finish(Request $request, Sitting $sitting): Response
+    {
+        $sitting->finishedAt ??= $this->clock->now();
+        $note = mb_substr(trim((string) $request->request->get('note', '')), 0, 2000);
+        $sitting->note = '' === $note ? $sitting->note : trim($sitting->note."\n".$note);
+        $this->sittings->keep($sitting);
+        $this->audit->wrote('finished sitting', $sitting->clientId, $sitting->id);
+        $this->addFlash('done', 'The sitting is kept.');
+
+        return $this->redirectToRoute('progress_decisions', ['client' => $sitting->clientId], Response::HTTP_SEE_OTHER);
+    }
+
+    private function client(Sitting $sitting): Client
+    {
+        return $this->clients->find($sitting->clinicId, $sitting->clientId) ?? throw $this->createNotFoundException();
+    }
+
+    private function refuse(bool $json, string $message, int $status, Sitting $sitting): Response
+    {
+        if ($json) {
+            return new JsonResponse(['problem' => $message], $status);
+        }
+        $this->addFlash('problem', $message.' The line was not stored.');
+
+        return $this->redirectToRoute('sitting_play', ['sitting' => $sitting->id], Response::HTTP_SEE_OTHER);
+    }
+
+    /** The form of one item without scripts. @return array<string, mixed> */
+    private static function fromForm(Request $request): array
+    {
+        $form = $request->request;
+        $line = ['id' => (string) $form->get('id', ''), 'item' => $form->getInt('item', -1), 'outcome' => (string) $form->get('outcome', '')];
+        foreach (['repetitions', 'hold', 'pain_before', 'pain_after', 'fatigue'] as $number) {
+            $value = $form->get($number);
+            if (is_numeric($value)) {
+                $line[$number] = (int) $value;
+            }
+        }
+        foreach (['tone', 'help', 'note'] as $word) {
+            $value = (string) $form->get($word, '');
+            if ('' !== $value) {
+                $line[$word] = $value;
+            }
+        }
+        $tricks = $form->all()['compensations'] ?? [];
+        if (\is_array($tricks) && [] !== $tricks) {
+            $line['compensations'] = array_values($tricks);
+        }
+        foreach (['new_tingling', 'systemic'] as $flag) {
+            if ($form->has($flag)) {
+                $line[$flag] = true;
+            }
+        }
+
+        return $line;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Uid\Uuid;
+
+/** One time through a routine. It keeps the items as they were when it began. */
+#[ORM\Entity]
+#[ORM\Table(name: 'sitting')]
+#[ORM\Index(name: 'sitting_by_client', columns: ['client_id', 'started_at'])]
+class Sitting
+{
+    #[ORM\Id]
+    #[ORM\Column(type: Types::GUID)]
+    public readonly string $id;
+
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $finishedAt = null;
+
+    #[ORM\Column(type: Types::TEXT)]
+    public string $note = '';
+
+    /** @param list<array<string, mixed>> $items see Planning\RoutineFormat */
+    public function __construct(
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clinicId,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clientId,
+        #[ORM\Column(type: Types::JSON)]
+        public readonly array $items,
+        #[ORM\Column(type: Types::DATE_IMMUTABLE)]
+        public readonly \DateTimeImmutable $day,
+        #[ORM\Column(nullable: true)]
+        public readonly ?int $painBefore,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $byStaffId,
+        #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+        public readonly \DateTimeImmutable $startedAt,
+    ) {
+        $this->id = Uuid::v7()->toRfc4122();
+    }
+}

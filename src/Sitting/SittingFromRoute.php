@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use HandGarden\Account\Audit;
+use HandGarden\Account\Who;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
+use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Gives controllers the sitting of the address, if it is one of the own clinic. */
+final readonly class SittingFromRoute implements ValueResolverInterface
+{
+    public function __construct(private SittingRepository $sittings, private Who $who, private Audit $audit)
+    {
+    }
+
+    /** @return iterable<Sitting> */
+    public function resolve(Request $request, ArgumentMetadata $argument): iterable
+    {
+        if (Sitting::class !== $argument->getType()) {
+            return [];
+        }
+        $id = $request->attributes->get('sitting');
+        $sitting = \is_string($id) ? $this->sittings->find($this->who->clinicId(), $id) : null;
+        if (null === $sitting) {
+            throw new NotFoundHttpException('No such sitting.');
+        }
+        if ($request->isMethodSafe()) {
+            $this->audit->read('sitting', $sitting->clientId);
+        }
+
+        return [$sitting];
+    }
+}

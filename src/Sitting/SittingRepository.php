@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use Doctrine\ORM\EntityManagerInterface;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Progress\SittingLog;
+use Symfony\Component\Uid\Uuid;
+
+/** Sittings and their log. */
+final class SittingRepository
+{
+    /** @var array<string, SittingLog> one query a request */
+    private array $logs = [];
+
+    public function __construct(private readonly EntityManagerInterface $entities, private readonly CatalogueStore $catalogue)
+    {
+    }
+
+    public function find(string $clinicId, string $id): ?Sitting
+    {
+        return Uuid::isValid($id) ? $this->entities->getRepository(Sitting::class)->findOneBy(['id' => $id, 'clinicId' => $clinicId]) : null;
+    }
+
+    /** @return list<Sitting> newest first */
+    public function of(Client $client, int $most): array
+    {
+        return $this->entities->getRepository(Sitting::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId], ['startedAt' => 'DESC', 'id' => 'DESC'], $most);
+    }
+
+    /** The whole log in the order it was received. */
+    public function log(Client $client): SittingLog
+    {
+        if (!isset($this->logs[$client->id])) {
+            $lines = [];
+            foreach ($this->entities->getRepository(LogEntry::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId], ['receivedAt' => 'ASC', 'id' => 'ASC']) as $entry) {
+                if ($this->catalogue->get()->hasRung($entry->rungId)) {
+                    $lines[] = $entry->toLine($this->catalogue->get()->rung($entry->rungId)->startDose);
+                }
+            }
+            $this->logs[$client->id] = new SittingLog($lines);
+        }
+
+        return $this->logs[$client->id];
+    }
+
+    /** @return list<LogEntry> in the order of the items */
+    public function entries(Sitting $sitting): array
+    {
+        return $this->entities->getRepository(LogEntry::class)->findBy(['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId], ['item' => 'ASC', 'receivedAt' => 'ASC']);
+    }
+
+    public function entry(string $id): ?LogEntry
+    {
+        return $this->entities->find(LogEntry::class, $id);
+    }
+
+    public function keep(object ...$records): void
+    {
+        foreach ($records as $record) {
+            $this->entities->persist($record);
+        }
+        $this->entities->flush();
+        $this->logs = [];
+    }
+}

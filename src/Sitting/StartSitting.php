@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use HandGarden\Account\Audit;
+use HandGarden\Account\Who;
+use HandGarden\Client\Cautions;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Planning\Plan;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\RoutineFormat;
+use HandGarden\Web\Clock;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** Asks what has to be known before a sitting, and begins it. */
+#[Route('/clients/{client}/sittings/new', name: 'sitting_start', methods: ['GET', 'POST'])]
+#[IsGranted('ROLE_STAFF')]
+final class StartSitting extends AbstractController
+{
+    public function __construct(
+        private readonly SittingRepository $sittings,
+        private readonly Plan $plan,
+        private readonly PlanRepository $plans,
+        private readonly CatalogueStore $catalogue,
+        private readonly Cautions $cautions,
+        private readonly AfterLogging $afterLogging,
+        private readonly Audit $audit,
+        private readonly Who $who,
+        private readonly Clock $clock,
+    ) {
+    }
+
+    public function __invoke(Request $request, Client $client): Response
+    {
+        $previous = $this->sittings->of($client, 1)[0] ?? null;
+        $earlier = null === $previous ? [] : array_values(array_filter($this->sittings->entries($previous), fn (LogEntry $e): bool => $this->catalogue->get()->hasRung($e->rungId)));
+        $items = $this->plan->items($client);
+        $hindrance = $this->hindrance($client, [] !== $items);
+        $problems = [];
+        if ($request->isMethod('POST') && null === $hindrance) {
+            $pain = (string) $request->request->get('pain_before', '');
+            if (1 !== preg_match('/^(10|\d)$/', $pain)) {
+                $problems['pain_before'] = 'Ask for pain now, 0 to 10.';
+            }
+            if ([] !== $earlier && !\in_array($request->request->get('hurt_later'), ['yes', 'no'], true)) {
+                $problems['hurt_later'] = 'Ask this before every start.';
+            }
+            if ([] === $problems) {
+                if ('yes' === $request->request->get('hurt_later')) {
+                    $this->markLatePain($earlier, (string) $request->request->get('hurt_item', ''), $client);
+                }
+                $sitting = new Sitting($client->clinicId, $client->id, RoutineFormat::write($items), $this->clock->today($client->zone), (int) $pain, $this->who->staff()->id, $this->clock->now());
+                $this->sittings->keep($sitting);
+                $this->audit->wrote('began sitting', $client->id, $sitting->id);
+
+                return $this->redirectToRoute('sitting_play', ['sitting' => $sitting->id], Response::HTTP_SEE_OTHER);
+            }
+        }
+
+        return $this->render('Sitting/start.html.twig', [
+            'client' => $client,
+            'banner' => $this->cautions->of($client),
+            'hindrance' => $hindrance,
+            'problems' => $problems,
+            'earlier' => array_map(fn (LogEntry $e): array => ['id' => $e->id, 'name' => $this->catalogue->get()->rung($e->rungId)->name], $earlier),
+            'earlierDay' => $previous?->day,
+            'typed' => $request->request->all(),
+            'setUp' => $this->catalogue->get()->screening->setUpCheck,
+        ], new Response(status: [] === $problems ? 200 : 422));
+    }
+
+    private function hindrance(Client $client, bool $hasItems): ?string
+    {
+        $today = $this->clock->today($client->zone);
+        foreach ($this->plan->facts($client)->screening->found($today) as $question) {
+            if ($question->bars->everything) {
+                return $question->consequence;
+            }
+        }
+        foreach ($this->plans->suspensions($client) as $suspension) {
+            if ('*' === $suspension->itemKey) {
+                return 'The routine is suspended: '.$suspension->why.' A therapist reopens it under Decisions.';
+            }
+        }
+
+        return $hasItems ? null : 'There is no routine yet. A therapist makes one under Routine.';
+    }
+
+    /** @param list<LogEntry> $earlier */
+    private function markLatePain(array $earlier, string $entryId, Client $client): void
+    {
+        foreach ($earlier as $entry) {
+            if ('' === $entryId || $entry->id === $entryId) {
+                $entry->hurtLater = true;
+            }
+        }
+        $this->sittings->keep();
+        $this->afterLogging->check($client);
+    }
+}
