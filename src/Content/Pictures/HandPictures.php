@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Content\Pictures;
+
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Drawing\NamedPose;
+use HandGarden\Core\Drawing\Painter;
+use HandGarden\Core\Drawing\PictureSpec;
+use HandGarden\Core\Drawing\Pose;
+use HandGarden\Core\Drawing\Stage;
+use HandGarden\Core\Drawing\View;
+
+/**
+ * Pictures named by what they show. Naming one costs next to nothing: its spec is put down beside the place of the picture,
+ * which is drawn when it is first asked for and a file from then on.
+ */
+final readonly class HandPictures
+{
+    public function __construct(private CatalogueStore $catalogue, private string $handsDir)
+    {
+    }
+
+    /** @param 'start'|'end' $which */
+    public function ofRung(Rung $rung, Side $side, string $which): string
+    {
+        return $this->url($this->specOf($rung, $side, $which));
+    }
+
+    public function ofPose(Pose $pose, View $view, Side $side): string
+    {
+        return $this->url(new PictureSpec(new NamedPose('measured', $pose), $view, $side));
+    }
+
+    /** @param 'start'|'end' $which the end shows the start behind it, with the way as an arrow */
+    public function specOf(Rung $rung, Side $side, string $which): PictureSpec
+    {
+        $p = $rung->picture;
+        $poses = $this->catalogue->poses();
+        $end = 'end' === $which;
+
+        return new PictureSpec(
+            $poses->get($end ? $p->endPose : $p->startPose),
+            View::from($p->view),
+            $side,
+            $poses->get($end ? $p->startPose : $p->endPose),
+            $end,
+            $p->traced,
+            $p->thing,
+            $p->otherHand,
+            $p->table,
+            $end ? $p->zones : null,
+            null === $p->focus ? [] : explode(',', $p->focus),
+        );
+    }
+
+    public function url(PictureSpec $spec): string
+    {
+        $hash = $spec->hash();
+        $base = $this->place($hash);
+        if (!is_file($base.'.svg') && !is_file($base.'.spec')) {
+            self::write($base.'.spec', serialize($spec));
+        }
+
+        return '/hands/'.$hash.'.svg';
+    }
+
+    /** The picture of a name, drawn now if it never was; null when nobody named it. */
+    public function draw(string $hash): ?string
+    {
+        $base = $this->place($hash);
+        $drawn = @file_get_contents($base.'.svg');
+        if (false !== $drawn) {
+            return $drawn;
+        }
+        $kept = @file_get_contents($base.'.spec');
+        $spec = false === $kept ? null : @unserialize($kept);
+        if (!$spec instanceof PictureSpec || $spec->hash() !== $hash) {
+            return null;
+        }
+        $svg = (new SvgWriter())->write((new Painter(new Stage($this->catalogue->poses())))->paint($spec));
+        self::write($base.'.svg', $svg);
+
+        return $svg;
+    }
+
+    private function place(string $hash): string
+    {
+        return $this->handsDir.'/'.substr($hash, 0, 2).'/'.$hash;
+    }
+
+    /** Whole or not at all, also when two requests draw the same picture. */
+    private static function write(string $file, string $content): void
+    {
+        if (!is_dir(\dirname($file))) {
+            @mkdir(\dirname($file), 0o775, true);
+        }
+        $temporary = $file.'.'.bin2hex(random_bytes(4));
+        if (false !== @file_put_contents($temporary, $content)) {
+            chmod($temporary, 0o644);
+            rename($temporary, $file);
+        }
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Content\Pictures;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Drawing\View;
+use Twig\Extension\AbstractExtension;
+use Twig\TwigFunction;
+
+/** Lets templates ask for the picture of a rung and for the words that stand in for it. */
+final class PictureExtension extends AbstractExtension
+{
+    public function __construct(private readonly HandPictures $pictures)
+    {
+    }
+
+    public function getFunctions(): array
+    {
+        return [
+            new TwigFunction('hand_start', fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'start')),
+            new TwigFunction('hand_end', fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'end')),
+            new TwigFunction('hand_words', static fn (Rung $rung, Side $side, string $which): string => \sprintf('%s, %s of the movement, %s hand, %s', $rung->name, $which, $side->value, View::from($rung->picture->view)->label())),
+        ];
+    }
+}

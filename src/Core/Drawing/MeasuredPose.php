@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Drawing;
+
+use HandGarden\Core\Anatomy\Digit;
+use HandGarden\Core\Anatomy\Joint;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Readings;
+
+/**
+ * The one place where measures become a pose. Measures have wrist extension as +, drawings wrist flexion: here the sign
+ * turns. What was not measured is taken from a base pose.
+ */
+final class MeasuredPose
+{
+    private const HALF_OPEN = ['index' => [18, 24, 12, 3], 'middle' => [22, 28, 14, 0], 'ring' => [26, 32, 15, 2], 'little' => [28, 34, 15, 5], 'thumb' => [32, 24, 8, 10, 16]];
+
+    /** How far the hand opens, or bends, as measured. @return Pose|null null when nothing of the hand was measured */
+    public static function of(Readings $readings, Side $side, Mode $mode, bool $opening = true): ?Pose
+    {
+        $angles = self::HALF_OPEN;
+        $known = false;
+        $wrist = self::degrees($readings, $opening ? 'wrist_extension' : 'wrist_flexion', $side, $mode);
+        if (null !== $wrist) {
+            $angles['wrist'] = -$wrist;
+            $known = true;
+        }
+        $direction = $opening ? 'extension' : 'flexion';
+        foreach (Digit::cases() as $digit) {
+            $offset = Digit::Thumb === $digit ? 3 : 0;
+            foreach ($digit->hinges() as $i => $joint) {
+                $value = self::hinge($readings, $digit, $joint, $direction, $side, $mode);
+                if (null !== $value) {
+                    $angles[$digit->value][$offset + $i] = $value;
+                    $known = true;
+                }
+            }
+        }
+        if ($opening) {
+            $abduction = self::degrees($readings, 'thumb_palmar_abduction', $side, $mode);
+            if (null !== $abduction) {
+                $angles['thumb'][1] = $abduction;
+            }
+            $percent = self::degrees($readings, 'opening', $side, $mode);
+            if (null !== $percent && !self::anyHinge($readings, $side, $mode)) {
+                return Pose::clamped(['wrist' => $angles['wrist'] ?? 0.0, ...self::byEye($percent)]);
+            }
+        }
+
+        return $known ? Pose::clamped($angles) : null;
+    }
+
+    /**
+     * A hand opened by so many percent: deficits of MCP, PIP and DIP shared out as a closed hand shares them.
+     *
+     * @return array<string, list<float>>
+     */
+    private static function byEye(float $percent): array
+    {
+        $closed = (100.0 - $percent) / 100.0;
+        $angles = [];
+        foreach (Digit::fingers() as $finger) {
+            $angles[$finger->value] = [80.0 * $closed, 104.0 * $closed, 62.0 * $closed, 3.0 * (1.0 - $closed)];
+        }
+        $angles['thumb'] = [40.0 - 16.0 * $closed, 14.0 + 24.0 * $closed, 30.0 * $closed, 6.0 + 40.0 * $closed, 55.0 * $closed];
+
+        return $angles;
+    }
+
+    private static function anyHinge(Readings $readings, Side $side, Mode $mode): bool
+    {
+        foreach (Digit::fingers() as $digit) {
+            foreach ($digit->hinges() as $joint) {
+                if (null !== self::hinge($readings, $digit, $joint, 'extension', $side, $mode)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    private static function hinge(Readings $readings, Digit $digit, Joint $joint, string $direction, Side $side, Mode $mode): ?float
+    {
+        return self::degrees($readings, \sprintf('%s_%s_%s', $digit->value, $joint->value, $direction), $side, $mode);
+    }
+
+    private static function degrees(Readings $readings, string $code, Side $side, Mode $mode): ?float
+    {
+        $value = $readings->newest($code, $side, $mode)?->value;
+
+        return \is_float($value) ? $value : null;
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Drawing;
+
+use HandGarden\Core\Anatomy\Side;
+
+/** Draws a picture from its spec. */
+final readonly class Painter
+{
+    private const STEPS = 14;
+    private const MARGIN = 9.0;
+    private const TABLE_BEYOND = 20.0;
+
+    public function __construct(private Stage $stage)
+    {
+    }
+
+    public function paint(PictureSpec $spec): Painting
+    {
+        $camera = Camera::of($spec->view, $spec->side);
+        $scene = $this->stage->scene($spec->shown, $spec->thing, $spec->otherHand);
+        $figure = new Figure($scene, $camera, $spec->focus, $spec->weight);
+        $box = $figure->projection->box();
+        $otherScene = null;
+        if (null !== $spec->other) {
+            $otherScene = $this->stage->scene($spec->other, $spec->thing, $spec->otherHand);
+            $box = self::around($box, (new Projection($otherScene, $camera))->box());
+        }
+        $layers = [];
+        if (null !== $spec->table) {
+            [$tableY, $from, $to] = $this->table($spec, $figure->projection, $otherScene, $camera);
+            array_push($layers, ...Overlays::table($tableY, $from, $to));
+            $box = self::around($box, [$from, $tableY, $to, $tableY + 8]);
+        }
+        if ($spec->withGhost && null !== $otherScene) {
+            array_push($layers, ...Overlays::ghost($otherScene->only('hand'), $camera));
+        }
+        array_push($layers, ...$figure->layers());
+        if (null !== $spec->zones) {
+            array_push($layers, ...$this->zones($spec->zones, $scene, $camera));
+        }
+        if ($spec->withGhost && null !== $spec->other && null !== $spec->trace) {
+            $path = $this->way($spec->other, $spec->shown, $spec->trace, $camera);
+            array_push($layers, ...Overlays::arrow($path, $camera->project($scene->place('hand'))));
+            foreach ($path as $p) {
+                $box = self::around($box, [$p[0] - 14, $p[1] - 14, $p[0] + 14, $p[1] + 14]);
+            }
+        }
+
+        return new Painting(array_values(array_filter($layers, static fn (Layer $l): bool => '' !== $l->data)), self::square($box));
+    }
+
+    /** Light drawing for a live pose: flesh and silhouette only. */
+    public function sketch(Pose $pose, View $view, Side $side): Painting
+    {
+        $projection = new Projection(HandModel::build($pose), Camera::of($view, $side));
+        $data = '';
+        foreach (array_keys($projection->primitives) as $k) {
+            $data .= PathData::of($projection->polygon($k, 0.0, 20));
+        }
+
+        return new Painting([new Layer('sketch-line', $data), new Layer('fill-hand', $data)], self::square($projection->box()));
+    }
+
+    /**
+     * Where a place of the hand travels between two poses, on screen.
+     *
+     * @return list<array{float, float, float}>
+     */
+    public function way(NamedPose $from, NamedPose $to, string $place, Camera $camera): array
+    {
+        $path = [];
+        for ($i = 0; $i <= self::STEPS; ++$i) {
+            $scene = HandModel::build($from->pose->towards($to->pose, $i / self::STEPS), (new Frame())->flex($to->elbowDegrees));
+            $path[] = $camera->project($scene->place($place));
+        }
+
+        return $path;
+    }
+
+    /** @return array{float, float, float} height of the table on screen, and from where to where it goes */
+    private function table(PictureSpec $spec, Projection $projection, ?Scene $other, Camera $camera): array
+    {
+        $arm = $projection->box('arm');
+        $all = $projection->box();
+        if (null !== $other) {
+            $all = self::around($all, (new Projection($other, $camera))->box());
+        }
+        if ('edge' === $spec->table) { // the hand hangs past the edge; the forearm lies on the table
+            $wrist = $camera->project($projection->scene->place('hand'));
+            $towardsHand = $projection->circles[0][0] > $wrist[0] ? 1 : -1;
+
+            return 1 === $towardsHand ? [$arm[3], $wrist[0] + 6, $all[2] + self::TABLE_BEYOND] : [$arm[3], $all[0] - self::TABLE_BEYOND, $wrist[0] - 6];
+        }
+
+        return [$all[3], $all[0] - self::TABLE_BEYOND, $all[2] + self::TABLE_BEYOND / 4];
+    }
+
+    /** @return list<Layer> */
+    private function zones(string $name, Scene $scene, Camera $camera): array
+    {
+        $h = $scene->frames['hand'];
+
+        return match ($name) {
+            'palm-heel' => [...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38), ...Overlays::zone($camera, $h, -24, 34, 14, 8, 20, true)],
+            'keep-off-palm' => [...Overlays::zone($camera, $h, -2, 50, 12, 15, 17, false), ...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38)],
+            'back-press' => Overlays::arrow([$camera->project($h->at(8, 62, -62)), $camera->project($h->at(8, 62, -40)), $camera->project($h->at(8, 62, -20))]),
+            default => [],
+        };
+    }
+
+    /**
+     * @param array{float, float, float, float} $a
+     * @param array{float, float, float, float} $b
+     *
+     * @return array{float, float, float, float}
+     */
+    private static function around(array $a, array $b): array
+    {
+        return [min($a[0], $b[0]), min($a[1], $b[1]), max($a[2], $b[2]), max($a[3], $b[3])];
+    }
+
+    /**
+     * @param array{float, float, float, float} $box
+     *
+     * @return array{float, float, float, float} x, y, width, height: a square around the box
+     */
+    private static function square(array $box): array
+    {
+        $size = max($box[2] - $box[0], $box[3] - $box[1]) + 2 * self::MARGIN;
+
+        return [($box[0] + $box[2] - $size) / 2, ($box[1] + $box[3] - $size) / 2, $size, $size];
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Drawing;
+
+/**
+ * Puts second hands and things into a scene, from pads and frames and never by place on the screen.
+ *
+ * @phpstan-import-type Vec from Vector
+ */
+final class Placing
+{
+    /** Copies a finished hand into a scene as another body, optionally as its mirror image. */
+    public static function hand(Scene $into, Scene $from, Frame $at, bool $mirror = false, string $body = 'helper'): void
+    {
+        $m = $mirror ? -1.0 : 1.0;
+        $n = \count($into->spheres);
+        $as = static fn (string $b): string => 'hand' === $b ? $body : $b;
+        $place = static fn (array $v): array => $at->at($m * $v[0], $v[1], $v[2]);
+        $direct = static fn (array $v): array => Vector::sub($place($v), $at->origin);
+        foreach ($from->spheres as $s) {
+            [$x, $y, $z] = $place([$s[0], $s[1], $s[2]]);
+            $into->spheres[] = [$x, $y, $z, $s[3]];
+        }
+        foreach ($from->hulls as [$ids, $group, $b]) {
+            $into->hulls[] = [array_map(static fn (int $i): int => $i + $n, $ids), $group, $as($b)];
+        }
+        foreach ($from->open as $i => $axis) {
+            $into->open[$i + $n] = $direct($axis);
+        }
+        foreach ($from->marks as [$kind, $points, $b, $part]) {
+            $into->marks[] = [$kind, array_map(static fn (array $q): array => [$place($q[0]), $direct($q[1])], $points), $as($b), $part];
+        }
+    }
+
+    /** A sleeve with a cuff tells a helper from the client without colour. */
+    public static function sleeve(Scene $scene, int $n = 16): void
+    {
+        $scene->body = 'sleeve';
+        [$arm, $far] = [$scene->frames['arm'], $scene->frames['far']];
+        $axis = $scene->open[array_key_first($scene->open) ?? 0];
+        $ring = static fn (Frame $f, float $y, float $rx, float $rz): array => array_map(static fn (int $k): int => $scene->ball($f->at(($rx - 2) * cos(2 * \M_PI * $k / $n), $y, ($rz - 2) * sin(2 * \M_PI * $k / $n) - .7), 2.0), range(0, $n - 1));
+        $cuff = $ring($arm, -32.0, 33.0, 21.5);
+        $end = $ring($far, -71.5, 40.0, 26.0);
+        foreach ($end as $i) {
+            $scene->open[$i] = $axis;
+        }
+        for ($k = 0; $k < $n; ++$k) {
+            $j = ($k + 1) % $n;
+            $scene->hull('thing', $cuff[$k], $cuff[$j], $end[$k]);
+            $scene->hull('thing', $cuff[$j], $end[$k], $end[$j]);
+        }
+        $scene->body = 'hand';
+    }
+
+    /** @param Vec $centre */
+    public static function ball(Scene $scene, array $centre, float $radius): void
+    {
+        $scene->body = 'object';
+        $scene->hull('thing', $scene->ball($centre, $radius));
+        $scene->body = 'hand';
+    }
+
+    /**
+     * A drum with softened edges from one end to the other: coin, tin, bottle, weight.
+     *
+     * @param Vec $from
+     * @param Vec $to
+     */
+    public static function drum(Scene $scene, array $from, array $to, float $radius, float $edge = 1.0, int $n = 18): void
+    {
+        $scene->body = 'object';
+        $y = Vector::unit(Vector::sub($to, $from));
+        $x = Vector::unit(Vector::cross($y, abs($y[0]) < .8 ? [1.0, 0.0, 0.0] : [0.0, 1.0, 0.0]));
+        $z = Vector::cross($x, $y);
+        $a = Vector::add($from, Vector::times($y, $edge));
+        $b = Vector::sub($to, Vector::times($y, $edge));
+        $ring = static fn (array $c): array => array_map(static fn (int $k): int => $scene->ball(Vector::add($c, Vector::add(Vector::times($x, ($radius - $edge) * cos(2 * \M_PI * $k / $n)), Vector::times($z, ($radius - $edge) * sin(2 * \M_PI * $k / $n)))), $edge), range(0, $n - 1));
+        $first = $ring($a);
+        $second = $ring($b);
+        $ca = $scene->ball($a, $edge);
+        $cb = $scene->ball($b, $edge);
+        for ($k = 0; $k < $n; ++$k) {
+            $j = ($k + 1) % $n;
+            $scene->hull('thing', $first[$k], $first[$j], $second[$k]);
+            $scene->hull('thing', $first[$j], $second[$k], $second[$j]);
+            $scene->hull('thing', $ca, $first[$k], $first[$j]);
+            $scene->hull('thing', $cb, $second[$k], $second[$j]);
+        }
+        $scene->body = 'hand';
+    }
+}
