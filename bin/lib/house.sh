@@ -73,7 +73,7 @@ quietly() { # LABEL COMMAND...: shows the output only when the command fails
 install_vendor() {
     cd "$ROOT" || exit 1
     FINGERPRINT=$(sha256sum composer.json | cut -c1-64) \
-        stamped vendor/.fingerprint quietly "PHP packages" composer install --no-interaction --no-progress --no-scripts \
+        stamped vendor/.fingerprint quietly "PHP packages" sh -c 'composer install --no-interaction --no-progress --no-scripts && chmod -R a+rX vendor' \
         || die "Composer could not install the PHP packages (see above). Run again when the registry can be reached; nothing else was changed."
     FINGERPRINT=$(cat package.json package-lock.json | sha256sum | cut -c1-64) \
         stamped node_modules/.fingerprint quietly "style and test tools" npm ci --no-audit --no-fund \
@@ -171,8 +171,18 @@ need_database() { # name
 database_url() { printf 'postgresql://garden:%s@127.0.0.1:%s/%s?serverVersion=15&charset=utf8' "$DB_PASSWORD" "$PG_PORT" "$1"; }
 
 console() { # runs as the web user so that the cache belongs to it
-    local run=(env HOME="$STATE/tmp" APP_ENV="$APP_ENV" APP_DEBUG=0 APP_SECRET="$APP_SECRET" HG_STATE_DIR="$STATE" HG_LOOPBACK="${HG_LOOPBACK:-0}" DEMO_PASSWORD="$DEMO_PASSWORD" DATABASE_URL="$(database_url "$DATABASE")" php -d memory_limit=512M "$APP/bin/console" --no-interaction "$@")
+    local run=(env HOME="$STATE/tmp" APP_ENV="$APP_ENV" APP_DEBUG=0 APP_SECRET="$APP_SECRET" HG_STATE_DIR="$STATE" HG_HANDS_DIR="$STATE/hands" HG_LOOPBACK="${HG_LOOPBACK:-0}" DEMO_PASSWORD="$DEMO_PASSWORD" DATABASE_URL="$(database_url "$DATABASE")" php -d memory_limit=512M "$APP/bin/console" --no-interaction "$@")
     if [ "$(id -u)" = 0 ]; then (cd "$APP" 2>/dev/null || cd /; runuser -u "$WEB_USER" -- "${run[@]}"); else "${run[@]}"; fi
+}
+
+# The container and the catalogue are compiled anew when anything they are made of has changed.
+prepare_cache() {
+    local print; print=$(cd "$ROOT" && find src config catalogue templates composer.json docs/case.schema.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-64)-$PG_PORT
+    local file=$STATE/cache/.fingerprint
+    [ -f "$file" ] && [ "$(cat "$file")" = "$print" ] && return 0
+    find "$STATE/cache" -mindepth 1 -delete
+    quietly "compiling" console cache:warmup || die "The application could not be compiled (see above)."
+    printf '%s' "$print" >"$file"
 }
 
 start_web() { # port
@@ -197,12 +207,15 @@ env[APP_ENV] = $APP_ENV
 env[APP_DEBUG] = 0
 env[APP_SECRET] = $APP_SECRET
 env[HG_STATE_DIR] = $STATE
+env[HG_HANDS_DIR] = $STATE/hands
 env[HG_LOOPBACK] = ${HG_LOOPBACK:-0}
 env[DATABASE_URL] = "$(database_url "$DATABASE")"
 php_admin_value[opcache.enable] = 1
 php_admin_value[opcache.memory_consumption] = 192
 php_admin_value[opcache.max_accelerated_files] = 30000
 php_admin_value[opcache.validate_timestamps] = ${OPCACHE_CHECK:-0}
+php_admin_value[opcache.jit_buffer_size] = 32M
+php_admin_value[opcache.jit] = tracing
 php_admin_value[realpath_cache_size] = 4096K
 php_admin_value[realpath_cache_ttl] = 600
 php_admin_value[expose_php] = off

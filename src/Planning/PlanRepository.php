@@ -61,6 +61,23 @@ final readonly class PlanRepository
         return $this->entities->getRepository(SavedRoutine::class)->findOneBy($this->scope($client), ['madeAt' => 'DESC', 'id' => 'DESC']);
     }
 
+    /**
+     * @param list<Client> $clients of one clinic
+     *
+     * @return array<string, SavedRoutine> the current one of each, by client id
+     */
+    public function routines(array $clients): array
+    {
+        if ([] === $clients) {
+            return [];
+        }
+        /** @var list<SavedRoutine> $newest */
+        $newest = $this->entities->createQuery('SELECT r FROM '.SavedRoutine::class.' r WHERE r.clinicId = :clinic AND r.clientId IN (:clients) AND NOT EXISTS (SELECT 1 FROM '.SavedRoutine::class.' n WHERE n.clientId = r.clientId AND (n.madeAt > r.madeAt OR (n.madeAt = r.madeAt AND n.id > r.id)))')
+            ->setParameter('clinic', $clients[0]->clinicId)->setParameter('clients', array_map(static fn (Client $c): string => $c->id, $clients))->getResult();
+
+        return array_column($newest, null, 'clientId');
+    }
+
     /** Waits until nobody else is changing this routine. */
     public function lock(SavedRoutine $routine): void
     {

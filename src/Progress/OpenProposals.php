@@ -9,29 +9,78 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\Proposer;
-use HandGarden\Planning\Plan;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\RoutineFormat;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 
 /** Proposals that wait for a therapist: what the log asks for, less what was answered already. */
 final readonly class OpenProposals
 {
-    public function __construct(private Plan $plan, private SittingRepository $sittings, private DecisionRepository $decisions, private CatalogueStore $catalogue, private Clock $clock)
-    {
+    public function __construct(
+        private PlanRepository $plans,
+        private SittingRepository $sittings,
+        private DecisionRepository $decisions,
+        private CatalogueStore $catalogue,
+        private Clock $clock,
+    ) {
     }
 
     /** @return list<Proposal> most pressing first */
     public function of(Client $client): array
     {
-        $items = [];
-        foreach ($this->plan->items($client) as $item) {
+        return $this->ofAll([$client])[$client->id];
+    }
+
+    /**
+     * How many wait for each client: three queries, however many clients.
+     *
+     * @param list<Client> $clients
+     *
+     * @return array<string, int> by client id
+     */
+    public function counts(array $clients): array
+    {
+        return array_map(\count(...), $this->ofAll($clients));
+    }
+
+    /**
+     * @param list<Client> $clients
+     *
+     * @return array<string, list<Proposal>>
+     */
+    private function ofAll(array $clients): array
+    {
+        $routines = $this->plans->routines($clients);
+        $logs = $this->sittings->logs($clients);
+        $answered = $this->decisions->keys($clients);
+        $proposer = new Proposer($this->catalogue->get());
+        $format = new RoutineFormat($this->catalogue->get());
+        $open = [];
+        foreach ($clients as $client) {
+            $items = isset($routines[$client->id]) ? self::prescribed($format->read($routines[$client->id]->items)) : [];
+            $proposals = $proposer->propose($items, $logs[$client->id], $client->conditions(), $client->daysPerWeek, $this->clock->today($client->zone));
+            $open[$client->id] = array_values(array_filter($proposals, static fn (Proposal $p): bool => !\in_array($p->key(), $answered[$client->id] ?? [], true)));
+        }
+
+        return $open;
+    }
+
+    /**
+     * @param list<Item> $items
+     *
+     * @return list<Prescribed>
+     */
+    private static function prescribed(array $items): array
+    {
+        $prescribed = [];
+        foreach ($items as $item) {
             if (!$item->isPause) {
-                $items[$item->key()] ??= new Prescribed($item->rung, $item->hands, $item->dose);
+                $prescribed[$item->key()] ??= new Prescribed($item->rung, $item->hands, $item->dose);
             }
         }
-        $proposals = (new Proposer($this->catalogue->get()))->propose(array_values($items), $this->sittings->log($client), $client->conditions(), $client->daysPerWeek, $this->clock->today($client->zone));
-        $answered = array_map(static fn (Decision $d): string => $d->proposalKey, $this->decisions->of($client));
 
-        return array_values(array_filter($proposals, static fn (Proposal $p): bool => !\in_array($p->key(), $answered, true)));
+        return array_values($prescribed);
     }
 }

@@ -34,17 +34,28 @@ final class SittingRepository
     /** The whole log in the order it was received. */
     public function log(Client $client): SittingLog
     {
-        if (!isset($this->logs[$client->id])) {
-            $lines = [];
-            foreach ($this->entities->getRepository(LogEntry::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId], ['receivedAt' => 'ASC', 'id' => 'ASC']) as $entry) {
+        return $this->logs([$client])[$client->id];
+    }
+
+    /**
+     * @param list<Client> $clients of one clinic
+     *
+     * @return array<string, SittingLog> by client id
+     */
+    public function logs(array $clients): array
+    {
+        $ids = array_values(array_filter(array_map(static fn (Client $c): string => $c->id, $clients), fn (string $id): bool => !isset($this->logs[$id])));
+        if ([] !== $ids) {
+            $lines = array_fill_keys($ids, []);
+            foreach ($this->entities->getRepository(LogEntry::class)->findBy(['clientId' => $ids, 'clinicId' => $clients[0]->clinicId], ['receivedAt' => 'ASC', 'id' => 'ASC']) as $entry) {
                 if ($this->catalogue->get()->hasRung($entry->rungId)) {
-                    $lines[] = $entry->toLine($this->catalogue->get()->rung($entry->rungId)->startDose);
+                    $lines[$entry->clientId][] = $entry->toLine($this->catalogue->get()->rung($entry->rungId)->startDose);
                 }
             }
-            $this->logs[$client->id] = new SittingLog($lines);
+            $this->logs = [...$this->logs, ...array_map(static fn (array $of): SittingLog => new SittingLog($of), $lines)];
         }
 
-        return $this->logs[$client->id];
+        return $this->logs;
     }
 
     /** @return list<LogEntry> in the order of the items */

@@ -11,6 +11,7 @@ final readonly class Painter
 {
     private const STEPS = 14;
     private const MARGIN = 9.0;
+    private const ASPECT = 1.25;
     private const TABLE_BEYOND = 20.0;
 
     public function __construct(private Stage $stage)
@@ -49,7 +50,7 @@ final readonly class Painter
             }
         }
 
-        return new Painting(array_values(array_filter($layers, static fn (Layer $l): bool => '' !== $l->data)), self::square($box));
+        return new Painting(array_values(array_filter($layers, static fn (Layer $l): bool => '' !== $l->data)), self::window($box));
     }
 
     /** Light drawing for a live pose: flesh and silhouette only. */
@@ -61,7 +62,7 @@ final readonly class Painter
             $data .= PathData::of($projection->polygon($k, 0.0, 20));
         }
 
-        return new Painting([new Layer('sketch-line', $data), new Layer('fill-hand', $data)], self::square($projection->box()));
+        return new Painting([new Layer('sketch-line', $data), new Layer('fill-hand', $data)], self::window($projection->box()));
     }
 
     /**
@@ -125,12 +126,13 @@ final readonly class Painter
     /**
      * @param array{float, float, float, float} $box
      *
-     * @return array{float, float, float, float} x, y, width, height: a square around the box
+     * @return array{float, float, float, float} x, y, width, height around the box, five wide to four high
      */
-    private static function square(array $box): array
+    private static function window(array $box): array
     {
-        $size = max($box[2] - $box[0], $box[3] - $box[1]) + 2 * self::MARGIN;
+        $height = max(($box[2] - $box[0] + 2 * self::MARGIN) / self::ASPECT, $box[3] - $box[1] + 2 * self::MARGIN);
+        $width = $height * self::ASPECT;
 
-        return [($box[0] + $box[2] - $size) / 2, ($box[1] + $box[3] - $size) / 2, $size, $size];
+        return [($box[0] + $box[2] - $width) / 2, ($box[1] + $box[3] - $height) / 2, $width, $height];
     }
 }

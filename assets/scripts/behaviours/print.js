@@ -1,0 +1,4 @@
+export function connect(button) {
+  button.hidden = false;
+  button.addEventListener('click', () => window.print());
+}

@@ -1,0 +1,56 @@
+// Builds what the browser gets: Tailwind's style sheet, the script modules and the fonts, each under a name that carries
+// a fingerprint of its content, and a manifest that the templates read. Nothing is fetched.
+import { execFileSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join, relative, resolve } from 'node:path';
+import { tmpdir } from 'node:os';
+import { fileURLToPath } from 'node:url';
+
+const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
+const out = join(root, 'public/build');
+const made = mkdtempSync(join(root, 'public/.build-'));
+const manifest = {};
+
+const hashOf = (content) => createHash('sha256').update(content).digest('hex').slice(0, 12);
+const walk = (dir) => readdirSync(dir).flatMap((name) => {
+  const path = join(dir, name);
+  return statSync(path).isDirectory() ? walk(path) : [path];
+});
+
+/** Keeps content under a fingerprinted name and notes it in the manifest. */
+function keep(name, content) {
+  const dot = name.lastIndexOf('.');
+  const target = `${name.slice(0, dot)}.${hashOf(content)}${name.slice(dot)}`;
+  mkdirSync(dirname(join(made, target)), { recursive: true });
+  writeFileSync(join(made, target), content);
+  manifest[name] = target;
+  return target;
+}
+
+const fontDir = join(root, 'node_modules/@fontsource-variable/atkinson-hyperlegible-next/files');
+const fonts = {};
+for (const style of ['normal', 'italic']) {
+  fonts[style] = keep(`atkinson-${style}.woff2`, readFileSync(join(fontDir, `atkinson-hyperlegible-next-latin-wght-${style}.woff2`)));
+}
+
+const work = mkdtempSync(join(tmpdir(), 'garden-css-'));
+const raw = join(work, 'app.css');
+execFileSync(join(root, 'node_modules/.bin/tailwindcss'), ['-i', join(root, 'assets/styles/app.css'), '-o', raw, '--minify'], { cwd: root, stdio: ['ignore', 'ignore', 'pipe'] });
+keep('app.css', readFileSync(raw, 'utf8').replaceAll('FONT_NORMAL', fonts.normal).replaceAll('FONT_ITALIC', fonts.italic));
+rmSync(work, { recursive: true, force: true });
+
+// Modules import each other by relative names, so all of them live in one folder named by the whole.
+const scripts = walk(join(root, 'assets/scripts')).filter((path) => path.endsWith('.js')).sort();
+const folder = `scripts-${hashOf(scripts.map((path) => readFileSync(path, 'utf8')).join('\n'))}`;
+for (const path of scripts) {
+  const name = relative(join(root, 'assets/scripts'), path);
+  mkdirSync(dirname(join(made, folder, name)), { recursive: true });
+  cpSync(path, join(made, folder, name));
+  manifest[name] = `${folder}/${name}`;
+}
+
+const php = Object.entries(manifest).map(([name, target]) => `    '${name}' => '${target}',`).join('\n');
+writeFileSync(join(made, 'manifest.php'), `<?php\n\nreturn [\n${php}\n];\n`);
+rmSync(out, { recursive: true, force: true });
+renameSync(made, out);

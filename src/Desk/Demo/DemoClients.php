@@ -1,0 +1,192 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Desk\Demo;
+
+use Doctrine\ORM\EntityManagerInterface;
+use HandGarden\Account\Clinic;
+use HandGarden\Account\Staff;
+use HandGarden\Assessment\RecordedReading;
+use HandGarden\Assessment\Visit;
+use HandGarden\Client\Client;
+use HandGarden\Client\ScreeningAnswer;
+use HandGarden\Client\Stamina;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Content\Format\DoseFormat;
+use HandGarden\Content\Format\ReadingFormat;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Data\Node;
+use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Screening\Answer;
+use HandGarden\Planning\Plan;
+use HandGarden\Planning\PrescribedDose;
+use HandGarden\Planning\RoutineFormat;
+use HandGarden\Planning\SavedRoutine;
+use HandGarden\Planning\Suspension;
+use HandGarden\Sitting\LogEntry;
+use HandGarden\Sitting\Sitting;
+use HandGarden\Web\Clock;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Uid\Uuid;
+
+/**
+ * Makes the made-up clients of `demo/`: assessments by week, a routine by the builder, and weeks of sittings with good
+ * days, a setback and missed days. Dates count back from today.
+ */
+final readonly class DemoClients
+{
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private CatalogueStore $catalogue,
+        private Plan $plan,
+        #[Autowire('%kernel.project_dir%/demo')]
+        private string $demoDir,
+    ) {
+    }
+
+    public function make(Clinic $clinic, Staff $therapist, Staff $assistant, \DateTimeImmutable $now): void
+    {
+        foreach (['odalys', 'tomasz'] as $name) {
+            $story = Node::fromJson((string) file_get_contents($this->demoDir.'/'.$name.'.json'), $name.'.json');
+            $client = $this->client($story->get('client'), $clinic, $therapist, $now);
+            $today = Clock::dayOf($now, $client->zone);
+            $this->screening($client, $therapist, $today, $now);
+            foreach ($story->get('assessments')->items() as $assessment) {
+                $this->assessment($assessment, $client, $therapist, $today, $now);
+            }
+            $this->entities->flush();
+            $this->plan->forget();
+            $items = $this->routine($story, $client, $therapist, $today, $now);
+            $this->sittings($story->get('sittings'), $client, $items, $assistant, $now);
+            $this->entities->flush();
+        }
+    }
+
+    private function client(Node $node, Clinic $clinic, Staff $therapist, \DateTimeImmutable $now): Client
+    {
+        $client = new Client($clinic->id, $therapist->id, $now->modify('-70 days'));
+        $client->givenName = $node->get('given')->string();
+        $client->familyName = $node->get('family')->string();
+        $client->birthYear = (int) $now->format('Y') - $node->get('age')->int();
+        $client->zone = 'Europe/Tallinn';
+        $client->setConditions($node->get('conditions')->enums(Condition::class));
+        $client->setSides($node->get('affected')->enums(Side::class), $node->get('unaffected')->enums(Side::class));
+        $client->minutes = $node->get('minutes')->int();
+        $client->daysPerWeek = $node->get('days')->int();
+        $client->stamina = $node->get('stamina')->enum(Stamina::class);
+        $client->helper = $node->get('helper')->string();
+        $client->helperPresent = '' !== $client->helper;
+        $client->materials = $node->get('materials')->strings();
+        $client->goalKey = $node->get('goal')->string();
+        $client->goalWords = $node->get('goal_words')->string();
+        $client->story = $node->get('story')->string();
+        $this->entities->persist($client);
+
+        return $client;
+    }
+
+    private function screening(Client $client, Staff $staff, \DateTimeImmutable $today, \DateTimeImmutable $now): void
+    {
+        foreach ($this->catalogue->get()->screening->questions as $question) {
+            $this->entities->persist(new ScreeningAnswer($client->clinicId, $client->id, $question->id, Answer::No, $today->modify('-7 days'), $staff->id, $now->modify('-7 days')));
+        }
+    }
+
+    private function assessment(Node $node, Client $client, Staff $staff, \DateTimeImmutable $today, \DateTimeImmutable $now): void
+    {
+        $ago = '-'.$node->get('days_ago')->int().' days';
+        $day = $today->modify($ago);
+        $visit = new Visit($client->clinicId, $client->id, $day, $staff->id, $now->modify($ago));
+        $visit->note = $node->get('note')->string();
+        $this->entities->persist($visit);
+        $format = new ReadingFormat($this->catalogue->get());
+        $readings = [
+            ...array_map(static fn (Node $m): Reading => $format->measure($m, $day), $node->optional('measures')?->items() ?? []),
+            ...array_map(static fn (Node $o): Reading => $format->observation($o, $day), $node->optional('observations')?->items() ?? []),
+            ...array_map(static fn (Node $t): Reading => $format->tryout($t, $day), $node->optional('tryouts')?->items() ?? []),
+        ];
+        foreach ($node->optional('looked_for')?->items() ?? [] as $list) {
+            array_push($readings, ...$format->restOfList($list, $readings, $day));
+        }
+        foreach ($readings as $reading) {
+            $this->entities->persist(RecordedReading::of($reading, $visit, $staff->id, $now->modify($ago)));
+        }
+    }
+
+    /** @return list<Item> */
+    private function routine(Node $story, Client $client, Staff $staff, \DateTimeImmutable $today, \DateTimeImmutable $now): array
+    {
+        $catalogue = $this->catalogue->get();
+        $doses = [];
+        foreach ($story->get('doses')->map() as $key => $dose) {
+            $doses[$key] = DoseFormat::read($dose, $catalogue->rung(explode('|', $key)[0])->startDose);
+            $this->entities->persist(new PrescribedDose($client->clinicId, $client->id, $key, DoseFormat::write($doses[$key]), $staff->id, $now->modify('-15 days')));
+        }
+        $routine = (new Builder($catalogue))->build($this->plan->placements($client), $this->plan->facts($client), $catalogue->goal($client->goalKey), $this->plan->limits($client), $doses, $today);
+        $this->entities->persist(new SavedRoutine(
+            $client->clinicId,
+            $client->id,
+            RoutineFormat::write($routine->sequence->items),
+            array_map(static fn ($l): array => ['what' => $l->label, 'why' => $l->reason], $routine->leftOut),
+            $routine->withFiveMoreMinutes,
+            $routine->provedBest,
+            $staff->id,
+            $now->modify('-15 days'),
+        ));
+
+        return $routine->sequence->items;
+    }
+
+    /**
+     * @param list<Item> $items
+     */
+    private function sittings(Node $node, Client $client, array $items, Staff $staff, \DateTimeImmutable $now): void
+    {
+        foreach ($node->items() as $sitting) {
+            $daysAgo = $sitting->get('days_ago')->int();
+            $at = $now->modify('-'.$daysAgo.' days')->setTime(8, 30);
+            $day = Clock::dayOf($at, $client->zone);
+            $record = new Sitting($client->clinicId, $client->id, RoutineFormat::write($items), $day, $sitting->get('pain')->int(), $staff->id, $at);
+            $record->finishedAt = $at->modify('+25 minutes');
+            $record->note = $sitting->optional('note')?->string() ?? '';
+            $this->entities->persist($record);
+            $special = $sitting->optional('items')?->map() ?? [];
+            foreach ($items as $place => $item) {
+                $of = $special[$item->key()] ?? null;
+                $this->line($record, $place, $item, $sitting, $of, $at->modify('+'.(2 * $place).' minutes'), $day, $staff);
+                if (true === $of?->optional('new_tingling')?->bool()) {
+                    $suspension = new Suspension($client->clinicId, $client->id, $item->key(), \sprintf('%s: new tingling or numbness on %s.', $item->rung->name, $day->format('j M')), $at);
+                    $this->reopen($suspension, $of, $staff);
+                    $this->entities->persist($suspension);
+                }
+            }
+        }
+    }
+
+    private function reopen(Suspension $suspension, Node $of, Staff $staff): void
+    {
+        $note = $of->optional('reopened')?->string();
+        if (null !== $note) {
+            $suspension->reopenedAt = $suspension->at->modify('+1 day');
+            $suspension->reopenedById = $staff->id;
+            $suspension->reopenedNote = $note;
+        }
+    }
+
+    private function line(Sitting $sitting, int $place, Item $item, Node $of, ?Node $special, \DateTimeImmutable $at, \DateTimeImmutable $day, Staff $staff): void
+    {
+        $pain = $of->get('pain')->int();
+        $body = ['outcome' => 'done', 'pain_before' => $pain, 'pain_after' => $pain, 'tone' => 'same', 'fatigue' => $of->get('fatigue')->int()];
+        foreach ($special?->map() ?? [] as $key => $value) {
+            if (!\in_array($key, ['reopened', 'dose'], true)) {
+                $body[$key] = $value->raw();
+            }
+        }
+        $dose = DoseFormat::read($special?->optional('dose'), $item->dose);
+        $this->entities->persist(new LogEntry(Uuid::v7()->toRfc4122(), $sitting->clinicId, $sitting->clientId, $sitting->id, $place, $item->rung->id, $item->hands, DoseFormat::write($dose), $body, hash('sha256', (string) json_encode($body)), $day, false, $at, $at, $staff->id));
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Desk\Demo;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use HandGarden\Account\Clinic;
+use HandGarden\Account\Role;
+use HandGarden\Account\Staff;
+use HandGarden\Web\Clock;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
+
+/** Made-up clinic, people and histories. Loaded once, and only where the application listens on this machine alone. */
+#[AsCommand('garden:demo:load', 'Loads the demonstration clinic, once')]
+final class LoadDemo extends Command
+{
+    public function __construct(
+        private readonly EntityManagerInterface $entities,
+        private readonly Connection $connection,
+        private readonly UserPasswordHasherInterface $hasher,
+        private readonly DemoClients $clients,
+        private readonly Clock $clock,
+        private readonly bool $onLoopback,
+        #[Autowire('%env(DEMO_PASSWORD)%')]
+        private readonly string $password,
+    ) {
+        parent::__construct();
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        if (!$this->onLoopback || '' === $this->password) {
+            $output->writeln('Demonstration data is for a machine that listens on loopback only (HG_LOOPBACK=1) and wants DEMO_PASSWORD. Nothing was loaded.');
+
+            return Command::FAILURE;
+        }
+        if (0 < (int) $this->connection->fetchOne('SELECT count(*) FROM staff WHERE for_demo')) {
+            $output->writeln('Demonstration data is there already.');
+
+            return Command::SUCCESS;
+        }
+        $clinic = new Clinic('Quayside Hand Clinic', '112', 'Call the clinic on weekdays from 8 to 16; outside these hours the out-of-hours doctor.');
+        $this->entities->persist($clinic);
+        $staff = [];
+        foreach (['maren' => ['Maren Ilves', Role::Lead], 'sefa' => ['Sefa Ouland', Role::Therapist], 'jory' => ['Jory Tamm', Role::Assistant]] as $key => [$name, $role]) {
+            $staff[$key] = new Staff($clinic->id, $key.'@quayside.example', $name, $role, true);
+            $staff[$key]->password = $this->hasher->hashPassword($staff[$key], $this->password);
+            $this->entities->persist($staff[$key]);
+        }
+        $this->entities->flush();
+        $this->clients->make($clinic, $staff['maren'], $staff['jory'], $this->clock->now());
+        $output->writeln('Demonstration data loaded.');
+
+        return Command::SUCCESS;
+    }
+}

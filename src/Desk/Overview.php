@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Desk;
+
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\Connection;
+use HandGarden\Client\Client;
+use HandGarden\Progress\OpenProposals;
+use HandGarden\Web\Clock;
+
+/** What a list of clients says about each: last sitting, whether one is due, what waits. */
+final readonly class Overview
+{
+    public function __construct(private Connection $connection, private OpenProposals $open, private Clock $clock)
+    {
+    }
+
+    /**
+     * Sittings, suspensions and measures of all clients in three queries, however many there are.
+     *
+     * @param list<Client> $clients
+     *
+     * @return list<ClientRow> suspended first, then those with something to decide, then those who are due
+     */
+    public function rows(array $clients): array
+    {
+        $ids = array_map(static fn (Client $c): string => $c->id, $clients);
+        $last = $this->column('SELECT client_id, max(day) FROM sitting WHERE client_id IN (?) GROUP BY client_id', $ids);
+        $week = $this->column("SELECT client_id, count(DISTINCT day) FROM sitting WHERE client_id IN (?) AND day > CURRENT_DATE - 7 GROUP BY client_id", $ids);
+        $rest = $this->column('SELECT client_id, count(*) FROM suspension WHERE client_id IN (?) AND reopened_at IS NULL GROUP BY client_id', $ids);
+        $measured = $this->column('SELECT client_id, max(on_day) FROM reading WHERE client_id IN (?) AND replaced_by_id IS NULL GROUP BY client_id', $ids);
+        $waiting = $this->open->counts($clients);
+        $rows = [];
+        foreach ($clients as $client) {
+            $today = $this->clock->today($client->zone);
+            $lastDay = isset($last[$client->id]) ? new \DateTimeImmutable($last[$client->id], new \DateTimeZone('UTC')) : null;
+            $rows[] = new ClientRow(
+                $client,
+                $lastDay,
+                (int) ($week[$client->id] ?? 0),
+                $client->daysPerWeek,
+                null === $lastDay || ($lastDay < $today && (int) ($week[$client->id] ?? 0) < $client->daysPerWeek),
+                $waiting[$client->id] ?? 0,
+                (int) ($rest[$client->id] ?? 0),
+                isset($measured[$client->id]) ? (int) (new \DateTimeImmutable($measured[$client->id], new \DateTimeZone('UTC')))->diff($today)->format('%a') : null,
+            );
+        }
+        usort($rows, static fn (ClientRow $a, ClientRow $b): int => [-$a->suspended, -$a->waiting, !$a->isDue, $a->client->familyName, $a->client->id] <=> [-$b->suspended, -$b->waiting, !$b->isDue, $b->client->familyName, $b->client->id]);
+
+        return $rows;
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return array<string, string>
+     */
+    private function column(string $sql, array $ids): array
+    {
+        if ([] === $ids) {
+            return [];
+        }
+        /** @var array<string, string> $pairs */
+        $pairs = $this->connection->executeQuery($sql, [$ids], [ArrayParameterType::STRING])->fetchAllKeyValue();
+
+        return $pairs;
+    }
+}
