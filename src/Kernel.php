@@ -14,7 +14,7 @@ final class Kernel extends BaseKernel
 
     public function getCacheDir(): string
     {
-        return $this->stateDir().'/cache/'.$this->environment;
+        return $this->stateDir().'/cache/'.$this->getEnvironment();
     }
 
     public function getLogDir(): string

@@ -2,7 +2,7 @@
 // a fingerprint of its content, and a manifest that the templates read. Nothing is fetched.
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { cpSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { chmodSync, cpSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
 import { tmpdir } from 'node:os';
 import { fileURLToPath } from 'node:url';
@@ -52,5 +52,6 @@ for (const path of scripts) {
 
 const php = Object.entries(manifest).map(([name, target]) => `    '${name}' => '${target}',`).join('\n');
 writeFileSync(join(made, 'manifest.php'), `<?php\n\nreturn [\n${php}\n];\n`);
+chmodSync(made, 0o755); // the web server runs as somebody else
 rmSync(out, { recursive: true, force: true });
 renameSync(made, out);

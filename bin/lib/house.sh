@@ -210,12 +210,6 @@ env[HG_STATE_DIR] = $STATE
 env[HG_HANDS_DIR] = $STATE/hands
 env[HG_LOOPBACK] = ${HG_LOOPBACK:-0}
 env[DATABASE_URL] = "$(database_url "$DATABASE")"
-php_admin_value[opcache.enable] = 1
-php_admin_value[opcache.memory_consumption] = 192
-php_admin_value[opcache.max_accelerated_files] = 30000
-php_admin_value[opcache.validate_timestamps] = ${OPCACHE_CHECK:-0}
-php_admin_value[opcache.jit_buffer_size] = 32M
-php_admin_value[opcache.jit] = tracing
 php_admin_value[realpath_cache_size] = 4096K
 php_admin_value[realpath_cache_ttl] = 600
 php_admin_value[expose_php] = off
@@ -260,6 +254,7 @@ http {
             include /etc/nginx/fastcgi_params;
             fastcgi_param SCRIPT_FILENAME $APP/public/index.php;
             fastcgi_param SCRIPT_NAME /index.php;
+            fastcgi_param HTTP_HOST \$http_host;
             fastcgi_param HTTP_PROXY "";
             fastcgi_buffers 16 32k;
             fastcgi_buffer_size 64k;
@@ -268,7 +263,9 @@ http {
 }
 CONF
     php-fpm8.2 --nodaemonize -y "$STATE/fpm.conf" -t >/dev/null 2>&1 || { php-fpm8.2 -y "$STATE/fpm.conf" -t; die "php-fpm refuses its configuration ($STATE/fpm.conf)."; }
-    php-fpm8.2 -y "$STATE/fpm.conf" || die "php-fpm did not start (log: $STATE/log/fpm.log)."
+    # These are read before the pools are, so they are given to the master itself.
+    php-fpm8.2 -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=30000 -d "opcache.validate_timestamps=${OPCACHE_CHECK:-0}" \
+        -d opcache.jit_buffer_size=32M -d opcache.jit=tracing -y "$STATE/fpm.conf" || die "php-fpm did not start (log: $STATE/log/fpm.log)."
     nginx -e "$STATE/log/nginx.log" -c "$STATE/nginx.conf" || { stop_web; die "nginx did not start (log: $STATE/log/nginx.log)."; }
 }
 

@@ -6,6 +6,7 @@ namespace HandGarden\Account;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Security\Core\User\EquatableInterface;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 use Symfony\Component\Uid\Uuid;
@@ -13,7 +14,7 @@ use Symfony\Component\Uid\Uuid;
 /** A person who works at a clinic. */
 #[ORM\Entity]
 #[ORM\Table(name: 'staff')]
-class Staff implements UserInterface, PasswordAuthenticatedUserInterface
+class Staff implements UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -63,10 +64,20 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface
     {
     }
 
-    /** The session keeps who it is, not the hash of the password. @return array<string, mixed> */
+    /** Asked of the person kept in the session: a new password, another role or leaving ends the session. */
+    public function isEqualTo(UserInterface $user): bool
+    {
+        return $user instanceof self && $user->active && $user->role === $this->role && $this->password === hash('crc32c', $user->password);
+    }
+
+    /**
+     * The session keeps who it is, not the hash of the password.
+     *
+     * @return array<string, mixed>
+     */
     public function __serialize(): array
     {
-        $data = (array) $this;
+        $data = get_object_vars($this);
         $data['password'] = hash('crc32c', $this->password);
 
         return $data;

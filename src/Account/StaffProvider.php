@@ -26,11 +26,8 @@ final readonly class StaffProvider implements UserProviderInterface, PasswordUpg
     public function refreshUser(UserInterface $user): Staff
     {
         $staff = $user instanceof Staff ? $this->entities->find(Staff::class, $user->id) : null;
-        if (null === $staff || !$staff->active || !$user instanceof Staff || $user->password !== hash('crc32c', $staff->password)) {
-            throw new UserNotFoundException();
-        }
 
-        return $staff;
+        return $staff ?? throw new UserNotFoundException();
     }
 
     public function supportsClass(string $class): bool

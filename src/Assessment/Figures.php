@@ -48,6 +48,10 @@ final class Figures
             return round($motion->totalDegrees).'°';
         }
 
-        return \count($motion->missing) > 4 ? '' : 'needs '.implode(', ', $motion->missing);
+        return match (true) {
+            \count($motion->missing) === 2 * \count($motion->digit->hinges()) => '–',
+            \count($motion->missing) > 2 => \sprintf('needs %d readings', \count($motion->missing)),
+            default => 'needs '.implode(', ', $motion->missing),
+        };
     }
 }

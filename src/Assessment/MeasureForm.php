@@ -41,7 +41,9 @@ final readonly class MeasureForm
         }
         foreach ($observed as $key => $value) {
             $reading = 'yes' === $value ? $this->observation((string) $key, true, $today) : null;
-            null === $reading || $readings[] = $reading;
+            if (null !== $reading) {
+                $readings[] = $reading;
+            }
         }
         foreach ($lookedFor as $key => $value) {
             if ('1' === $value) {
@@ -121,7 +123,9 @@ final readonly class MeasureForm
                 $name = ReadingKey::of($observation->code, $observation->sided ? $side : null, null, $part);
                 $known = array_filter($answered, static fn (Reading $r): bool => ReadingKey::of($r->code, $r->side, null, $r->argument) === $name);
                 $reading = [] === $known ? $this->observation($name, false, $today) : null;
-                null === $reading || $rest[] = $reading;
+                if (null !== $reading) {
+                    $rest[] = $reading;
+                }
             }
         }
 

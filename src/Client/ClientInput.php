@@ -173,6 +173,6 @@ final class ClientInput
         }
         sort($materials);
 
-        return array_values($materials);
+        return $materials;
     }
 }

@@ -27,7 +27,7 @@ final class SetRung extends AbstractController
         $rungId = (string) $request->request->get('rung', '');
         $note = trim((string) $request->request->get('note', ''));
         $placed = null === $side ? null : $plan->placements($client)->find($ladder, $side);
-        if (null === $placed || null === $side) {
+        if (null === $placed) {
             throw $this->createNotFoundException('No such ladder for this client.');
         }
         if ('' === $rungId) {

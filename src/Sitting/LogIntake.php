@@ -104,7 +104,7 @@ final readonly class LogIntake
         if (null === $text) {
             return $now;
         }
-        $time = \DateTimeImmutable::createFromFormat(\DATE_RFC3339_EXTENDED, $text) ?: \DateTimeImmutable::createFromFormat(\DATE_RFC3339, $text);
+        $time = \DateTimeImmutable::createFromFormat(str_contains($text, '.') ? \DATE_RFC3339_EXTENDED : \DATE_RFC3339, $text);
 
         return false === $time ? throw $line->get('device_at')->fail('is not a time such as 2026-11-24T09:30:00Z') : $time->setTimezone(new \DateTimeZone('UTC'));
     }

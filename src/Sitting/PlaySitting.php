@@ -126,7 +126,11 @@ final class PlaySitting extends AbstractController
         return $this->redirectToRoute('sitting_play', ['sitting' => $sitting->id], Response::HTTP_SEE_OTHER);
     }
 
-    /** The form of one item without scripts. @return array<string, mixed> */
+    /**
+     * The form of one item without scripts.
+     *
+     * @return array<string, mixed>
+     */
     private static function fromForm(Request $request): array
     {
         $form = $request->request;

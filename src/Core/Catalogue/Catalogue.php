@@ -59,6 +59,6 @@ final readonly class Catalogue
     /** @return list<Rung> in catalogue order */
     public function rungs(): array
     {
-        return array_values(array_column($this->byRung, 1));
+        return array_column($this->byRung, 1);
     }
 }

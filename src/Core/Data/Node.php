@@ -188,7 +188,7 @@ final readonly class Node
     private function inside(int|float $value, int|float $min, int|float $max): void
     {
         if ($value < $min || $value > $max || !is_finite((float) $value)) {
-            $open = \is_infinite((float) $max) || \PHP_INT_MAX === $max;
+            $open = is_infinite((float) $max) || \PHP_INT_MAX === $max;
             throw $this->fail($open ? \sprintf('%s is less than %s', $value, $min) : \sprintf('%s is outside %s..%s', $value, $min, $max));
         }
     }

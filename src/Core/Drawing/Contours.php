@@ -9,7 +9,7 @@ namespace HandGarden\Core\Drawing;
  * where the scene just outside it is clearly deeper. That one test gives outline, overlaps and folds.
  *
  * @phpstan-type Sample array{float, float, float, float, float, float, float}
- * @phpstan-type Line array{list<Sample>, string, bool}
+ * @phpstan-type Line array{non-empty-list<Sample>, string, bool}
  * @phpstan-type Run array{list<Sample>, string}
  */
 final class Contours
@@ -40,6 +40,9 @@ final class Contours
     {
         $lines = [];
         foreach (LineJoiner::join($this->visibleRuns()) as [$points, $body]) {
+            if ([] === $points) {
+                continue;
+            }
             $a = $points[0];
             $b = $points[\count($points) - 1];
             $closed = \count($points) > 12 && hypot($a[0] - $b[0], $a[1] - $b[1]) < 2;

@@ -208,11 +208,10 @@ final class HandModel
     private function palmMarks(): void
     {
         $h = $this->hand;
-        $on = static fn (array $points): array => array_map(static fn (array $q): array => [$h->at($q[0], $q[1], $q[2]), $h->z], $points);
         foreach (self::PALM_LINES as $line) {
-            $this->scene->mark('palm', $on(Skin::spline($line)));
+            $this->scene->mark('palm', $this->onPalm(Skin::spline($line)));
         }
-        $this->scene->mark('hollow', $on(Skin::spline(self::HOLLOW)));
+        $this->scene->mark('hollow', $this->onPalm(Skin::spline(self::HOLLOW)));
         foreach (self::TENDONS as $f => [$x, $y]) {
             $a = $this->root[$f]->at(0, -13, -HandTables::RADII[$f][0]);
             $b = $h->at($x, $y, -15);
@@ -224,5 +223,20 @@ final class HandModel
             $this->scene->mark('tendon', $points);
             $this->scene->mark('knuckle', Skin::ring($this->root[$f], -3, HandTables::RADII[$f][0], 150, 208, -2.5));
         }
+    }
+
+    /**
+     * @param list<Vec> $points in the hand frame
+     *
+     * @return list<array{Vec, Vec}>
+     */
+    private function onPalm(array $points): array
+    {
+        $marks = [];
+        foreach ($points as $q) {
+            $marks[] = [$this->hand->at($q[0], $q[1], $q[2]), $this->hand->z];
+        }
+
+        return $marks;
     }
 }

@@ -197,6 +197,9 @@ final class LineJoiner
         }
         $kept = [];
         foreach ($chains as $c => [$line, $body]) {
+            if ([] === $line) {
+                continue;
+            }
             $long = Polyline::length($line) > self::SHORTEST_FREE_LINE || max(array_column($line, 5)) > Contours::OUTER;
             if ($long || !self::isFree($line[0], $c, $all) || !self::isFree($line[\count($line) - 1], $c, $all)) {
                 $kept[] = [$line, $body];

@@ -16,38 +16,37 @@ use HandGarden\Core\Measure\Readings;
  */
 final class MeasuredPose
 {
+    /** @var array<string, list<float|int>> */
     private const HALF_OPEN = ['index' => [18, 24, 12, 3], 'middle' => [22, 28, 14, 0], 'ring' => [26, 32, 15, 2], 'little' => [28, 34, 15, 5], 'thumb' => [32, 24, 8, 10, 16]];
 
-    /** How far the hand opens, or bends, as measured. @return Pose|null null when nothing of the hand was measured */
+    /**
+     * How far the hand opens, or bends, as measured.
+     *
+     * @return Pose|null null when nothing of the hand was measured
+     */
     public static function of(Readings $readings, Side $side, Mode $mode, bool $opening = true): ?Pose
     {
-        $angles = self::HALF_OPEN;
-        $known = false;
         $wrist = self::degrees($readings, $opening ? 'wrist_extension' : 'wrist_flexion', $side, $mode);
-        if (null !== $wrist) {
-            $angles['wrist'] = -$wrist;
-            $known = true;
+        $percent = $opening ? self::degrees($readings, 'opening', $side, $mode) : null;
+        if (null !== $percent && !self::anyHinge($readings, $side, $mode)) {
+            return Pose::clamped(['wrist' => -($wrist ?? 0.0), ...self::byEye($percent)]);
         }
-        $direction = $opening ? 'extension' : 'flexion';
+        $angles = ['wrist' => -($wrist ?? 0.0)];
+        $known = null !== $wrist;
         foreach (Digit::cases() as $digit) {
-            $offset = Digit::Thumb === $digit ? 3 : 0;
+            $of = self::HALF_OPEN[$digit->value];
             foreach ($digit->hinges() as $i => $joint) {
-                $value = self::hinge($readings, $digit, $joint, $direction, $side, $mode);
-                if (null !== $value) {
-                    $angles[$digit->value][$offset + $i] = $value;
-                    $known = true;
-                }
+                $value = self::hinge($readings, $digit, $joint, $opening ? 'extension' : 'flexion', $side, $mode);
+                $at = $i + (Digit::Thumb === $digit ? 3 : 0);
+                $of = array_map(static fn (int $place, float|int $usual): float|int => $place === $at ? $value ?? $usual : $usual, array_keys($of), $of);
+                $known = $known || null !== $value;
             }
+            $angles[$digit->value] = $of;
         }
-        if ($opening) {
-            $abduction = self::degrees($readings, 'thumb_palmar_abduction', $side, $mode);
-            if (null !== $abduction) {
-                $angles['thumb'][1] = $abduction;
-            }
-            $percent = self::degrees($readings, 'opening', $side, $mode);
-            if (null !== $percent && !self::anyHinge($readings, $side, $mode)) {
-                return Pose::clamped(['wrist' => $angles['wrist'] ?? 0.0, ...self::byEye($percent)]);
-            }
+        $abduction = $opening ? self::degrees($readings, 'thumb_palmar_abduction', $side, $mode) : null;
+        if (null !== $abduction) {
+            [$radial, , $opposition, $mp, $ip] = $angles['thumb'] + [0, 0, 0, 0, 0];
+            $angles['thumb'] = [$radial, $abduction, $opposition, $mp, $ip];
         }
 
         return $known ? Pose::clamped($angles) : null;

@@ -104,10 +104,13 @@ final class Overlays
         return [new Layer('zone-ground', PathData::of($rim)), new Layer($name.'-pattern', $allowed ? self::dots($rim) : self::hatch($rim)), new Layer($name.'-rim', PathData::of($rim))];
     }
 
-    /** @param non-empty-list<array{float, float}> $rim */
+    /** @param list<array{float, float}> $rim */
     private static function dots(array $rim): string
     {
         $data = '';
+        if ([] === $rim) {
+            return '';
+        }
         [$left, $right, $top, $bottom] = [min(array_column($rim, 0)), max(array_column($rim, 0)), min(array_column($rim, 1)), max(array_column($rim, 1))];
         for ($y = $top, $row = 0; $y < $bottom; $y += 3.5, ++$row) {
             for ($x = $left + ($row % 2) * 2; $x < $right; $x += 4) {
@@ -120,7 +123,7 @@ final class Overlays
         return $data;
     }
 
-    /** @param non-empty-list<array{float, float}> $rim */
+    /** @param list<array{float, float}> $rim */
     private static function hatch(array $rim): string
     {
         $data = '';
@@ -145,7 +148,7 @@ final class Overlays
         return $data;
     }
 
-    /** @param non-empty-list<array{float, float}> $rim */
+    /** @param list<array{float, float}> $rim */
     private static function isInside(array $rim, float $x, float $y): bool
     {
         $inside = false;

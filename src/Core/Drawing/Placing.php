@@ -17,20 +17,20 @@ final class Placing
         $m = $mirror ? -1.0 : 1.0;
         $n = \count($into->spheres);
         $as = static fn (string $b): string => 'hand' === $b ? $body : $b;
-        $place = static fn (array $v): array => $at->at($m * $v[0], $v[1], $v[2]);
-        $direct = static fn (array $v): array => Vector::sub($place($v), $at->origin);
+        $place = static fn (float $x, float $y, float $z): array => $at->at($m * $x, $y, $z);
+        $direct = static fn (float $x, float $y, float $z): array => Vector::sub($place($x, $y, $z), $at->origin);
         foreach ($from->spheres as $s) {
-            [$x, $y, $z] = $place([$s[0], $s[1], $s[2]]);
+            [$x, $y, $z] = $place($s[0], $s[1], $s[2]);
             $into->spheres[] = [$x, $y, $z, $s[3]];
         }
         foreach ($from->hulls as [$ids, $group, $b]) {
             $into->hulls[] = [array_map(static fn (int $i): int => $i + $n, $ids), $group, $as($b)];
         }
         foreach ($from->open as $i => $axis) {
-            $into->open[$i + $n] = $direct($axis);
+            $into->open[$i + $n] = $direct(...$axis);
         }
         foreach ($from->marks as [$kind, $points, $b, $part]) {
-            $into->marks[] = [$kind, array_map(static fn (array $q): array => [$place($q[0]), $direct($q[1])], $points), $as($b), $part];
+            $into->marks[] = [$kind, array_map(static fn (array $q): array => [$place(...$q[0]), $direct(...$q[1])], $points), $as($b), $part];
         }
     }
 
@@ -76,9 +76,9 @@ final class Placing
         $z = Vector::cross($x, $y);
         $a = Vector::add($from, Vector::times($y, $edge));
         $b = Vector::sub($to, Vector::times($y, $edge));
-        $ring = static fn (array $c): array => array_map(static fn (int $k): int => $scene->ball(Vector::add($c, Vector::add(Vector::times($x, ($radius - $edge) * cos(2 * \M_PI * $k / $n)), Vector::times($z, ($radius - $edge) * sin(2 * \M_PI * $k / $n)))), $edge), range(0, $n - 1));
-        $first = $ring($a);
-        $second = $ring($b);
+        $ring = static fn (float $cx, float $cy, float $cz): array => array_map(static fn (int $k): int => $scene->ball(Vector::add([$cx, $cy, $cz], Vector::add(Vector::times($x, ($radius - $edge) * cos(2 * \M_PI * $k / $n)), Vector::times($z, ($radius - $edge) * sin(2 * \M_PI * $k / $n)))), $edge), range(0, $n - 1));
+        $first = $ring(...$a);
+        $second = $ring(...$b);
         $ca = $scene->ball($a, $edge);
         $cb = $scene->ball($b, $edge);
         for ($k = 0; $k < $n; ++$k) {

@@ -57,14 +57,10 @@ final class Polyline
             if ($d < 1e-9) {
                 continue;
             }
-            for ($at = $step - $carried; $at <= $d; $at += $step) {
-                $t = $at / $d;
-                $q = [];
-                foreach ($a as $k => $v) {
-                    $w = $b[$k];
-                    $q[$k] = \INF === $v || \INF === $w ? ($t < .5 ? $v : $w) : $v + ($w - $v) * $t;
-                }
-                $out[] = $q;
+            $at = $step - $carried;
+            while ($at <= $d) {
+                $out[] = self::between($a, $b, $at / $d);
+                $at += $step;
             }
             $carried = $d - ($at - $step);
         }
@@ -80,11 +76,27 @@ final class Polyline
     }
 
     /**
+     * @template T of non-empty-list<float>
+     *
+     * @param T $a
+     * @param T $b
+     *
+     * @return T infinite values do not blend, the nearer one counts
+     */
+    private static function between(array $a, array $b, float $t): array
+    {
+        /** @var T $q */
+        $q = array_map(static fn (float $v, float $w): float => \INF === $v || \INF === $w ? ($t < .5 ? $v : $w) : $v + ($w - $v) * $t, $a, $b);
+
+        return $q;
+    }
+
+    /**
      * Rounds the kinks where hulls meet: palm and forearm strongly, digits slightly, so that finger tips do not shrink.
      *
-     * @param list<Sample> $line
+     * @param non-empty-list<Sample> $line
      *
-     * @return list<Sample>
+     * @return non-empty-list<Sample>
      */
     public static function soften(array $line, bool $closed): array
     {
@@ -127,9 +139,9 @@ final class Polyline
     /**
      * Lets softness fade out along the line.
      *
-     * @param list<float> $soft
+     * @param non-empty-list<float> $soft
      *
-     * @return list<float>
+     * @return non-empty-list<float>
      */
     private static function fadedSoftness(array $soft): array
     {
@@ -139,15 +151,15 @@ final class Polyline
         }
         for ($k = 0; $k < 10; ++$k) {
             $old = $soft;
+            $soft = [$old[0]];
             for ($i = 1; $i < $n - 1; ++$i) {
                 $faded = .46 * ($old[$i - 1] + $old[$i + 1]);
-                if ($faded > $old[$i]) {
-                    $soft[$i] = $faded;
-                }
+                $soft[] = $faded > $old[$i] ? $faded : $old[$i];
             }
+            $soft[] = $old[$n - 1];
         }
 
-        return array_values($soft);
+        return $soft;
     }
 
     /**

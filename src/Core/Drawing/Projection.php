@@ -360,8 +360,11 @@ final class Projection
         foreach ([1, -1] as $sign) {
             $normal = Vector::add($w, Vector::times($n, $sign * sqrt($q)));
             if ($normal[2] > 1e-4) {
-                $touch = static fn (array $p, float $r): array => Vector::add($p, Vector::times($normal, $r));
-                $planes[] = [$normal, Vector::dot($normal, $pa) + $a[3], [$touch($pa, $a[3]), $touch($pb, $b[3]), $touch($pc, $c[3])]];
+                $planes[] = [$normal, Vector::dot($normal, $pa) + $a[3], [
+                    Vector::add($pa, Vector::times($normal, $a[3])),
+                    Vector::add($pb, Vector::times($normal, $b[3])),
+                    Vector::add($pc, Vector::times($normal, $c[3])),
+                ]];
             }
         }
 

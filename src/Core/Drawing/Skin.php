@@ -13,6 +13,9 @@ final class Skin
 {
     private const NAIL = [[0.0, 0.0], [-.5, .04], [-.86, .2], [-1.0, .5], [-.96, .74], [-.74, .92], [-.38, .99], [0.0, 1.0], [.38, .99], [.74, .92], [.96, .74], [1.0, .5], [.86, .2], [.5, .04], [0.0, 0.0]];
 
+    /** @var non-empty-list<Vec>|null smoothed once */
+    private static ?array $nailOutline = null;
+
     /**
      * Arc on the skin round a finger; 0 degrees = palmar, 90 = radial, 180 = back. Bow shifts its middle along the finger.
      *
@@ -43,10 +46,9 @@ final class Skin
      */
     public static function nail(Frame $bone, array $pulp, array $tip, float $halfWidth, float $from, float $to): array
     {
-        static $outline = null;
-        $outline ??= self::spline(array_map(static fn (array $p): array => [$p[0], $p[1], 0.0], self::NAIL), 3);
+        self::$nailOutline ??= self::spline(array_map(static fn (array $p): array => [$p[0], $p[1], 0.0], self::NAIL), 3);
         $points = [];
-        foreach ($outline as [$u, $v]) {
+        foreach (self::$nailOutline as [$u, $v]) {
             $x = $u * $halfWidth;
             $y = $from + ($to - $from) * $v;
             $z = 0.0;

@@ -35,11 +35,15 @@ final readonly class SkinMarks
                     $run[] = $q;
                     ++$seen;
                 } else {
-                    \count($run) > 1 && $runs[] = $run;
+                    if (\count($run) > 1) {
+                        $runs[] = $run;
+                    }
                     $run = [];
                 }
             }
-            \count($run) > 1 && $runs[] = $run;
+            if (\count($run) > 1) {
+                $runs[] = $run;
+            }
             $n = \count($placed);
             if ('nail' === $kind) {
                 $nails[$body] = ($nails[$body] ?? '').$this->nail($placed, $runs, $seen);

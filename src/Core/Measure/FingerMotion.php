@@ -40,13 +40,19 @@ final readonly class FingerMotion
         foreach ($digit->hinges() as $joint) {
             $flexion = self::degrees($readings, $side, $digit, $joint, 'flexion', $mode);
             $deficit = self::deficit($readings, $side, $digit, $joint, $mode);
-            null === $flexion and $missing[] = $joint->label().' bent';
-            null === $deficit and $missingDeficits[] = $joint->label().' straight';
+            if (null === $flexion) {
+                $missing[] = $joint->label().' bent';
+            }
+            if (null === $deficit) {
+                $missingDeficits[] = $joint->label().' straight';
+            }
             $total += ($flexion ?? 0.0) - ($deficit ?? 0.0);
             $deficits += $deficit ?? 0.0;
             $lag = self::lag($readings, $side, $digit, $joint);
             $lags[$joint->value] = null === $lag ? null : max(0.0, $lag);
-            null !== $lag && $lag < -5.0 and $remeasure[] = $joint->label();
+            if (null !== $lag && $lag < -5.0) {
+                $remeasure[] = $joint->label();
+            }
         }
         $opening = Digit::Thumb === $digit || [] !== $missingDeficits ? null : Opening::fromDeficits($deficits);
         $missing = [...$missing, ...$missingDeficits];

@@ -23,7 +23,11 @@ final readonly class LadderPlacement
     ) {
     }
 
-    /** What the routine may take: the rung set by override, else the standing rung of a climb, else every rung that is in. @return list<Rung> */
+    /**
+     * What the routine may take: the rung set by override, else the standing rung of a climb, else every rung that is in.
+     *
+     * @return list<Rung>
+     */
     public function offered(): array
     {
         if (null !== $this->override) {

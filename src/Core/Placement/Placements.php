@@ -28,7 +28,11 @@ final readonly class Placements
         return null;
     }
 
-    /** The ladders that are climbed, stretched or chained for a hand, without warm-up and closing items. @return list<LadderPlacement> */
+    /**
+     * The ladders that are climbed, stretched or chained for a hand, without warm-up and closing items.
+     *
+     * @return list<LadderPlacement>
+     */
     public function trained(): array
     {
         return array_values(array_filter($this->ladders, static fn (LadderPlacement $p): bool => $p->ladder->isTrained()));

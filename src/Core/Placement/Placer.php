@@ -6,7 +6,6 @@ namespace HandGarden\Core\Placement;
 
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
-use HandGarden\Core\Catalogue\Caution;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\Rung;

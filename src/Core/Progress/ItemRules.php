@@ -92,7 +92,7 @@ final readonly class ItemRules
     {
         $steps = new DoseSteps($item->rung);
         $sinceLong = [] !== $lines && $lines[0]->day <= $today->modify('-'.$this->settings->windowDays.' days');
-        $sameDose = array_filter($window, static fn (LogLine $l): bool => !self::isSameDose($l->dose, $item->dose)) === [];
+        $sameDose = [] === array_filter($window, static fn (LogLine $l): bool => !self::isSameDose($l->dose, $item->dose));
         $done = array_sum(array_map(static fn (LogLine $l): float => $l->outcome->share(), $window));
         if (!$this->hasAutomaticRule($item->rung) || $steps->isAtCap($item->dose) || !$sinceLong || !$sameDose || $this->scheduledInWindow <= 0.0 || $done / $this->scheduledInWindow < $this->settings->plateauAdherence) {
             return null;

@@ -129,9 +129,9 @@ final class Candidates
             return null;
         }
         $leadIn = $this->leadIn($placed, $item);
-        $options = null === $leadIn ? [] : [new Option([$leadIn, $item], $value + self::LEAD_IN)];
+        $alone = new Option([$item], $value);
 
-        return new OptionGroup($item->rung->name, [...$options, new Option([$item], $value)]);
+        return new OptionGroup($item->rung->name, null === $leadIn ? [$alone] : [new Option([$leadIn, $item], $value + self::LEAD_IN), $alone]);
     }
 
     /**
@@ -149,13 +149,10 @@ final class Candidates
         if ([] === $items) {
             return null;
         }
-        $options = [];
+        $options = array_map(static fn (int $length): Option => new Option(\array_slice($items, 0, $length), intdiv($value * $length, \count($items))), range(\count($items), 1));
         $opening = $this->closingOfChain($placed, $block);
         if (null !== $opening) {
-            $options[] = new Option([...$items, $opening[0]], $value + $opening[1]);
-        }
-        for ($length = \count($items); $length > 0; --$length) {
-            $options[] = new Option(\array_slice($items, 0, $length), intdiv($value * $length, \count($items)));
+            array_unshift($options, new Option([...$items, $opening[0]], $value + $opening[1]));
         }
 
         return new OptionGroup($placed->ladder->name, $options);
@@ -249,9 +246,13 @@ final class Candidates
 
     private function missingMaterial(Rung $rung): ?string
     {
-        foreach (null === $this->facts->materials ? [] : $rung->materials as $material) {
+        $atHand = $this->facts->materials;
+        if (null === $atHand) {
+            return null; // never asked: nothing is left out for it
+        }
+        foreach ($rung->materials as $material) {
             $choices = explode('|', $material);
-            if ([] === array_intersect($choices, $this->facts->materials)) {
+            if ([] === array_intersect($choices, $atHand)) {
                 return 'Not at hand: '.implode(' or ', $choices);
             }
         }

@@ -41,23 +41,29 @@ final class LoadDemo extends Command
 
             return Command::FAILURE;
         }
-        if (0 < (int) $this->connection->fetchOne('SELECT count(*) FROM staff WHERE for_demo')) {
+        if (true === $this->connection->fetchOne('SELECT EXISTS (SELECT 1 FROM staff WHERE for_demo)')) {
             $output->writeln('Demonstration data is there already.');
 
             return Command::SUCCESS;
         }
         $clinic = new Clinic('Quayside Hand Clinic', '112', 'Call the clinic on weekdays from 8 to 16; outside these hours the out-of-hours doctor.');
         $this->entities->persist($clinic);
-        $staff = [];
-        foreach (['maren' => ['Maren Ilves', Role::Lead], 'sefa' => ['Sefa Ouland', Role::Therapist], 'jory' => ['Jory Tamm', Role::Assistant]] as $key => [$name, $role]) {
-            $staff[$key] = new Staff($clinic->id, $key.'@quayside.example', $name, $role, true);
-            $staff[$key]->password = $this->hasher->hashPassword($staff[$key], $this->password);
-            $this->entities->persist($staff[$key]);
-        }
+        $lead = $this->staff($clinic, 'maren', 'Maren Ilves', Role::Lead);
+        $this->staff($clinic, 'sefa', 'Sefa Ouland', Role::Therapist);
+        $assistant = $this->staff($clinic, 'jory', 'Jory Tamm', Role::Assistant);
         $this->entities->flush();
-        $this->clients->make($clinic, $staff['maren'], $staff['jory'], $this->clock->now());
+        $this->clients->make($clinic, $lead, $assistant, $this->clock->now());
         $output->writeln('Demonstration data loaded.');
 
         return Command::SUCCESS;
+    }
+
+    private function staff(Clinic $clinic, string $key, string $name, Role $role): Staff
+    {
+        $staff = new Staff($clinic->id, $key.'@quayside.example', $name, $role, true);
+        $staff->password = $this->hasher->hashPassword($staff, $this->password);
+        $this->entities->persist($staff);
+
+        return $staff;
     }
 }

@@ -29,6 +29,7 @@ final readonly class SchemaCheck
 
     private static function deepest(ValidationError $error): ValidationError
     {
+        /** @var list<ValidationError> $sub */
         $sub = $error->subErrors();
 
         return [] === $sub ? $error : self::deepest($sub[0]);

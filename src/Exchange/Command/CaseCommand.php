@@ -32,9 +32,9 @@ abstract class CaseCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $file = $input->getArgument('file');
-        $json = \is_string($file) ? @file_get_contents('-' === $file ? 'php://stdin' : $file) : false;
+        $json = @file_get_contents('-' === $file ? 'php://stdin' : $file);
         if (false === $json) {
-            return self::refuse($output, \sprintf('Cannot read %s.', \is_string($file) ? $file : 'the file'));
+            return self::refuse($output, \sprintf('Cannot read %s.', $file));
         }
         try {
             $answer = $this->answer($this->runner->read($json));

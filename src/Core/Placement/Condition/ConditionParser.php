@@ -73,13 +73,13 @@ final class ConditionParser
 
     private function atom(): Atom
     {
-        if (1 !== preg_match(self::ATOM, $this->text, $m, \PREG_UNMATCHED_AS_NULL, $this->at) || null === $m[2] || \in_array($m[2], ['and', 'or', 'not'], true)) {
+        if (1 !== preg_match(self::ATOM, $this->text, $m, \PREG_UNMATCHED_AS_NULL, $this->at) || \in_array($m[2], ['and', 'or', 'not'], true)) {
             throw UnreadableCondition::at($this->text, $this->at, 'an atom');
         }
         if (null !== $this->codes && !\in_array($m[2], $this->codes, true)) {
             throw UnreadableCondition::unknownCode($this->text, $m[2]);
         }
-        $this->at += \strlen((string) $m[0]);
+        $this->at += \strlen($m[0]);
         $this->skipSpace();
         $wantedText = $m[5] ?? '';
 

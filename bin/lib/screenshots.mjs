@@ -1,0 +1,46 @@
+// Takes the pictures of docs/screenshots from a running demo: node bin/lib/screenshots.mjs http://127.0.0.1:8080 PASSWORD [folder]
+import { mkdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+
+const [base, password, folder = 'docs/screenshots'] = process.argv.slice(2);
+mkdirSync(folder, { recursive: true });
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const shot = async (name, path, options = {}) => {
+  if (path) await page.goto(base + path);
+  await page.waitForLoadState('networkidle');
+  await options.before?.();
+  await page.screenshot({ path: `${folder}/${name}.png`, fullPage: options.whole ?? false });
+};
+
+await shot('sign-in', '/sign-in');
+await page.getByLabel('E-mail').fill('maren@quayside.example');
+await page.getByLabel('Password').fill(password);
+await page.getByRole('button', { name: 'Sign in' }).click();
+await shot('today');
+const idOf = async (name) => (await page.getByRole('link', { name }).first().getAttribute('href')).split('/').pop();
+const odalys = await idOf('Odalys Brandt');
+const tomasz = await idOf('Tomasz Ferrow');
+await shot('client', `/clients/${odalys}`);
+await shot('client-parkinsons', `/clients/${tomasz}`);
+await shot('edit', `/clients/${odalys}/edit`);
+await shot('screening', `/clients/${odalys}/screening`);
+await shot('measure', `/clients/${odalys}/measure`, { before: () => page.getByLabel(/^Wrist up \(extension\), right, active/).fill('-30') });
+await page.goto('about:blank');
+await shot('placement', `/clients/${odalys}/placement`);
+await shot('routine', `/clients/${odalys}/routine`);
+await shot('print', `/clients/${odalys}/routine/print`);
+await shot('decisions', `/clients/${odalys}/decisions`);
+await page.goto(`${base}/clients/${odalys}/sittings/new`);
+await shot('sitting-start');
+await page.getByRole('group', { name: /Pain now/ }).getByLabel('1', { exact: true }).check();
+await page.getByLabel('No', { exact: true }).check();
+await page.getByRole('button', { name: 'Begin' }).click();
+for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'On', exact: true }).click();
+await shot('sitting');
+const player = page.url();
+await page.setViewportSize({ width: 390, height: 844 });
+await page.goto(player);
+await shot('sitting-phone');
+await shot('today-phone', '/');
+await browser.close();
