@@ -77,9 +77,6 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
      */
     public function __serialize(): array
     {
-        $data = get_object_vars($this);
-        $data['password'] = hash('crc32c', $this->password);
-
-        return $data;
+        return ['id' => $this->id, 'clinicId' => $this->clinicId, 'email' => $this->email, 'name' => $this->name, 'role' => $this->role, 'forDemo' => $this->forDemo, 'active' => $this->active, 'password' => hash('crc32c', $this->password)];
     }
 }

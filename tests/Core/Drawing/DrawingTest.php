@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\Core\Drawing;
+
+use HandGarden\Content\Pictures\SvgWriter;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Drawing\Camera;
+use HandGarden\Core\Drawing\Contours;
+use HandGarden\Core\Drawing\Figure;
+use HandGarden\Core\Drawing\HandModel;
+use HandGarden\Core\Drawing\InvalidPose;
+use HandGarden\Core\Drawing\MeasuredPose;
+use HandGarden\Core\Drawing\NamedPose;
+use HandGarden\Core\Drawing\Painter;
+use HandGarden\Core\Drawing\PictureSpec;
+use HandGarden\Core\Drawing\Pose;
+use HandGarden\Core\Drawing\Projection;
+use HandGarden\Core\Drawing\Stage;
+use HandGarden\Core\Drawing\Vector;
+use HandGarden\Core\Drawing\View;
+use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Measure\Readings;
+use HandGarden\Tests\Core\Cases;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class DrawingTest extends TestCase
+{
+    /** @return iterable<string, array{string, string}> */
+    public static function contacts(): iterable
+    {
+        foreach (['index', 'middle', 'ring', 'little'] as $finger) {
+            yield 'thumb to '.$finger => ['opp-'.$finger, $finger];
+        }
+    }
+
+    #[DataProvider('contacts')]
+    public function testPadsThatShouldMeetAreWithinTwoMillimetres(string $pose, string $finger): void
+    {
+        $scene = HandModel::build(Cases::poses()->get($pose)->pose);
+
+        self::assertLessThan(2.0, Vector::length(Vector::sub($scene->anchors['thumb.pad'], $scene->anchors[$finger.'.pad'])));
+    }
+
+    public function testProportionsAreThoseOfAHand(): void
+    {
+        $scene = HandModel::build(Cases::poses()->get('flat')->pose);
+        $tips = array_map(static fn (string $f): float => $scene->anchors[$f.'.tip'][1], ['index' => 'index', 'middle' => 'middle', 'ring' => 'ring', 'little' => 'little']);
+
+        self::assertSame('middle', array_search(max($tips), $tips, true));
+        self::assertSame('little', array_search(min($tips), $tips, true));
+        self::assertEqualsWithDelta(190.0, $tips['middle'], 8.0);
+        self::assertGreaterThan(5.0, $tips['middle'] - $tips['index']);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function poses(): iterable
+    {
+        foreach (Cases::poses()->names() as $name) {
+            yield $name => [$name];
+        }
+    }
+
+    #[DataProvider('poses')]
+    public function testTheOutlineClosesInEveryView(string $name): void
+    {
+        $open = [];
+        foreach ([View::Palmar, View::Dorsal, View::Radial, View::Three, View::ThreePalm] as $view) {
+            $projection = new Projection(HandModel::build(Cases::poses()->get($name)->pose), Camera::of($view, Side::Right));
+            $contours = new Contours($projection);
+            $box = [\INF, \INF, -\INF, -\INF];
+            foreach ($contours->loops($contours->lines()) as $loop) {
+                foreach ($loop as $p) {
+                    $box = [min($box[0], $p[0]), min($box[1], $p[1]), max($box[2], $p[0]), max($box[3], $p[1])];
+                }
+            }
+            $hulls = $projection->box();
+            $off = array_sum(array_map(static fn (float $a, float $b): float => abs($a - $b), $box, $hulls));
+            if ($off > 8.0) {
+                $open[] = $view->value;
+            }
+        }
+
+        self::assertSame([], $open);
+    }
+
+    public function testTheLeftHandIsTheMirrorImageInTheSameLight(): void
+    {
+        $scene = HandModel::build(Cases::poses()->get('opp-index')->pose);
+        [$right, $left] = [new Projection($scene, Camera::of(View::Three, Side::Right)), new Projection($scene, Camera::of(View::Three, Side::Left))];
+
+        foreach ($right->circles as $i => [$x, $y, $z, $r]) {
+            self::assertEqualsWithDelta([-$x, $y, $z, $r], $left->circles[$i], 1e-9);
+        }
+        $wash = static fn (Side $side): string => array_column(array_map(static fn ($l): array => [$l->class, $l->data], (new Figure($scene, Camera::of(View::Three, $side)))->layers()), 1, 0)['wash'];
+        self::assertNotSame($wash(Side::Right), $wash(Side::Left), 'the shadow stays on the lower right, it is not flipped');
+    }
+
+    public function testTheThumbOfARightPalmIsOnTheRight(): void
+    {
+        $scene = HandModel::build(Cases::poses()->get('flat')->pose);
+        $thumb = static fn (View $view, Side $side): float => Camera::of($view, $side)->project($scene->anchors['thumb.tip'])[0];
+
+        self::assertGreaterThan(0.0, $thumb(View::Palmar, Side::Right));
+        self::assertLessThan(0.0, $thumb(View::Dorsal, Side::Right));
+        self::assertLessThan(0.0, $thumb(View::Palmar, Side::Left));
+        self::assertGreaterThan(0.0, $thumb(View::Dorsal, Side::Left));
+    }
+
+    /** @return iterable<string, array{Side}> */
+    public static function sides(): iterable
+    {
+        yield 'right' => [Side::Right];
+        yield 'left' => [Side::Left];
+    }
+
+    #[DataProvider('sides')]
+    public function testAWristMeasuredAtMinus30IsDrawnBentForward(Side $side): void
+    {
+        $readings = new Readings([new Reading('wrist_extension', $side, Mode::Active, null, -30.0, new \DateTimeImmutable('2026-11-20'))]);
+        $pose = MeasuredPose::of($readings, $side, Mode::Active);
+
+        self::assertSame(30.0, $pose?->wrist);
+        $scene = HandModel::build($pose);
+        $camera = Camera::of(View::Radial, $side);
+        self::assertGreaterThan($camera->project($scene->frames['hand']->origin)[1] + 40, $camera->project($scene->frames['middle.mcp']->origin)[1], 'seen from the thumb side with the back up, the knuckles hang below the wrist');
+    }
+
+    public function testMeasuredJointsAreDrawnAsMeasuredAndClampedOnlyInTheDrawing(): void
+    {
+        $day = new \DateTimeImmutable('2026-11-20');
+        $readings = new Readings([
+            new Reading('index_pip_extension', Side::Right, Mode::Active, null, 62.0, $day),
+            new Reading('index_mcp_extension', Side::Right, Mode::Active, null, -44.0, $day),
+        ]);
+        $pose = MeasuredPose::of($readings, Side::Right, Mode::Active);
+
+        self::assertSame(62.0, $pose?->fingers['index'][1]);
+        self::assertSame(-35.0, $pose->fingers['index'][0]);
+        self::assertNull(MeasuredPose::of($readings, Side::Left, Mode::Active));
+    }
+
+    public function testAHandOpenedHalfwayByEyeLiesBetweenFistAndFlat(): void
+    {
+        $open = static fn (float $percent): float => MeasuredPose::of(new Readings([new Reading('opening', Side::Right, Mode::Active, null, $percent, new \DateTimeImmutable('2026-11-20'))]), Side::Right, Mode::Active)->fingers['middle'][1] ?? -1.0;
+
+        self::assertSame(0.0, $open(100.0));
+        self::assertGreaterThan($open(60.0), $open(20.0));
+    }
+
+    public function testAnAngleOutsideWhatCanBeDrawnIsRefusedByName(): void
+    {
+        $this->expectException(InvalidPose::class);
+        $this->expectExceptionMessage('index PIP: 140 is outside -10..115');
+        Pose::of(['index' => [0, 140, 0, 0]]);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function rungs(): iterable
+    {
+        foreach (Cases::catalogue()->rungs() as $rung) {
+            yield $rung->id => [$rung->id];
+        }
+    }
+
+    #[DataProvider('rungs')]
+    public function testEveryExerciseIsDrawnOnBothSidesWithStartEndAndWay(string $rungId): void
+    {
+        $picture = Cases::catalogue()->rung($rungId)->picture;
+        $painter = new Painter(new Stage(Cases::poses()));
+        [$start, $end] = [Cases::poses()->get($picture->startPose), Cases::poses()->get($picture->endPose)];
+        foreach (Side::cases() as $side) {
+            $painting = $painter->paint(new PictureSpec($end, View::from($picture->view), $side, $start, true, $picture->traced, $picture->thing, $picture->otherHand, $picture->table, $picture->zones, null === $picture->focus ? [] : [$picture->focus]));
+            $classes = array_map(static fn ($l): string => $l->class, $painting->layers);
+            foreach (['fill-hand', 'wash', 'ink', 'ghost-line'] as $layer) {
+                self::assertContains($layer, $classes);
+            }
+            $svg = (new SvgWriter())->write($painting);
+            self::assertLessThan(15 * 1024, \strlen((string) gzencode($svg, 6)), 'compressed size');
+            self::assertStringNotContainsString('NAN', $svg);
+            self::assertStringNotContainsString('INF', $svg);
+        }
+        self::assertGreaterThan(12.0, $this->length($painter->way($start, $end, $picture->traced, Camera::of(View::from($picture->view), Side::Right))), 'the way is long enough for an arrow');
+    }
+
+    public function testEqualPicturesHaveOneNameAndDifferentOnesDoNot(): void
+    {
+        $spec = static fn (float $wrist, Side $side): string => (new PictureSpec(new NamedPose('any', Pose::of(['wrist' => $wrist])), View::Radial, $side))->hash();
+
+        self::assertSame($spec(-30, Side::Right), $spec(-30, Side::Right));
+        self::assertNotSame($spec(-30, Side::Right), $spec(-31, Side::Right));
+        self::assertNotSame($spec(-30, Side::Right), $spec(-30, Side::Left));
+    }
+
+    public function testTheSketchCoversTheSameWindowAsTheFullDrawing(): void
+    {
+        $pose = Cases::poses()->get('relaxed');
+        $painter = new Painter(new Stage(Cases::poses()));
+
+        $full = $painter->paint(new PictureSpec($pose, View::Three, Side::Right));
+        self::assertEqualsWithDelta($full->window, $painter->sketch($pose->pose, View::Three, Side::Right)->window, 0.1);
+    }
+
+    /** @param list<array{float, float, float}> $path */
+    private function length(array $path): float
+    {
+        $length = 0.0;
+        for ($i = 1; $i < \count($path); ++$i) {
+            $length += hypot($path[$i][0] - $path[$i - 1][0], $path[$i][1] - $path[$i - 1][1]);
+        }
+
+        return $length;
+    }
+}

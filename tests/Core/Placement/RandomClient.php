@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\Core\Placement;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Measure\Readings;
+use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Screening\Answer;
+use HandGarden\Core\Screening\Screening;
+use HandGarden\Tests\Core\Cases;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Clients made by seed: any conditions, some facts known and some not. */
+final class RandomClient
+{
+    /** @var array<string, list<float>> values by measure code, from weak to strong */
+    public const LADDERS = [
+        'wrist_extension:active' => [-40.0, -10.0, 15.0, 30.0, 60.0],
+        'wrist_extension:passive' => [-30.0, 5.0, 20.0, 45.0, 70.0],
+        'opening:active' => [0.0, 10.0, 40.0, 60.0, 90.0],
+        'opening:passive' => [20.0, 40.0, 60.0, 80.0, 100.0],
+        'opposition_0to10' => [0.0, 3.0, 4.0, 6.0, 10.0],
+        'wrist_ext_hold_s' => [0.0, 1.0, 4.0, 5.0, 10.0],
+        'wrist_lift_reps_n' => [0.0, 1.0, 10.0, 15.0, 20.0],
+        'wrist_edge_reps_n' => [0.0, 1.0, 10.0, 15.0, 20.0],
+    ];
+
+    public readonly \DateTimeImmutable $today;
+
+    /** @var list<Reading> */
+    public array $readings = [];
+
+    /** @var non-empty-list<Condition> */
+    public array $conditions;
+
+    public readonly Side $side;
+
+    public function __construct(int $seed)
+    {
+        $this->today = new \DateTimeImmutable('2026-11-20', new \DateTimeZone('UTC'));
+        $random = new Randomizer(new Mt19937($seed));
+        $this->side = 0 === $random->getInt(0, 1) ? Side::Left : Side::Right;
+        /** @var non-empty-list<Condition> $conditions */
+        $conditions = $random->shuffleArray([Condition::Stroke, Condition::BrainInjury, Condition::Parkinsons, Condition::Tremor, Condition::Spasticity, Condition::Dystonia]);
+        $this->conditions = [$conditions[0], ...(0 === $random->getInt(0, 2) ? [$conditions[1]] : [])];
+        foreach (Side::cases() as $side) {
+            foreach (self::LADDERS as $code => $values) {
+                if ($random->getInt(0, 9) < 8) {
+                    $this->readings[] = $this->number($code, $side, $values[$random->getInt(0, 4)]);
+                }
+            }
+            foreach (['tone_finger', 'tone_wrist'] as $code) {
+                if ($random->getInt(0, 9) < 8) {
+                    $this->readings[] = new Reading($code, $side, null, null, [0.0, 1.0, 1.5, 2.0, 3.0][$random->getInt(0, 4)], $this->today);
+                }
+            }
+            foreach (Cases::catalogue()->vocabulary->lists as $list) {
+                foreach ($list->observations as $observation) {
+                    if (!$observation->sided && Side::Right === $side) {
+                        continue; // asked once, not once a hand
+                    }
+                    foreach ([] === $observation->parts ? [null] : $observation->parts as $part) {
+                        $yes = $random->getInt(0, 9) < ($observation->meansTrouble ? 1 : 7);
+                        if ($random->getInt(0, 9) < 8) {
+                            $this->readings[] = new Reading($observation->code, $observation->sided ? $side : null, null, $part, $yes, $this->today);
+                        }
+                    }
+                }
+            }
+            foreach (Cases::catalogue()->rungs() as $rung) {
+                if ($random->getInt(0, 9) < 4) {
+                    $this->readings[] = new Reading('tryout', $side, null, $rung->id, ['clean', 'clean', 'trick', 'no'][$random->getInt(0, 3)], $this->today);
+                }
+            }
+        }
+        $this->readings[] = new Reading('commands_n', null, null, null, (float) $random->getInt(0, 3), $this->today);
+        $this->readings[] = new Reading('arms_out_hold_s', null, null, null, (float) $random->getInt(0, 30), $this->today);
+    }
+
+    public function number(string $code, Side $side, float $value): Reading
+    {
+        [$measure, $mode] = explode(':', $code) + [1 => null];
+
+        return new Reading($measure, $side, null === $mode ? null : Mode::from($mode), null, $value, $this->today);
+    }
+
+    /**
+     * @param list<Reading>         $more    later readings, which count before the others
+     * @param array<string, Answer> $answers all others are no
+     */
+    public function facts(array $more = [], array $answers = []): ClientFacts
+    {
+        $screening = [];
+        foreach (Cases::catalogue()->screening->questions as $question) {
+            $screening[$question->id] = [$answers[$question->id] ?? Answer::No, $this->today];
+        }
+
+        return new ClientFacts($this->conditions, [$this->side], [], Side::Right, new Readings([...$this->readings, ...$more]), new Screening(Cases::catalogue()->screening, $screening));
+    }
+}

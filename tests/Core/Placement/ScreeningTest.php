@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\Core\Placement;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Placement\RungState;
+use HandGarden\Core\Screening\Answer;
+use HandGarden\Core\Screening\Screening;
+use HandGarden\Tests\Core\Cases;
+use PHPUnit\Framework\TestCase;
+
+final class ScreeningTest extends TestCase
+{
+    public function testAnUnansweredStopQuestionBlocksAndSaysWhich(): void
+    {
+        $answers = Cases::allNo();
+        unset($answers['new_stroke_signs']);
+        $case = Cases::changed('tight-hand', ['screening' => $answers]);
+
+        $placed = (new Placer(Cases::catalogue()))->place($case->facts, $case->today)->find('base-1', Side::Right);
+
+        self::assertSame(RungState::Blocked, $placed?->next?->state);
+        self::assertStringContainsString('Not asked yet: Sudden face droop', $placed->next->screening[0]->text());
+    }
+
+    public function testLimbPainLeavesOnlyCalmItems(): void
+    {
+        $case = Cases::changed('tight-hand', ['screening' => ['limb_pain_syndrome' => 'yes'] + Cases::allNo()]);
+        foreach ((new Placer(Cases::catalogue()))->place($case->facts, $case->today)->ladders as $placed) {
+            foreach ($placed->offered() as $rung) {
+                self::assertSame('calm', $rung->class->value);
+            }
+        }
+    }
+
+    public function testAnOverrideNeverStandsOverAScreeningBlock(): void
+    {
+        $override = ['overrides' => [['ladder' => 'base-1', 'side' => 'right', 'rung' => 'active-wrist-lift', 'note' => 'She lifts it at home']]];
+        $free = Cases::changed('tight-hand', $override);
+        $blocked = Cases::changed('tight-hand', $override + ['screening' => ['recent_injury' => 'yes'] + Cases::allNo()]);
+        $placer = new Placer(Cases::catalogue());
+
+        $placed = $placer->place($free->facts, $free->today)->find('base-1', Side::Right);
+        self::assertSame('active-wrist-lift', $placed?->standingRung()?->id);
+        self::assertSame('helped-lift-hold', $placed->standing?->rung->id, 'the computed rung stays beside it');
+        self::assertNull($placer->place($blocked->facts, $blocked->today)->find('base-1', Side::Right)?->standingRung());
+    }
+
+    public function testAnAnswerIsAskedAgainAfter90Days(): void
+    {
+        $today = new \DateTimeImmutable('2026-11-20');
+        $screening = new Screening(Cases::catalogue()->screening, ['falls' => [Answer::No, $today->modify('-90 days')], 'neglect' => [Answer::No, $today->modify('-91 days')]]);
+
+        self::assertSame(Answer::No, $screening->answer('falls', $today));
+        self::assertSame(Answer::NotAsked, $screening->answer('neglect', $today));
+    }
+
+    public function testLostFeelingShortensStretchesAndNothingElse(): void
+    {
+        $today = new \DateTimeImmutable('2026-11-20');
+        $answers = array_map(static fn (): array => [Answer::No, $today], Cases::allNo());
+        $answers['sensation_lost'] = [Answer::Yes, $today];
+        $screening = new Screening(Cases::catalogue()->screening, $answers);
+
+        self::assertSame(10, $screening->maxHoldSeconds(Cases::catalogue()->rung('staged-joint-opener'), $today));
+        self::assertNull($screening->maxHoldSeconds(Cases::catalogue()->rung('helped-lift-hold'), $today));
+    }
+}

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\Core\Routine;
+
+use HandGarden\Core\Catalogue\Strand;
+use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Limits;
+use HandGarden\Core\Routine\NothingFits;
+use HandGarden\Core\Routine\Routine;
+use HandGarden\Exchange\Case\CaseFile;
+use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Placement\RandomClient;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class BuilderTest extends TestCase
+{
+    public function testATightHandIsWarmedEasedOpenedAndThenWorked(): void
+    {
+        $ids = $this->ids($this->build(Cases::example('tight-hand')));
+
+        self::assertSame(['wrist-ease-back', 'finger-space-opener', 'thumb-lift-away-stretch', 'staged-joint-opener', 'palm-down-flattening-rest', 'close-and-open', 'helped-lift-hold'], \array_slice($ids, (int) array_search('wrist-ease-back', $ids, true), 7), 'fingers first while they hold the thumb; opening closes the rounds; then the wrist');
+        self::assertContains($ids[0], ['long-out-breath', 'dry-wash-warm-up']);
+        self::assertContains($ids[\count($ids) - 1], ['cream-palm-massage', 'finger-lengthening-massage']);
+    }
+
+    public function testACuppedHandGetsNoGripping(): void
+    {
+        $routine = $this->build(Cases::example('cupped-hands'));
+
+        self::assertSame(0.0, $routine->sequence->balance()->flexionSeconds);
+        self::assertContains('active-wrist-lift', $this->ids($routine));
+    }
+
+    public function testEveryItemAndEveryLeftOutHasAReason(): void
+    {
+        foreach (['tight-hand', 'cupped-hands', 'fingers-together'] as $name) {
+            $routine = $this->build(Cases::example($name));
+            foreach ($routine->sequence->items as $item) {
+                self::assertNotSame('', $item->reason);
+            }
+            foreach ($routine->leftOut as $out) {
+                self::assertNotSame('', $out->reason);
+            }
+            self::assertTrue($routine->provedBest);
+        }
+    }
+
+    public function testLessTimeLeavesOutAndSaysHowMuchIsMissing(): void
+    {
+        $short = $this->build(Cases::changed('tight-hand', ['limits' => ['minutes' => 8]]));
+
+        self::assertLessThanOrEqual(8 * 60, $short->sequence->seconds());
+        self::assertNotSame([], $short->withFiveMoreMinutes);
+        self::assertMatchesRegularExpression('/Time: \d+:\d\d more than the 8 minutes/', implode(' ', array_map(static fn ($l): string => $l->reason, $short->leftOut)));
+    }
+
+    public function testWhatIsNotAtHandIsLeftOutByName(): void
+    {
+        $routine = $this->build(Cases::changed('tight-hand', ['client' => ['conditions' => ['stroke', 'spasticity'], 'affected' => ['right'], 'unaffected' => ['left'], 'materials' => ['pillow', 'hand cream', 'towel']]]));
+
+        self::assertNotContains('helped-lift-hold', $this->ids($routine));
+        self::assertContains('Not at hand: table', array_map(static fn ($l): string => $l->reason, $routine->leftOut));
+    }
+
+    public function testASuspendedItemStaysOutUntilItIsReopened(): void
+    {
+        $client = ['conditions' => ['stroke', 'spasticity'], 'affected' => ['right'], 'unaffected' => ['left'], 'suspended' => ['helped-lift-hold|right']];
+        self::assertNotContains('helped-lift-hold', $this->ids($this->build(Cases::changed('tight-hand', ['client' => $client]))));
+
+        $this->expectException(NothingFits::class);
+        $this->expectExceptionMessage('suspended after a symptom');
+        $this->build(Cases::changed('tight-hand', ['client' => ['suspended' => ['*']] + $client]));
+    }
+
+    public function testTheReasonForNoRoutineAtAllIsSaid(): void
+    {
+        $this->expectException(NothingFits::class);
+        $this->expectExceptionMessage('Not asked yet: Sudden face droop');
+        $this->build(Cases::changed('tight-hand', ['screening' => ['falls' => 'no']]));
+    }
+
+    public function testLostFeelingShortensTheHold(): void
+    {
+        $case = Cases::changed('tight-hand', ['screening' => ['sensation_lost' => 'yes'] + Cases::allNo(), 'routine' => [['rung' => 'staged-joint-opener', 'hands' => 'right', 'dose' => ['hold' => 30]]]]);
+        foreach ($this->build($case)->sequence->items as $item) {
+            self::assertTrue('prep' !== $item->rung->class->value || $item->dose->holdSeconds <= 10);
+        }
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function seeds(): iterable
+    {
+        for ($block = 0; $block < 8; ++$block) {
+            yield 'clients '.($block * 20).' to '.($block * 20 + 19) => [$block * 20];
+        }
+    }
+
+    #[DataProvider('seeds')]
+    public function testARoutineKeepsEveryHardRuleForEveryClient(int $from): void
+    {
+        $built = 0;
+        for ($seed = $from; $seed < $from + 20; ++$seed) {
+            $client = new RandomClient($seed);
+            $facts = $client->facts();
+            $limits = new Limits(6 + $seed % 24);
+            $placements = (new Placer(Cases::catalogue()))->place($facts, $client->today);
+            $builder = new Builder(Cases::catalogue());
+            $goal = Cases::catalogue()->goals[$seed % 5];
+            try {
+                $routine = $builder->build($placements, $facts, $goal, $limits, [], $client->today);
+            } catch (NothingFits) {
+                continue;
+            }
+            ++$built;
+            self::assertSame([], $builder->rulesFor($placements, $facts, $limits, $client->today)->broken($routine->sequence->items), "seed $seed");
+            self::assertEquals($routine, $builder->build($placements, $facts, $goal, $limits, [], $client->today), "seed $seed: same input, same routine");
+            $longer = $builder->build($placements, $facts, $goal, $limits->withMinutes($limits->minutes + 5), [], $client->today);
+            self::assertGreaterThanOrEqual($routine->value, $longer->value, "seed $seed: more minutes are never worth less");
+            $offered = [];
+            foreach ($placements->ladders as $placed) {
+                foreach ($placed->offered() as $rung) {
+                    $offered[$rung->id] = true;
+                }
+            }
+            foreach ($routine->sequence->items as $item) {
+                self::assertTrue($item->isPause || isset($offered[$item->rung->id]), "seed $seed: {$item->rung->id} was never offered");
+            }
+            $this->assertRanked($routine->sequence->items, "seed $seed");
+        }
+        self::assertGreaterThan(0, $built);
+    }
+
+    /** @param list<Item> $items */
+    private function assertRanked(array $items, string $why): void
+    {
+        $ranks = array_flip(array_map(static fn (Strand $s): string => $s->value, Strand::cases()));
+        $last = -1;
+        foreach ($items as $item) {
+            $strand = Cases::catalogue()->ladderOf($item->rung->id)->strand;
+            if ($item->isPause || null !== $item->block || 'lead-in' === $item->rung->role->value || 'cool-down' === $item->rung->role->value) {
+                continue;
+            }
+            self::assertGreaterThanOrEqual($last, $ranks[$strand->value], $why.': '.$item->rung->id.' comes too late');
+            $last = $ranks[$strand->value];
+        }
+    }
+
+    private function build(CaseFile $case): Routine
+    {
+        $doses = [];
+        foreach ($case->routine as $item) {
+            $doses[$item->key()] = $item->dose;
+        }
+
+        return (new Builder(Cases::catalogue()))->build((new Placer(Cases::catalogue()))->place($case->facts, $case->today), $case->facts, $case->goal, $case->limits, $doses, $case->today);
+    }
+
+    /** @return list<string> */
+    private function ids(Routine $routine): array
+    {
+        return array_map(static fn (Item $i): string => $i->rung->id, $routine->sequence->items);
+    }
+}
