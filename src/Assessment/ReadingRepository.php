@@ -8,9 +8,10 @@ use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
 use HandGarden\Core\Measure\Readings;
 use Symfony\Component\Uid\Uuid;
+use Symfony\Contracts\Service\ResetInterface;
 
 /** Readings and visits of one client. */
-final class ReadingRepository
+final class ReadingRepository implements ResetInterface
 {
     /** @var array<string, list<RecordedReading>> one query a request */
     private array $kept = [];
@@ -84,6 +85,11 @@ final class ReadingRepository
             $this->entities->persist($reading);
         }
         $this->entities->flush();
+        $this->kept = [];
+    }
+
+    public function reset(): void
+    {
         $this->kept = [];
     }
 }

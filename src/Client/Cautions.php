@@ -8,9 +8,10 @@ use HandGarden\Account\ClinicRepository;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Screening\Screening;
 use HandGarden\Web\Clock;
+use Symfony\Contracts\Service\ResetInterface;
 
 /** What has to be seen on every page of a client, always in the same place. */
-final class Cautions
+final class Cautions implements ResetInterface
 {
     /** @var array<string, Screening> answers are asked for once a request */
     private array $screenings = [];
@@ -43,5 +44,10 @@ final class Cautions
         $unasked = array_filter($screening->unanswered($today), static fn ($q): bool => !$q->isNote);
 
         return new CautionsView($stops, $notes, \count($unasked), $this->clinics->own()->emergencyNumber);
+    }
+
+    public function reset(): void
+    {
+        $this->screenings = [];
     }
 }

@@ -41,11 +41,10 @@ final class ClientInput
     #[Assert\Choice(['left', 'right'], message: 'Say which hand writes.')]
     public string $writingHand = 'right';
 
-    #[Assert\Regex('/^\d{1,2}$/', message: '{{ value }} is not a number of minutes.')]
-    #[Assert\Range(min: 5, max: 90, notInRangeMessage: 'Between {{ min }} and {{ max }} minutes a sitting.')]
+    #[Assert\Range(min: 5, max: 90, notInRangeMessage: 'Between {{ min }} and {{ max }} minutes a sitting.', invalidMessage: '{{ value }} is not a number of minutes.')]
     public string $minutes = '20';
 
-    #[Assert\Range(min: 1, max: 7, notInRangeMessage: 'Between {{ min }} and {{ max }} days a week.')]
+    #[Assert\Range(min: 1, max: 7, notInRangeMessage: 'Between {{ min }} and {{ max }} days a week.', invalidMessage: '{{ value }} is not a number of days.')]
     public string $daysPerWeek = '5';
 
     #[Assert\Choice(['low', 'usual', 'good'])]

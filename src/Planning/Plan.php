@@ -16,9 +16,10 @@ use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Web\Clock;
+use Symfony\Contracts\Service\ResetInterface;
 
 /** Brings together what is known of a client and asks the core; every answer is made once a request. */
-final class Plan
+final class Plan implements ResetInterface
 {
     /** @var array<string, ClientFacts> */
     private array $facts = [];
@@ -87,7 +88,7 @@ final class Plan
     }
 
     /** After a change: what was worked out in this request no longer holds. */
-    public function forget(): void
+    public function reset(): void
     {
         $this->facts = $this->placements = [];
     }

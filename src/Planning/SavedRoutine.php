@@ -43,7 +43,7 @@ class SavedRoutine
         #[ORM\Column(type: Types::GUID)]
         public readonly string $byStaffId,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
-        public readonly \DateTimeImmutable $madeAt,
+        public \DateTimeImmutable $madeAt, // not readonly: it is read anew under a lock
     ) {
         $this->id = Uuid::v7()->toRfc4122();
     }

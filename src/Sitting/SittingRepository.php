@@ -9,9 +9,10 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Progress\SittingLog;
 use Symfony\Component\Uid\Uuid;
+use Symfony\Contracts\Service\ResetInterface;
 
 /** Sittings and their log. */
-final class SittingRepository
+final class SittingRepository implements ResetInterface
 {
     /** @var array<string, SittingLog> one query a request */
     private array $logs = [];
@@ -75,6 +76,11 @@ final class SittingRepository
             $this->entities->persist($record);
         }
         $this->entities->flush();
+        $this->logs = [];
+    }
+
+    public function reset(): void
+    {
         $this->logs = [];
     }
 }

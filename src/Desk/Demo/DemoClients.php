@@ -59,7 +59,7 @@ final readonly class DemoClients
                 $this->assessment($assessment, $client, $therapist, $today, $now);
             }
             $this->entities->flush();
-            $this->plan->forget();
+            $this->plan->reset();
             $items = $this->routine($story, $client, $therapist, $today, $now);
             $this->sittings($story->get('sittings'), $client, $items, $assistant, $now);
             $this->entities->flush();

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\App;
+
+use HandGarden\Account\Role;
+use HandGarden\Planning\Suspension;
+use HandGarden\Sitting\Sitting;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Routing\RouterInterface;
+
+/** Every route of the router against every role, and against another clinic. */
+final class AccessTest extends GardenTestCase
+{
+    /** Routes that need a therapist; all others but signing in are for all staff. */
+    private const THERAPIST = ['client_new', 'client_edit', 'client_archive', 'client_screening', 'assessment_measure', 'assessment_figures', 'assessment_correct', 'planning_set_rung', 'planning_suggest', 'planning_edit_routine', 'progress_decide', 'progress_reopen'];
+    private const PUBLIC = ['account_sign_in'];
+    /** Not about a record of a clinic. */
+    private const WITHOUT_RECORD = ['account_sign_in', 'account_sign_out', 'desk_today', 'client_new', 'content_hand'];
+
+    /** @return iterable<string, array{?Role}> */
+    public static function roles(): iterable
+    {
+        yield 'nobody' => [null];
+        yield 'assistant' => [Role::Assistant];
+        yield 'therapist' => [Role::Therapist];
+        yield 'lead' => [Role::Lead];
+    }
+
+    #[DataProvider('roles')]
+    public function testEveryRouteHasItsRule(?Role $role): void
+    {
+        $clinic = $this->clinic();
+        $therapist = $this->staff($clinic);
+        $addresses = $this->addresses($clinic->id, $therapist);
+        $token = '';
+        if (null !== $role) {
+            $this->signIn($this->staff($clinic, $role));
+            $token = $this->token();
+        }
+        foreach ($addresses as [$name, $method, $path]) {
+            if ('account_sign_out' === $name) {
+                continue; // would end the session of this test
+            }
+            $this->browser->request($method, $path, 'POST' === $method ? ['_token' => $token] : []);
+            $status = $this->browser->getResponse()->getStatusCode();
+            $what = "$method $path as ".($role->value ?? 'nobody');
+            if (null === $role) {
+                $toSignIn = 302 === $status && str_ends_with((string) $this->browser->getResponse()->headers->get('Location'), '/sign-in');
+                self::assertTrue($toSignIn || \in_array($name, self::PUBLIC, true), "$what: $status");
+            } elseif (Role::Assistant === $role && \in_array($name, self::THERAPIST, true)) {
+                self::assertSame(403, $status, $what);
+            } else {
+                self::assertNotContains($status, [401, 403, 405, 500], $what);
+            }
+        }
+    }
+
+    public function testTheTableNamesOnlyRoutesThatThereAre(): void
+    {
+        $names = array_column($this->addresses('x', null), 0);
+
+        self::assertSame([], array_diff([...self::THERAPIST, ...self::PUBLIC, ...self::WITHOUT_RECORD], $names));
+        self::assertGreaterThan(20, \count($names));
+    }
+
+    public function testAnotherClinicFindsNothingOnAnyRouteWithTheFirstOnesIds(): void
+    {
+        $clinic = $this->clinic();
+        $addresses = $this->addresses($clinic->id, $this->staff($clinic));
+        $this->signIn($this->staff($this->clinic('Another clinic'), Role::Lead));
+        $token = $this->token();
+        $tried = 0;
+        foreach ($addresses as [$name, $method, $path]) {
+            if (\in_array($name, self::WITHOUT_RECORD, true)) {
+                continue;
+            }
+            $this->browser->request($method, $path, 'POST' === $method ? ['_token' => $token, 'note' => 'x', 'value' => '1', 'reason' => 'x'] : []);
+            self::assertSame(404, $this->browser->getResponse()->getStatusCode(), "$name: $method $path");
+            ++$tried;
+        }
+        self::assertGreaterThan(20, $tried);
+    }
+
+    public function testAChangeWithoutItsTokenIsRefused(): void
+    {
+        $clinic = $this->clinic();
+        $therapist = $this->staff($clinic);
+        $client = $this->client($clinic, $therapist);
+        $this->signIn($therapist);
+        $this->browser->request('POST', '/clients/'.$client->id.'/archive', ['_token' => 'made-up']);
+
+        $this->assertStatus(400);
+        self::assertFalse($this->fresh($client)->isArchived());
+    }
+
+    public function testEveryAnswerCarriesTheStrictContentPolicy(): void
+    {
+        $this->signIn($this->staff($this->clinic()));
+        foreach (['/', '/sign-in', '/clients/new', '/nowhere'] as $path) {
+            $this->browser->request('GET', $path);
+            $policy = (string) $this->browser->getResponse()->headers->get('Content-Security-Policy');
+            self::assertStringContainsString("default-src 'none'", $policy);
+            self::assertStringNotContainsString('unsafe', $policy);
+        }
+        $this->browser->request('GET', '/clients/new');
+        self::assertDoesNotMatchRegularExpression('/<[^>]+\s(style|on[a-z]+)=|<style|<script(?![^>]+src=)/i', $this->page(), 'nothing inline');
+    }
+
+    /**
+     * Every route and method of the router, with ids of records of the clinic.
+     *
+     * @return list<array{string, string, string}>
+     */
+    private function addresses(string $clinicId, ?\HandGarden\Account\Staff $therapist): array
+    {
+        $ids = ['client' => 'x', 'sitting' => 'x', 'reading' => 'x', 'suspension' => 'x', 'hash' => str_repeat('0', 32)];
+        if (null !== $therapist) {
+            $clinic = $this->entities->find(\HandGarden\Account\Clinic::class, $clinicId);
+            self::assertNotNull($clinic);
+            $client = $this->client($clinic, $therapist);
+            $ids['client'] = $client->id;
+            $now = new \DateTimeImmutable();
+            $ids['sitting'] = $this->keep(new Sitting($clinicId, $client->id, [], $now, 1, $therapist->id, $now))->id;
+            $ids['suspension'] = $this->keep(new Suspension($clinicId, $client->id, '*', 'test', $now))->id;
+            $reading = $this->entities->getRepository(\HandGarden\Assessment\RecordedReading::class)->findOneBy(['clientId' => $client->id, 'code' => 'wrist_extension']);
+            self::assertNotNull($reading);
+            $ids['reading'] = $reading->id;
+        }
+        $router = static::getContainer()->get(RouterInterface::class);
+        $addresses = [];
+        foreach ($router->getRouteCollection() as $name => $route) {
+            $values = array_intersect_key($ids, array_flip($route->compile()->getPathVariables()));
+            foreach ([] === $route->getMethods() ? ['GET'] : $route->getMethods() as $method) {
+                $addresses[] = [$name, $method, $router->generate($name, $values)];
+            }
+        }
+
+        return $addresses;
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\App;
+
+use HandGarden\Account\AuditLine;
+use HandGarden\Client\Client;
+
+final class ClientTest extends GardenTestCase
+{
+    private const GOOD = ['givenName' => 'Imke', 'familyName' => 'Solvang', 'birthYear' => '1992', 'zone' => 'Europe/Tallinn', 'conditions' => ['brain-injury'], 'affected' => 'right', 'writingHand' => 'right', 'minutes' => '15', 'daysPerWeek' => '5', 'stamina' => 'usual', 'goalKey' => 'buttons'];
+
+    public function testAddsAClientAndGoesOnToScreening(): void
+    {
+        $this->signIn($this->staff($this->clinic()));
+        $this->post('/clients/new', self::GOOD);
+        $client = $this->entities->getRepository(Client::class)->findOneBy(['familyName' => 'Solvang']);
+
+        self::assertNotNull($client);
+        self::assertResponseRedirects('/clients/'.$client->id.'/screening');
+        self::assertNotNull($this->entities->getRepository(AuditLine::class)->findOneBy(['clientId' => $client->id, 'action' => 'added client']));
+    }
+
+    public function testWhatIsWrongIsSaidInPlaceAndWhatWasTypedIsKept(): void
+    {
+        $this->signIn($this->staff($this->clinic()));
+        $this->post('/clients/new', ['conditions' => [], 'minutes' => '300', 'familyName' => '', 'birthYear' => '58'] + self::GOOD);
+
+        $this->assertStatus(422);
+        foreach (['A family name is needed', 'Between 5 and 90 minutes', 'Tick at least one condition', 'is not a year'] as $said) {
+            self::assertStringContainsString($said, $this->page());
+        }
+        self::assertInputValueSame('givenName', 'Imke');
+        self::assertSelectorExists('input[name="minutes"][aria-invalid="true"][value="300"]');
+    }
+
+    public function testTheSecondWriterSeesBothAndLosesNothing(): void
+    {
+        $clinic = $this->clinic();
+        $therapist = $this->staff($clinic);
+        $client = $this->client($clinic, $therapist);
+        $this->signIn($therapist);
+        $old = (string) $client->version;
+        $this->fresh($client)->minutes = 30;
+        $this->entities->flush();
+        $this->post('/clients/'.$client->id.'/edit', ['version' => $old, 'minutes' => '25'] + self::GOOD);
+
+        $this->assertStatus(422);
+        self::assertStringContainsString('Somebody else changed this client', $this->page());
+        self::assertStringContainsString('saved now is “30”', $this->page());
+        self::assertInputValueSame('minutes', '25');
+        $this->browser->submitForm('Save');
+        self::assertSame(25, $this->fresh($client)->minutes);
+    }
+
+    public function testArchivingHidesAndBringsBack(): void
+    {
+        $clinic = $this->clinic();
+        $therapist = $this->staff($clinic);
+        $client = $this->client($clinic, $therapist);
+        $this->signIn($therapist);
+        $this->post('/clients/'.$client->id.'/archive', []);
+        $this->browser->request('GET', '/');
+        self::assertSelectorNotExists('h2 a[href="/clients/'.$client->id.'"]');
+        $this->browser->request('GET', '/?archived=1');
+        self::assertSelectorExists('h2 a[href="/clients/'.$client->id.'"]');
+        $this->post('/clients/'.$client->id.'/archive', []);
+        $this->browser->request('GET', '/');
+        self::assertSelectorExists('h2 a[href="/clients/'.$client->id.'"]');
+    }
+
+    public function testUnansweredScreeningStandsInTheBannerOnEveryPage(): void
+    {
+        $clinic = $this->clinic();
+        $therapist = $this->staff($clinic);
+        $client = $this->client($clinic, $therapist, false);
+        $this->signIn($therapist);
+        foreach (['', '/screening', '/measure', '/placement', '/routine', '/sittings/new', '/decisions'] as $page) {
+            $this->browser->request('GET', '/clients/'.$client->id.$page);
+            self::assertSelectorTextContains('section[aria-label="Cautions"]', 'screening questions not asked');
+        }
+    }
+
+    public function testAYesInScreeningBlocksAndShowsTheEmergencyNumber(): void
+    {
+        $clinic = $this->clinic();
+        $therapist = $this->staff($clinic);
+        $client = $this->client($clinic, $therapist);
+        $this->signIn($therapist);
+        $this->post('/clients/'.$client->id.'/screening', ['new_stroke_signs' => 'yes'], '/clients/'.$client->id.'/screening');
+        $this->browser->followRedirect();
+
+        self::assertSelectorTextContains('section[aria-label="Cautions"]', 'call the emergency number');
+        self::assertSelectorExists('section[aria-label="Cautions"] a[href="tel:112"]');
+        $this->browser->request('GET', '/clients/'.$client->id.'/sittings/new');
+        self::assertStringContainsString('Stop everything', $this->page());
+        self::assertSelectorNotExists('button.huge');
+    }
+
+    public function testANoteOfTheVisitIsKept(): void
+    {
+        $clinic = $this->clinic();
+        $therapist = $this->staff($clinic);
+        $client = $this->client($clinic, $therapist);
+        $this->signIn($therapist);
+        $this->post('/clients/'.$client->id.'/note', ['note' => 'Sister was there <b>today</b>.']);
+        $this->browser->followRedirect();
+
+        self::assertStringContainsString('Sister was there &lt;b&gt;today', $this->page());
+    }
+}

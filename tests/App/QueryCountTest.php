@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\App;
+
+use HandGarden\Assessment\RecordedReading;
+use HandGarden\Assessment\Visit;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Reading;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Pages ask the database the same number of questions, however much there is. */
+final class QueryCountTest extends GardenTestCase
+{
+    /** @return iterable<string, array{string, int}> page and most queries */
+    public static function pages(): iterable
+    {
+        yield 'client' => ['', 16];
+        yield 'measure' => ['/measure', 8];
+        yield 'placement' => ['/placement', 12];
+        yield 'routine' => ['/routine', 12];
+        yield 'decisions' => ['/decisions', 12];
+    }
+
+    #[DataProvider('pages')]
+    public function testAClientPageAsksTheSameWithAYearOfHistory(string $page, int $most): void
+    {
+        $clinic = $this->clinic();
+        $therapist = $this->staff($clinic);
+        $client = $this->client($clinic, $therapist);
+        $this->signIn($therapist);
+        $before = $this->queries('/clients/'.$client->id.$page);
+        for ($i = 1; $i <= 40; ++$i) {
+            $day = new \DateTimeImmutable("-$i days");
+            $visit = new Visit($clinic->id, $client->id, $day, $therapist->id, $day);
+            $this->entities->persist($visit);
+            $this->entities->persist(RecordedReading::of(new Reading('wrist_extension', Side::Right, Mode::Active, null, (float) -$i, $day), $visit, $therapist->id, $day));
+        }
+        $this->entities->flush();
+
+        self::assertSame($before, $this->queries('/clients/'.$client->id.$page));
+        self::assertLessThanOrEqual($most, $before);
+    }
+
+    public function testTodayAsksTheSameForTwelveClientsAsForOne(): void
+    {
+        $clinic = $this->clinic();
+        $therapist = $this->staff($clinic);
+        $this->client($clinic, $therapist);
+        $this->signIn($therapist);
+        $before = $this->queries('/');
+        for ($i = 0; $i < 11; ++$i) {
+            $this->client($clinic, $therapist, 0 === $i % 3, 'Brandt '.$i);
+        }
+
+        self::assertSame($before, $this->queries('/'));
+        self::assertLessThanOrEqual(12, $before);
+    }
+
+    private function queries(string $path): int
+    {
+        $this->browser->request('GET', $path); // first, so that nothing of the first request counts
+        $this->entities->clear();
+        $log = static::getContainer()->get(QueryLog::class);
+        $log->count = 0;
+        $this->browser->request('GET', $path);
+        $this->assertStatus(200);
+
+        return $log->count;
+    }
+}

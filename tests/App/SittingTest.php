@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\App;
+
+use HandGarden\Account\Role;
+use HandGarden\Account\Staff;
+use HandGarden\Client\Client;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Planning\Plan;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\SavedRoutine;
+use HandGarden\Sitting\LogEntry;
+use HandGarden\Sitting\Sitting;
+use Symfony\Component\Uid\Uuid;
+
+final class SittingTest extends GardenTestCase
+{
+    private Staff $therapist;
+    private Client $odalys;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $clinic = $this->clinic();
+        $this->therapist = $this->staff($clinic);
+        $this->odalys = $this->client($clinic, $this->therapist);
+        $this->signIn($this->therapist);
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+    }
+
+    public function testAnAssistantRunsAndLogsASitting(): void
+    {
+        $this->signIn($this->staff($this->entities->find(\HandGarden\Account\Clinic::class, $this->odalys->clinicId) ?? self::fail(), Role::Assistant));
+        $sitting = $this->begin();
+        $this->browser->request('GET', '/sittings/'.$sitting->id);
+        self::assertSelectorTextContains('section[data-item="0"]', 'Done as planned');
+        self::assertSelectorTextContains('section[aria-label="When to stop"]', 'stop that exercise');
+
+        self::assertSame(200, $this->postJson('/sittings/'.$sitting->id.'/log', ['id' => Uuid::v4()->toRfc4122(), 'item' => 0, 'outcome' => 'done']));
+    }
+
+    public function testTheSameLineTwiceIsStoredOnceAndAnotherBodyIsRefused(): void
+    {
+        $sitting = $this->begin();
+        $line = ['id' => Uuid::v4()->toRfc4122(), 'item' => 2, 'outcome' => 'done', 'pain_after' => 1];
+        $path = '/sittings/'.$sitting->id.'/log';
+
+        self::assertSame(200, $this->postJson($path, $line));
+        self::assertSame(200, $this->postJson($path, array_reverse($line)), 'the order of the fields is no other body');
+        self::assertCount(1, $this->entities->getRepository(LogEntry::class)->findBy(['sittingId' => $sitting->id]));
+        self::assertSame(409, $this->postJson($path, ['pain_after' => 5] + $line));
+        self::assertStringContainsString('stored already with another content', $this->page());
+        self::assertSame(1, $this->entities->getRepository(LogEntry::class)->find($line['id'])->body['pain_after'] ?? null);
+    }
+
+    public function testAnotherClinicCannotReachALineByItsId(): void
+    {
+        $id = Uuid::v4()->toRfc4122();
+        self::assertSame(200, $this->postJson('/sittings/'.$this->begin()->id.'/log', ['id' => $id, 'item' => 0, 'outcome' => 'done']));
+        $clinic = $this->clinic('Another clinic');
+        $stranger = $this->staff($clinic);
+        $theirs = $this->client($clinic, $stranger);
+        $this->signIn($stranger);
+        $this->post('/clients/'.$theirs->id.'/routine/suggest', []);
+        $now = new \DateTimeImmutable();
+        $items = static::getContainer()->get(PlanRepository::class)->routine($theirs)->items ?? [];
+        $sitting = $this->keep(new Sitting($clinic->id, $theirs->id, $items, $now, 0, $stranger->id, $now));
+
+        self::assertSame(409, $this->postJson('/sittings/'.$sitting->id.'/log', ['id' => $id, 'item' => 0, 'outcome' => 'done']));
+    }
+
+    public function testABrokenLineIsRefusedWithItsPath(): void
+    {
+        $path = '/sittings/'.$this->begin()->id.'/log';
+        $id = Uuid::v4()->toRfc4122();
+
+        self::assertSame(422, $this->postJson($path, ['id' => $id, 'item' => 0, 'outcome' => 'done', 'pain_after' => 11]));
+        self::assertStringContainsString('pain_after: 11 is outside 0..10', $this->page());
+        self::assertSame(422, $this->postJson($path, ['id' => 'no-uuid', 'item' => 0, 'outcome' => 'done']));
+        self::assertSame(422, $this->postJson($path, ['id' => $id, 'item' => 99, 'outcome' => 'done']));
+        self::assertSame(422, $this->postJson($path, ['id' => $id, 'item' => 0, 'outcome' => 'done', 'secret' => 1]));
+        self::assertSame([], $this->entities->getRepository(LogEntry::class)->findAll());
+    }
+
+    public function testTheFormWorksWithoutScripts(): void
+    {
+        $sitting = $this->begin();
+        $crawler = $this->browser->request('GET', '/sittings/'.$sitting->id);
+        $form = $crawler->filter('section[data-item="1"] form')->selectButton('Part of it')->form(['repetitions' => '3', 'compensations[0]' => 'shoulder hike']);
+        $this->browser->submit($form);
+
+        $entry = $this->entities->getRepository(LogEntry::class)->findOneBy(['sittingId' => $sitting->id]);
+        self::assertSame(['outcome' => 'part', 'repetitions' => 3, 'pain_before' => 1, 'help' => 'none', 'compensations' => ['shoulder hike']], $entry?->body);
+    }
+
+    public function testADayFollowsTheClientsZoneAndAClockAheadIsMarked(): void
+    {
+        $this->fresh($this->odalys)->zone = 'Pacific/Auckland';
+        $this->entities->flush();
+        $sitting = $this->begin();
+        $path = '/sittings/'.$sitting->id.'/log';
+        $late = (new \DateTimeImmutable('-2 days', new \DateTimeZone('UTC')))->setTime(23, 59);
+        $waiting = Uuid::v4()->toRfc4122();
+        self::assertSame(200, $this->postJson($path, ['id' => $waiting, 'item' => 0, 'outcome' => 'done', 'device_at' => $late->format(\DATE_RFC3339)]));
+        $ahead = Uuid::v4()->toRfc4122();
+        self::assertSame(200, $this->postJson($path, ['id' => $ahead, 'item' => 1, 'outcome' => 'done', 'device_at' => (new \DateTimeImmutable('+1 day'))->format(\DATE_RFC3339)]));
+
+        $entries = $this->entities->getRepository(LogEntry::class);
+        self::assertSame($late->modify('+1 day')->format('Y-m-d'), $entries->find($waiting)?->day->format('Y-m-d'), '23:59 UTC is tomorrow in Auckland');
+        self::assertTrue($entries->find($ahead)->clockOff ?? false);
+        self::assertSame((new \DateTimeImmutable('now', new \DateTimeZone('Pacific/Auckland')))->format('Y-m-d'), $entries->find($ahead)?->day->format('Y-m-d'));
+    }
+
+    public function testPainOfSevenBeforeTheStartLeavesCalmAndPassiveItems(): void
+    {
+        $sitting = $this->begin('7');
+        $crawler = $this->browser->request('GET', '/sittings/'.$sitting->id);
+
+        self::assertStringContainsString('calm and passive items only today', $this->page());
+        foreach ($this->items() as $i => $item) {
+            $rests = $crawler->filter('section[data-item="'.$i.'"] .halt')->count() > 0;
+            self::assertSame(!\in_array($item->rung->class->value, ['calm', 'prep'], true), $rests, $item->rung->id);
+        }
+    }
+
+    public function testNewTinglingSuspendsTheItemAtOnceUntilATherapistReopensIt(): void
+    {
+        $place = (int) array_search('helped-lift-hold', array_map(static fn (Item $i): string => $i->rung->id, $this->items()), true);
+        $this->postJson('/sittings/'.$this->begin()->id.'/log', ['id' => Uuid::v4()->toRfc4122(), 'item' => $place, 'outcome' => 'part', 'new_tingling' => true]);
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+        self::assertNotContains('helped-lift-hold', array_map(static fn (Item $i): string => $i->rung->id, $this->items()));
+
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
+        self::assertStringContainsString('new tingling or numbness', $this->page());
+        $suspension = static::getContainer()->get(PlanRepository::class)->suspensions($this->odalys)[0];
+        $path = '/clients/'.$this->odalys->id.'/suspensions/'.$suspension->id;
+        $this->post($path, ['note' => '']);
+        self::assertNull($this->fresh($suspension)->reopenedAt);
+        $this->post($path, ['note' => 'Strap was too tight']);
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+        self::assertContains('helped-lift-hold', array_map(static fn (Item $i): string => $i->rung->id, $this->items()));
+    }
+
+    public function testAnythingSystemicStopsTheWholeRoutine(): void
+    {
+        $this->postJson('/sittings/'.$this->begin()->id.'/log', ['id' => Uuid::v4()->toRfc4122(), 'item' => 0, 'outcome' => 'part', 'systemic' => true]);
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/sittings/new');
+
+        self::assertStringContainsString('The routine is suspended', $this->page());
+        self::assertSelectorNotExists('form button.huge');
+    }
+
+    public function testAnAcceptedProposalIsInTheNextRoutineAndDoesNotComeBack(): void
+    {
+        $this->metOnThreeDays('helped-lift-hold');
+        $crawler = $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
+        $proposal = $crawler->filter('li[data-rung="helped-lift-hold"]');
+        self::assertStringContainsString('8 ×, hold 5 s → 8 ×, hold 6 s', preg_replace('/\s+/', ' ', $proposal->text()) ?? '');
+        $this->browser->submit($proposal->selectButton('Accept')->form());
+        $this->browser->followRedirect();
+
+        self::assertSelectorNotExists('li[data-rung="helped-lift-hold"]');
+        self::assertSame(6, $this->doseOf('helped-lift-hold'), 'the current routine is changed');
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+        self::assertSame(6, $this->doseOf('helped-lift-hold'), 'and so is the next one');
+    }
+
+    public function testAnAdjustedDoseIsHeldAgainstTheRangeAndADeclinedOneChangesNothing(): void
+    {
+        $this->metOnThreeDays('helped-lift-hold');
+        $form = fn () => $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions')->filter('li[data-rung="helped-lift-hold"]')->selectButton('Accept this dose')->form();
+        $this->browser->submit($form(), ['hold' => '60']);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('is outside', $this->page());
+        self::assertSame(5, $this->doseOf('helped-lift-hold'));
+        $decline = $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions')->filter('li[data-rung="helped-lift-hold"]')->selectButton('Decline')->form(['note' => 'Wait a week']);
+        $this->browser->submit($decline);
+        $this->browser->followRedirect();
+
+        self::assertSelectorNotExists('li[data-rung="helped-lift-hold"]');
+        self::assertStringContainsString('Wait a week', $this->page());
+        self::assertSame(5, $this->doseOf('helped-lift-hold'));
+    }
+
+    public function testLatePainIsAskedAtTheNextStartAndEases(): void
+    {
+        $first = $this->begin();
+        $place = (int) array_search('helped-lift-hold', array_map(static fn (Item $i): string => $i->rung->id, $this->items()), true);
+        $this->postJson('/sittings/'.$first->id.'/log', ['id' => $id = Uuid::v4()->toRfc4122(), 'item' => $place, 'outcome' => 'done', 'pain_before' => 1, 'pain_after' => 1]);
+        $this->post('/clients/'.$this->odalys->id.'/sittings/new', ['pain_before' => '1']);
+        $this->assertStatus(422);
+        $this->post('/clients/'.$this->odalys->id.'/sittings/new', ['pain_before' => '1', 'hurt_later' => 'yes', 'hurt_item' => $id]);
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
+
+        self::assertSelectorTextContains('li[data-rung="helped-lift-hold"]', 'One step down');
+    }
+
+    private function metOnThreeDays(string $rungId): void
+    {
+        $items = static::getContainer()->get(PlanRepository::class)->routine($this->odalys);
+        self::assertInstanceOf(SavedRoutine::class, $items);
+        $place = (int) array_search($rungId, array_column($items->items, 'rung'), true);
+        foreach ([5, 3, 1] as $ago) {
+            $at = new \DateTimeImmutable("-$ago days");
+            $sitting = $this->keep(new Sitting($this->odalys->clinicId, $this->odalys->id, $items->items, $at, 1, $this->therapist->id, $at));
+            $line = ['id' => Uuid::v4()->toRfc4122(), 'item' => $place, 'outcome' => 'done', 'pain_before' => 1, 'pain_after' => 1, 'device_at' => $at->format(\DATE_RFC3339)];
+            self::assertSame(200, $this->postJson('/sittings/'.$sitting->id.'/log', $line));
+        }
+    }
+
+    private function begin(string $pain = '1'): Sitting
+    {
+        $this->post('/clients/'.$this->odalys->id.'/sittings/new', ['pain_before' => $pain, 'hurt_later' => 'no']);
+        $this->assertStatus(303);
+        $sitting = $this->entities->getRepository(Sitting::class)->findOneBy(['clientId' => $this->odalys->id], ['id' => 'DESC']);
+        self::assertNotNull($sitting);
+
+        return $sitting;
+    }
+
+    private function doseOf(string $rungId): int
+    {
+        foreach ($this->items() as $item) {
+            if ($item->rung->id === $rungId) {
+                return $item->dose->holdSeconds;
+            }
+        }
+        self::fail("$rungId is not in the routine");
+    }
+
+    /** @return list<Item> */
+    private function items(): array
+    {
+        $this->entities->clear();
+
+        return static::getContainer()->get(Plan::class)->items($this->odalys);
+    }
+}
