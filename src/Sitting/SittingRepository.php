@@ -65,6 +65,14 @@ final class SittingRepository implements ResetInterface
         return $this->entities->getRepository(LogEntry::class)->findBy(['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId], ['item' => 'ASC', 'receivedAt' => 'ASC']);
     }
 
+    /** @return list<LogEntry> of the last sitting in which anything was logged */
+    public function lastLogged(Client $client): array
+    {
+        $last = $this->entities->getRepository(LogEntry::class)->findOneBy(['clientId' => $client->id, 'clinicId' => $client->clinicId], ['receivedAt' => 'DESC', 'id' => 'DESC']);
+
+        return null === $last ? [] : $this->entities->getRepository(LogEntry::class)->findBy(['sittingId' => $last->sittingId, 'clinicId' => $client->clinicId], ['item' => 'ASC']);
+    }
+
     public function entry(string $id): ?LogEntry
     {
         return $this->entities->find(LogEntry::class, $id);

@@ -39,8 +39,7 @@ final class StartSitting extends AbstractController
 
     public function __invoke(Request $request, Client $client): Response
     {
-        $previous = $this->sittings->of($client, 1)[0] ?? null;
-        $earlier = null === $previous ? [] : array_values(array_filter($this->sittings->entries($previous), fn (LogEntry $e): bool => $this->catalogue->get()->hasRung($e->rungId)));
+        $earlier = array_values(array_filter($this->sittings->lastLogged($client), fn (LogEntry $e): bool => $this->catalogue->get()->hasRung($e->rungId)));
         $items = $this->plan->items($client);
         $hindrance = $this->hindrance($client, [] !== $items);
         $problems = [];
@@ -70,7 +69,7 @@ final class StartSitting extends AbstractController
             'hindrance' => $hindrance,
             'problems' => $problems,
             'earlier' => array_map(fn (LogEntry $e): array => ['id' => $e->id, 'name' => $this->catalogue->get()->rung($e->rungId)->name], $earlier),
-            'earlierDay' => $previous?->day,
+            'earlierDay' => $earlier[0]->day ?? null,
             'typed' => $request->request->all(),
             'setUp' => $this->catalogue->get()->screening->setUpCheck,
         ], new Response(status: [] === $problems ? 200 : 422));

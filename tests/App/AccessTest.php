@@ -128,10 +128,10 @@ final class AccessTest extends GardenTestCase
             self::assertNotNull($reading);
             $ids['reading'] = $reading->id;
         }
-        $router = static::getContainer()->get(RouterInterface::class);
+        $router = $this->service(RouterInterface::class);
         $addresses = [];
         foreach ($router->getRouteCollection() as $name => $route) {
-            $values = array_intersect_key($ids, array_flip($route->compile()->getPathVariables()));
+            $values = array_filter($ids, static fn (string $key): bool => \in_array($key, $route->compile()->getPathVariables(), true), \ARRAY_FILTER_USE_KEY);
             foreach ([] === $route->getMethods() ? ['GET'] : $route->getMethods() as $method) {
                 $addresses[] = [$name, $method, $router->generate($name, $values)];
             }

@@ -24,6 +24,8 @@ use Symfony\Component\DomCrawler\Crawler;
 /** Web tests through the kernel on a real database; every test starts from an empty one. */
 abstract class GardenTestCase extends WebTestCase
 {
+    private static int $people = 0;
+
     protected KernelBrowser $browser;
 
     protected EntityManagerInterface $entities;
@@ -32,7 +34,22 @@ abstract class GardenTestCase extends WebTestCase
     {
         $this->browser = static::createClient();
         $this->browser->disableReboot();
-        $this->entities = static::getContainer()->get(EntityManagerInterface::class);
+        $this->entities = $this->service(EntityManagerInterface::class);
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T
+     */
+    protected function service(string $class): object
+    {
+        $service = static::getContainer()->get($class);
+        self::assertInstanceOf($class, $service);
+
+        return $service;
     }
 
     protected function clinic(string $name = 'Quayside Hand Clinic'): Clinic
@@ -42,8 +59,7 @@ abstract class GardenTestCase extends WebTestCase
 
     protected function staff(Clinic $clinic, Role $role = Role::Therapist): Staff
     {
-        static $n = 0;
-        $staff = new Staff($clinic->id, \sprintf('%s%d@quayside.example', $role->value, ++$n), 'Sefa Ouland', $role);
+        $staff = new Staff($clinic->id, \sprintf('%s%d@quayside.example', $role->value, ++self::$people), 'Sefa Ouland', $role);
         $staff->password = password_hash('secret', \PASSWORD_BCRYPT, ['cost' => 4]);
 
         return $this->keep($staff);

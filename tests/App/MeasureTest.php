@@ -30,7 +30,7 @@ final class MeasureTest extends GardenTestCase
         $this->post($this->path(), ['m' => ['wrist_ext_hold_s:right:-:-' => '6', 'wrist_extension:left:active:-' => '65', 'tone_finger:right:-:-' => '1+', 'index_pip_extension:right:active:-' => 'u'], 'note' => 'Holds six.']);
 
         self::assertResponseRedirects('/clients/'.$this->odalys->id.'/placement');
-        $readings = static::getContainer()->get(ReadingRepository::class)->of($this->odalys);
+        $readings = $this->service(ReadingRepository::class)->of($this->odalys);
         self::assertSame(6.0, $readings->newest('wrist_ext_hold_s', Side::Right)?->value);
         self::assertSame(1.5, $readings->newest('tone_finger', Side::Right)?->value);
         self::assertNotNull($readings->newest('index_pip_extension', Side::Right, Mode::Active));
@@ -71,7 +71,7 @@ final class MeasureTest extends GardenTestCase
     public function testLookedForNoneOfTheRestAnswersNoForTheRestOfThatHandOnly(): void
     {
         $this->post($this->path(), ['o' => ['clamps_on_close:right:-:-' => 'yes'], 'none' => ['tightness:right' => '1']]);
-        $readings = static::getContainer()->get(ReadingRepository::class)->of($this->odalys);
+        $readings = $this->service(ReadingRepository::class)->of($this->odalys);
 
         self::assertTrue($readings->newest('clamps_on_close', Side::Right)?->value);
         self::assertFalse($readings->newest('curls', Side::Right)?->value);
@@ -91,7 +91,7 @@ final class MeasureTest extends GardenTestCase
         self::assertResponseRedirects('/clients/'.$this->odalys->id);
         $this->entities->clear();
 
-        $repository = static::getContainer()->get(ReadingRepository::class);
+        $repository = $this->service(ReadingRepository::class);
         $right = $this->entities->getRepository(RecordedReading::class)->findOneBy(['clientId' => $this->odalys->id, 'code' => 'wrist_ext_hold_s', 'replacedById' => null]);
         self::assertSame(5.0, $right?->number);
         self::assertSame('Typed into the wrong row', $right->reason);

@@ -55,7 +55,7 @@ final class PlanTest extends GardenTestCase
         $this->browser->followRedirect();
 
         self::assertStringContainsString('that cannot be overridden', $this->page());
-        self::assertSame([], static::getContainer()->get(PlanRepository::class)->overrides($this->odalys));
+        self::assertSame([], $this->service(PlanRepository::class)->overrides($this->odalys));
     }
 
     public function testSuggestMakesARoutineWithinTheMinutesAndShowsIt(): void
@@ -74,7 +74,7 @@ final class PlanTest extends GardenTestCase
     public function testItemsAreAddedMovedDosedAndRemovedByHand(): void
     {
         $routine = $this->suggest();
-        $last = array_key_last($this->items());
+        $last = \count($this->items()) - 1;
         $this->edit($routine, ['do' => 'add', 'rung' => 'pressed-lift-hold', 'hands' => 'right', 'note' => 'Try a little more']);
         self::assertSame('pressed-lift-hold', $this->items()[$last]->rung->id, 'the cool-down stays last');
         $this->edit($routine, ['do' => 'up', 'item' => $last]);
@@ -128,7 +128,7 @@ final class PlanTest extends GardenTestCase
     private function suggest(): SavedRoutine
     {
         $this->post($this->path('routine/suggest'), []);
-        $routine = static::getContainer()->get(PlanRepository::class)->routine($this->odalys);
+        $routine = $this->service(PlanRepository::class)->routine($this->odalys);
         self::assertNotNull($routine);
 
         return $routine;
@@ -145,7 +145,7 @@ final class PlanTest extends GardenTestCase
     {
         $this->entities->clear();
 
-        return static::getContainer()->get(Plan::class)->items($this->odalys);
+        return $this->service(Plan::class)->items($this->odalys);
     }
 
     private function path(string $page): string

@@ -63,7 +63,7 @@ final class QueryCountTest extends GardenTestCase
     {
         $this->browser->request('GET', $path); // first, so that nothing of the first request counts
         $this->entities->clear();
-        $log = static::getContainer()->get(QueryLog::class);
+        $log = $this->service(QueryLog::class);
         $log->count = 0;
         $this->browser->request('GET', $path);
         $this->assertStatus(200);

@@ -65,7 +65,7 @@ final class SittingTest extends GardenTestCase
         $this->signIn($stranger);
         $this->post('/clients/'.$theirs->id.'/routine/suggest', []);
         $now = new \DateTimeImmutable();
-        $items = static::getContainer()->get(PlanRepository::class)->routine($theirs)->items ?? [];
+        $items = $this->service(PlanRepository::class)->routine($theirs)->items ?? [];
         $sitting = $this->keep(new Sitting($clinic->id, $theirs->id, $items, $now, 0, $stranger->id, $now));
 
         self::assertSame(409, $this->postJson('/sittings/'.$sitting->id.'/log', ['id' => $id, 'item' => 0, 'outcome' => 'done']));
@@ -134,7 +134,7 @@ final class SittingTest extends GardenTestCase
 
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
         self::assertStringContainsString('new tingling or numbness', $this->page());
-        $suspension = static::getContainer()->get(PlanRepository::class)->suspensions($this->odalys)[0];
+        $suspension = $this->service(PlanRepository::class)->suspensions($this->odalys)[0];
         $path = '/clients/'.$this->odalys->id.'/suspensions/'.$suspension->id;
         $this->post($path, ['note' => '']);
         self::assertNull($this->fresh($suspension)->reopenedAt);
@@ -199,7 +199,7 @@ final class SittingTest extends GardenTestCase
 
     private function metOnThreeDays(string $rungId): void
     {
-        $items = static::getContainer()->get(PlanRepository::class)->routine($this->odalys);
+        $items = $this->service(PlanRepository::class)->routine($this->odalys);
         self::assertInstanceOf(SavedRoutine::class, $items);
         $place = (int) array_search($rungId, array_column($items->items, 'rung'), true);
         foreach ([5, 3, 1] as $ago) {
@@ -235,6 +235,6 @@ final class SittingTest extends GardenTestCase
     {
         $this->entities->clear();
 
-        return static::getContainer()->get(Plan::class)->items($this->odalys);
+        return $this->service(Plan::class)->items($this->odalys);
     }
 }

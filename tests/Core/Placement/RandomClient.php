@@ -46,9 +46,9 @@ final class RandomClient
         $this->today = new \DateTimeImmutable('2026-11-20', new \DateTimeZone('UTC'));
         $random = new Randomizer(new Mt19937($seed));
         $this->side = 0 === $random->getInt(0, 1) ? Side::Left : Side::Right;
-        /** @var non-empty-list<Condition> $conditions */
-        $conditions = $random->shuffleArray([Condition::Stroke, Condition::BrainInjury, Condition::Parkinsons, Condition::Tremor, Condition::Spasticity, Condition::Dystonia]);
-        $this->conditions = [$conditions[0], ...(0 === $random->getInt(0, 2) ? [$conditions[1]] : [])];
+        $all = [Condition::Stroke, Condition::BrainInjury, Condition::Parkinsons, Condition::Tremor, Condition::Spasticity, Condition::Dystonia];
+        $first = $random->getInt(0, 5);
+        $this->conditions = [$all[$first], ...(0 === $random->getInt(0, 2) ? [$all[($first + $random->getInt(1, 5)) % 6]] : [])];
         foreach (Side::cases() as $side) {
             foreach (self::LADDERS as $code => $values) {
                 if ($random->getInt(0, 9) < 8) {
@@ -85,7 +85,8 @@ final class RandomClient
 
     public function number(string $code, Side $side, float $value): Reading
     {
-        [$measure, $mode] = explode(':', $code) + [1 => null];
+        $measure = explode(':', $code)[0];
+        $mode = explode(':', $code)[1] ?? null;
 
         return new Reading($measure, $side, null === $mode ? null : Mode::from($mode), null, $value, $this->today);
     }

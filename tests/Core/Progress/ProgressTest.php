@@ -30,6 +30,8 @@ final class ProgressTest extends TestCase
 {
     private const TODAY = '2026-11-20';
 
+    private static int $made = 0;
+
     public function testAHoldMetOnTwoDaysGrowsByOneSecond(): void
     {
         $proposal = $this->one('helped-lift-hold', [$this->line(4), $this->line(3), $this->line(1)]);
@@ -224,9 +226,9 @@ final class ProgressTest extends TestCase
             for ($ago = 13; $ago > 0; $ago -= $random->getInt(1, 4)) {
                 $lines[] = $this->randomLine($random, $ago, $rung->startDose, $rung->id);
             }
-            $worse = $lines;
             $at = $random->getInt(0, \count($lines) - 1);
-            $worse[$at] = $this->worsened($lines[$at], $random->getInt(0, 4));
+            $how = $random->getInt(0, 4);
+            $worse = array_map(fn (int $i, LogLine $l): LogLine => $i === $at ? $this->worsened($l, $how) : $l, array_keys($lines), $lines);
             $before = $this->weight($this->all($rung->id, $lines, $rung->startDose), $rung->startDose);
             $after = $this->weight($this->all($rung->id, $worse, $rung->startDose), $rung->startDose);
 
@@ -308,8 +310,7 @@ final class ProgressTest extends TestCase
     /** @param array<string, mixed> $change */
     private function line(int $daysAgo, array $change = [], ?Dose $dose = null, string $rungId = 'helped-lift-hold'): LogLine
     {
-        static $n = 0;
-        ++$n;
+        ++self::$made;
         $of = static fn (string $key, mixed $otherwise): mixed => $change[$key] ?? $otherwise;
         $day = new \DateTimeImmutable(self::TODAY.' -'.$daysAgo.' days');
         $outcome = $of('outcome', Outcome::Done);
@@ -320,6 +321,6 @@ final class ProgressTest extends TestCase
         \assert($outcome instanceof Outcome && $tone instanceof ToneAfter && $help instanceof Help && \is_array($tricks));
         /** @var list<Compensation> $tricks */
 
-        return new LogLine('line-'.$n, $day->format('Y-m-d'), $rungId, Hands::Right, $dose ?? Cases::catalogue()->rung($rungId)->startDose, $day, $outcome, $number('repetitions', null), $number('hold', null), $number('painBefore', 1), $number('painAfter', 1), $tone, $help, $tricks, $number('fatigue', null), true === $of('newTingling', false), true === $of('systemic', false), true === $of('hurtLater', false));
+        return new LogLine('line-'.self::$made, $day->format('Y-m-d'), $rungId, Hands::Right, $dose ?? Cases::catalogue()->rung($rungId)->startDose, $day, $outcome, $number('repetitions', null), $number('hold', null), $number('painBefore', 1), $number('painAfter', 1), $tone, $help, $tricks, $number('fatigue', null), true === $of('newTingling', false), true === $of('systemic', false), true === $of('hurtLater', false));
     }
 }

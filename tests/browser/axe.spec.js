@@ -1,0 +1,36 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { beginSitting, complaints, signIn } from './steps.js';
+
+const pages = { overview: '', change: '/edit', screening: '/screening', measure: '/measure', placement: '/placement', routine: '/routine', print: '/routine/print', sitting: '/sittings/new', decisions: '/decisions' };
+
+async function serious(page) {
+  await page.evaluate(() => document.querySelectorAll('details').forEach((element) => { element.open = true; }));
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  return violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`);
+}
+
+test('nothing serious on any view, nor in the player on a phone', async ({ page }) => {
+  const complained = complaints(page);
+  const found = {};
+  await page.goto('/sign-in');
+  found['sign-in'] = await serious(page);
+  await signIn(page);
+  found.today = await serious(page);
+  const client = await page.getByRole('link', { name: 'Tomasz Ferrow', exact: true }).getAttribute('href');
+  for (const [name, path] of Object.entries(pages)) {
+    await page.goto(client + path);
+    found[name] = await serious(page);
+  }
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${client}/sittings/new`);
+  await beginSitting(page);
+  found.player = await serious(page);
+  for (const target of await page.locator('[data-item]:visible button:visible').all()) {
+    const box = await target.boundingBox();
+    expect.soft(box.height, await target.textContent()).toBeGreaterThanOrEqual(56);
+  }
+
+  expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual({});
+  expect(complained).toEqual([]);
+});

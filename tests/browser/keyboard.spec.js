@@ -1,0 +1,93 @@
+import { expect, test } from '@playwright/test';
+
+/** Tabs until the wanted element has the focus: no mouse, no script focus. */
+async function tabTo(page, wanted, most = 400) {
+  for (let i = 0; i < most; i += 1) {
+    const there = await wanted.evaluateAll((elements) => elements.includes(document.activeElement));
+    if (there) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error('could not be reached with Tab');
+}
+
+/** A key that goes to another page. */
+async function go(page, key, address) {
+  await Promise.all([page.waitForURL(address), page.keyboard.press(key)]);
+}
+
+test('the same path with the keyboard alone', async ({ page }) => {
+  await page.goto('/sign-in');
+  await tabTo(page, page.getByLabel('E-mail'));
+  await page.keyboard.type('sefa@quayside.example');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type(process.env.GARDEN_PASSWORD);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
+
+  // `?` shows the keys; a link opens the client
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('New client');
+  await page.keyboard.press('Escape');
+  await tabTo(page, page.getByRole('link', { name: 'Odalys Brandt', exact: true }));
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Odalys Brandt' })).toBeVisible();
+
+  // measure: m goes there; Enter goes down the column, = copies the last value, u is as usual
+  await go(page, 'm', '**/measure');
+  const first = page.getByLabel(/^Wrist up \(extension\), right, active/);
+  await tabTo(page, first);
+  await page.keyboard.type('=');
+  await expect(first).toHaveValue('-10');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel(/^Wrist down \(flexion\), right, active/)).toBeFocused();
+  await page.keyboard.type('u');
+  await expect(page.getByLabel(/^Wrist down \(flexion\), right, active/)).toHaveValue('usual');
+  await page.keyboard.press('Shift+Tab');
+  await tabTo(page, page.getByRole('button', { name: 'Keep and place' }));
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('2 readings kept')).toBeVisible();
+
+  // placement: open a node for its reasons
+  const node = page.locator('#base-1-right summary').filter({ hasText: 'Pressed lift and hold' });
+  await tabTo(page, node);
+  await page.keyboard.press('Enter');
+  await expect(page.locator('#base-1-right')).toContainText('needs at least 5 s');
+
+  // routine: r, then n suggests
+  await go(page, 'r', '**/routine');
+  await expect(page.getByRole('heading', { name: 'Routine', level: 2 })).toBeVisible();
+  await page.keyboard.press('n');
+  await expect(page.getByText('A new routine, within the time.')).toBeVisible();
+
+  // sitting
+  await go(page, 'i', '**/sittings/new');
+  const pain = page.getByRole('group', { name: /Pain now/ }).getByRole('radio').first();
+  await tabTo(page, pain);
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowRight');
+  await tabTo(page, page.getByRole('radio', { name: 'No', exact: true }));
+  await page.keyboard.press('Space');
+  await tabTo(page, page.getByRole('button', { name: 'Begin' }));
+  await go(page, 'Enter', /sittings\/[0-9a-f-]{36}$/);
+  const done = page.locator('[data-item="0"]').getByRole('button', { name: 'Done as planned' });
+  await tabTo(page, done);
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-item="1"] h2')).toBeFocused();
+  await tabTo(page, page.locator('[data-item="1"]').getByRole('button', { name: 'Pace me' }));
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-item="1"] [data-cue]')).toHaveText(/Go on|Move/);
+  await page.waitForTimeout(650);
+  await tabTo(page, page.locator('[data-item="1"]').getByRole('button', { name: 'Skip' }));
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-item="2"] h2')).toBeFocused();
+
+  // decisions
+  await Promise.all([page.waitForURL('**/sittings/new'), page.goBack()]);
+  await go(page, 'd', '**/decisions');
+  const accept = page.locator('li[data-rung="helped-lift-hold"]').getByRole('button', { name: 'Accept', exact: true });
+  await tabTo(page, accept);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Accepted.')).toBeVisible();
+  await go(page, 'r', '**/routine');
+  await expect(page.locator('#items > li').filter({ hasText: 'Helped lift and hold' })).toContainText('hold 7 s');
+});

@@ -1,0 +1,55 @@
+import { expect, test } from '@playwright/test';
+import { beginSitting, signIn } from './steps.js';
+
+async function begin(page) {
+  await signIn(page);
+  const client = await page.getByRole('link', { name: 'Tomasz Ferrow', exact: true }).getAttribute('href');
+  await page.goto(`${client}/sittings/new`);
+  await beginSitting(page);
+  return page.locator('[data-item]:visible');
+}
+
+test('a line logged without a network is kept, also over a closed tab, and sent once when it is back', async ({ page, context }) => {
+  const shown = await begin(page);
+  const address = page.url();
+  await page.route('**/log', (route) => route.abort());
+  await shown.getByRole('button', { name: 'Done as planned' }).click();
+  await expect(page.locator('[data-waiting]')).toContainText('1 line kept here');
+  await page.close();
+
+  const again = await context.newPage();
+  let sent = 0;
+  await again.route('**/log', (route) => { sent += 1; return route.continue(); });
+  await again.goto(address);
+  await expect.poll(() => sent).toBe(1);
+  await expect(again.locator('[data-waiting]')).toHaveText('');
+  await again.reload();
+  await expect(again.locator('[data-item="0"]')).toHaveAttribute('data-done', 'done');
+});
+
+test('a shaking hand that taps twice logs once', async ({ page }) => {
+  const shown = await begin(page);
+  const lines = [];
+  page.on('request', (request) => { if (request.url().endsWith('/log')) lines.push(request.postDataJSON()); });
+  await expect(shown).toHaveAttribute('data-item', '0');
+  const box = await shown.getByRole('button', { name: 'Done as planned' }).boundingBox();
+  await page.mouse.click(box.x + 20, box.y + 20);
+  await page.waitForTimeout(150);
+  await page.locator('[data-item="1"]').getByRole('button', { name: 'Done as planned' }).click();
+  await page.waitForTimeout(300);
+  expect(lines.map((line) => line.item)).toEqual([0]);
+  await expect(shown).toHaveAttribute('data-item', '1');
+});
+
+test('the hold ring counts moves and holds and can be paused', async ({ page }) => {
+  await begin(page);
+  const pacer = page.locator('[data-item]:visible [data-behaviour="pacer"]');
+  await pacer.getByRole('button', { name: 'Pace me' }).click();
+  await expect(pacer.locator('[data-seconds]')).toHaveText(/^\d+$/);
+  const before = Number(await pacer.locator('[data-seconds]').textContent());
+  await expect.poll(async () => Number(await pacer.locator('[data-seconds]').textContent())).toBeLessThan(before);
+  await pacer.getByRole('button', { name: 'Pause' }).click();
+  const paused = await pacer.locator('[data-seconds]').textContent();
+  await page.waitForTimeout(1300);
+  await expect(pacer.locator('[data-seconds]')).toHaveText(paused);
+});

@@ -1,0 +1,16 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../../var/browser-results',
+  workers: 1,
+  timeout: 90_000,
+  expect: { timeout: 8_000 },
+  reporter: [['list']],
+  use: {
+    baseURL: process.env.GARDEN_URL,
+    actionTimeout: 8_000,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-quic', '--disable-background-networking'] },
+  },
+});
