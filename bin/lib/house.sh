@@ -177,7 +177,7 @@ console() { # runs as the web user so that the cache belongs to it
 
 # The container and the catalogue are compiled anew when anything they are made of has changed.
 prepare_cache() {
-    local print; print=$(cd "$ROOT" && find src config catalogue templates composer.json docs/case.schema.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-64)-$PG_PORT
+    local print; print=$(cd "$ROOT" && find src bench config catalogue templates composer.json docs/case.schema.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-64)-$PG_PORT
     local file=$STATE/cache/.fingerprint
     [ -f "$file" ] && [ "$(cat "$file")" = "$print" ] && return 0
     find "$STATE/cache" -mindepth 1 -delete
@@ -248,6 +248,7 @@ http {
             add_header X-Content-Type-Options nosniff;
             try_files /hands/\$1/\$1\$2.svg @app;
         }
+        ${BENCH:+location = /bench/twig { fastcgi_pass unix:$SOCKET; include /etc/nginx/fastcgi_params; fastcgi_param SCRIPT_FILENAME $APP/bench/twig.php; fastcgi_param SCRIPT_NAME /index.php; }}
         location / { try_files \$uri @app; }
         location @app {
             fastcgi_pass unix:$SOCKET;
@@ -265,7 +266,7 @@ CONF
     php-fpm8.2 --nodaemonize -y "$STATE/fpm.conf" -t >/dev/null 2>&1 || { php-fpm8.2 -y "$STATE/fpm.conf" -t; die "php-fpm refuses its configuration ($STATE/fpm.conf)."; }
     # These are read before the pools are, so they are given to the master itself.
     php-fpm8.2 -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=30000 -d "opcache.validate_timestamps=${OPCACHE_CHECK:-0}" \
-        -d opcache.jit_buffer_size=32M -d opcache.jit=tracing -y "$STATE/fpm.conf" || die "php-fpm did not start (log: $STATE/log/fpm.log)."
+        -d opcache.jit_buffer_size=32M -d opcache.jit=function -y "$STATE/fpm.conf" || die "php-fpm did not start (log: $STATE/log/fpm.log)."
     nginx -e "$STATE/log/nginx.log" -c "$STATE/nginx.conf" || { stop_web; die "nginx did not start (log: $STATE/log/nginx.log)."; }
 }
 

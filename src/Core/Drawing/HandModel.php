@@ -35,14 +35,15 @@ final class HandModel
     private int $carpusRadial;
     private int $carpusUlnar;
 
-    private function __construct(private readonly Pose $pose)
+    private function __construct(private readonly Pose $pose, private readonly bool $withSkin)
     {
         $this->scene = new Scene();
     }
 
-    public static function build(Pose $pose, ?Frame $elbow = null): Scene
+    /** @param bool $withSkin without creases and nails, for places and silhouettes, it takes a quarter of the time */
+    public static function build(Pose $pose, ?Frame $elbow = null, bool $withSkin = true): Scene
     {
-        $model = new self($pose);
+        $model = new self($pose, $withSkin);
         $model->forearm($elbow ?? new Frame());
         $model->knuckles();
         foreach (Pose::FINGERS as $finger) {
@@ -50,7 +51,9 @@ final class HandModel
         }
         $model->webs();
         $model->thumbAndPalm();
-        $model->palmMarks();
+        if ($withSkin) {
+            $model->palmMarks();
+        }
 
         return $model->scene;
     }
@@ -133,6 +136,9 @@ final class HandModel
         $s->chain("$f/2", $b4, $b5, $b6);
         $s->anchors["$f.tip"] = $d->at(0, $l3 + 1.5, 0);
         $s->anchors["$f.pad"] = $d->at(0, $l3 * .62, .4 + $r[6]);
+        if (!$this->withSkin) {
+            return;
+        }
         $s->mark('crease', Skin::ring($p, $l1 * .44, $r[2] + .8, -50, 50, -1), $f);
         $s->mark('crease', Skin::ring($p, $l1 - 1, $r[3], -58, 58, 1), $f);
         $s->mark('crease', Skin::ring($m, $l2 - .5, $r[5], -58, 58, 1), $f);
@@ -184,11 +190,13 @@ final class HandModel
         $s->hull('thumb/1', $t3, $t4, $t5);
         $s->anchors['thumb.tip'] = $d->at(0, $l3 + 1, 0);
         $s->anchors['thumb.pad'] = $d->at(0, $l3 * .55, 9.2);
-        $s->mark('crease', Skin::ring($p, $l2 - 1, 10.1, -58, 58, 1), 'thumb');
-        $s->mark('crease', Skin::ring($p, 2, 11, -55, 40, 1), 'thumb');
-        $s->mark('knuckle', Skin::ring($p, $l2 - 2, 10.1, 148, 212, -1), 'thumb');
-        $s->mark('knuckle', Skin::ring($p, $l2 + 2, 10.1, 150, 210, 1), 'thumb');
-        $s->mark('nail', Skin::nail($d, [$l3 * .42, .8, 9.2], [$l3 - 5.6, -.6, 6.6], 6.6, $l3 * .46, $l3 * .93), 'thumb');
+        if ($this->withSkin) {
+            $s->mark('crease', Skin::ring($p, $l2 - 1, 10.1, -58, 58, 1), 'thumb');
+            $s->mark('crease', Skin::ring($p, 2, 11, -55, 40, 1), 'thumb');
+            $s->mark('knuckle', Skin::ring($p, $l2 - 2, 10.1, 148, 212, -1), 'thumb');
+            $s->mark('knuckle', Skin::ring($p, $l2 + 2, 10.1, 150, 210, 1), 'thumb');
+            $s->mark('nail', Skin::nail($d, [$l3 * .42, .8, 9.2], [$l3 - 5.6, -.6, 6.6], 6.6, $l3 * .46, $l3 * .93), 'thumb');
+        }
 
         // thenar ball, first web, hypothenar
         $centre = $s->ball($h->at(4, 40, 2), 11.5);

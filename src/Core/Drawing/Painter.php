@@ -56,7 +56,7 @@ final readonly class Painter
     /** Light drawing for a live pose: flesh and silhouette only. */
     public function sketch(Pose $pose, View $view, Side $side): Painting
     {
-        $projection = new Projection(HandModel::build($pose), Camera::of($view, $side));
+        $projection = new Projection(HandModel::build($pose, null, false), Camera::of($view, $side));
         $data = '';
         foreach (array_keys($projection->primitives) as $k) {
             $data .= PathData::of($projection->polygon($k, 0.0, 20));
@@ -74,7 +74,7 @@ final readonly class Painter
     {
         $path = [];
         for ($i = 0; $i <= self::STEPS; ++$i) {
-            $scene = HandModel::build($from->pose->towards($to->pose, $i / self::STEPS), (new Frame())->flex($to->elbowDegrees));
+            $scene = HandModel::build($from->pose->towards($to->pose, $i / self::STEPS), (new Frame())->flex($to->elbowDegrees), false);
             $path[] = $camera->project($scene->place($place));
         }
 

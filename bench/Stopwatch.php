@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Bench;
+
+/** Times a piece of work and prints median and 95th percentile in milliseconds. */
+final class Stopwatch
+{
+    /** @param \Closure(int): mixed $work told the number of the round */
+    public static function run(string $name, int $warmUp, int $rounds, \Closure $work, ?float $limitMs = null): float
+    {
+        for ($i = 0; $i < $warmUp; ++$i) {
+            $work($i);
+        }
+        $times = [];
+        for ($i = 0; $i < $rounds; ++$i) {
+            $start = hrtime(true);
+            $work($warmUp + $i);
+            $times[] = (hrtime(true) - $start) / 1e6;
+        }
+        sort($times);
+        $median = $times[intdiv($rounds, 2)];
+        printf("%-46s median %7.2f ms   95%% %7.2f ms%s\n", $name, $median, $times[(int) ($rounds * .95)], null === $limitMs ? '' : \sprintf('   (limit %.0f%s)', $limitMs, $median <= $limitMs ? '' : ', MISSED'));
+
+        return $median;
+    }
+}

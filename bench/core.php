@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+// php -d opcache.enable_cli=1 bench/core.php: the rules and the drawing on one core, warm.
+
+use HandGarden\Bench\Stopwatch;
+use HandGarden\Content\CatalogueReader;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Content\Pictures\HandPictures;
+use HandGarden\Content\Pictures\SvgWriter;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Drawing\Camera;
+use HandGarden\Core\Drawing\Figure;
+use HandGarden\Core\Drawing\HandModel;
+use HandGarden\Core\Drawing\Painter;
+use HandGarden\Core\Drawing\Stage;
+use HandGarden\Core\Drawing\View;
+use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Progress\Proposer;
+use HandGarden\Core\Routine\Builder;
+use HandGarden\Exchange\Case\CaseReader;
+use HandGarden\Exchange\Case\SchemaCheck;
+
+require dirname(__DIR__).'/vendor/autoload.php';
+
+$root = dirname(__DIR__);
+$data = CatalogueStore::parse($root.'/catalogue');
+$catalogue = (new CatalogueReader())->read($data);
+$poses = CatalogueStore::readPoses($root.'/catalogue');
+$kept = serialize($catalogue);
+Stopwatch::run('catalogue, ready values', 5, 100, static fn (): mixed => unserialize($kept));
+Stopwatch::run('catalogue, from decoded YAML', 2, 20, static fn (): mixed => (new CatalogueReader())->read($data));
+
+$cases = array_map(static fn (string $name): object => (new CaseReader($catalogue, new SchemaCheck($root.'/docs/case.schema.json')))->read((string) file_get_contents($root.'/docs/examples/'.$name.'.json')), ['tight-hand-with-log', 'cupped-hands', 'fingers-together']);
+Stopwatch::run('place + build + propose, one client', 6, 120, static function (int $round) use ($cases, $catalogue): void {
+    $case = $cases[$round % 3];
+    $placements = (new Placer($catalogue))->place($case->facts, $case->today);
+    (new Builder($catalogue))->build($placements, $case->facts, $case->goal, $case->limits, [], $case->today);
+    (new Proposer($catalogue))->propose($case->routine, $case->log, $case->facts->conditions, 5, $case->today);
+}, 20.0);
+Stopwatch::run('place, one client', 6, 120, static fn (int $round): mixed => (new Placer($catalogue))->place($cases[$round % 3]->facts, $cases[$round % 3]->today));
+
+$names = $poses->names();
+$views = [View::Palmar, View::Dorsal, View::Radial, View::Three, View::ThreePalm];
+Stopwatch::run('one full hand, cold (all poses, five views)', 10, 230, static fn (int $round): mixed => (new Figure(HandModel::build($poses->get($names[$round % count($names)])->pose), Camera::of($views[$round % 5], Side::Right)))->layers(), 40.0);
+$painter = new Painter(new Stage($poses));
+Stopwatch::run('live sketch of a pose', 10, 230, static fn (int $round): string => (new SvgWriter())->write($painter->sketch($poses->get($names[$round % count($names)])->pose, $views[$round % 5], Side::Right)), 15.0);
+$rungs = $catalogue->rungs();
+$pictures = new HandPictures(new CatalogueStore($root.'/catalogue', sys_get_temp_dir().'/garden-bench', false), sys_get_temp_dir().'/garden-bench');
+$sizes = [];
+Stopwatch::run('picture of an exercise: hand, ghost, arrow', 0, 2 * count($rungs), static function (int $round) use ($pictures, $painter, $rungs, &$sizes): void {
+    $svg = (new SvgWriter())->write($painter->paint($pictures->specOf($rungs[intdiv($round, 2)], Side::Right, 0 === $round % 2 ? 'start' : 'end')));
+    $sizes[] = strlen((string) gzencode($svg, 6));
+});
+sort($sizes);
+printf("%-46s median %7.1f kB   largest %6.1f kB\n", 'its size, compressed', $sizes[intdiv(count($sizes), 2)] / 1024, max($sizes) / 1024);
