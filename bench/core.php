@@ -54,4 +54,4 @@ Stopwatch::run('picture of an exercise: hand, ghost, arrow', 0, 2 * count($rungs
     $sizes[] = strlen((string) gzencode($svg, 6));
 });
 sort($sizes);
-printf("%-46s median %7.1f kB   largest %6.1f kB\n", 'its size, compressed', $sizes[intdiv(count($sizes), 2)] / 1024, max($sizes) / 1024);
+printf("%-46s median %7.1f kB   largest %6.1f kB\n", 'its size, compressed', ($sizes[intdiv(count($sizes), 2)] ?? 0) / 1024, ($sizes[count($sizes) - 1] ?? 0) / 1024);

@@ -11,7 +11,8 @@ require dirname(__DIR__).'/vendor/autoload.php';
 [, $base, $password] = $argv;
 $curl = curl_init();
 $get = static function (string $path, array $post = []) use ($curl, $base): string {
-    curl_setopt_array($curl, [\CURLOPT_URL => $base.$path, \CURLOPT_RETURNTRANSFER => true, \CURLOPT_COOKIEFILE => '', \CURLOPT_POST => [] !== $post, \CURLOPT_HTTPGET => [] === $post] + ([] === $post ? [] : [\CURLOPT_POSTFIELDS => http_build_query($post)]));
+    curl_setopt_array($curl, [\CURLOPT_URL => $base.'/'.ltrim($path, '/'), \CURLOPT_RETURNTRANSFER => true, \CURLOPT_COOKIEFILE => '']);
+    curl_setopt_array($curl, [] === $post ? [\CURLOPT_HTTPGET => true] : [\CURLOPT_POST => true, \CURLOPT_POSTFIELDS => http_build_query($post)]);
     $body = (string) curl_exec($curl);
     $status = curl_getinfo($curl, \CURLINFO_RESPONSE_CODE);
     if (!in_array($status, [200, 302, 303], true)) {

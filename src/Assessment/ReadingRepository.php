@@ -6,37 +6,55 @@ namespace HandGarden\Assessment;
 
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
+use HandGarden\Web\Row;
 use Symfony\Component\Uid\Uuid;
 use Symfony\Contracts\Service\ResetInterface;
 
 /** Readings and visits of one client. */
 final class ReadingRepository implements ResetInterface
 {
-    /** @var array<string, list<RecordedReading>> one query a request */
+    private const NEWEST = 'SELECT DISTINCT ON (code, side, mode, argument) id, code, side, mode, argument, number, yes, word, on_day
+        FROM reading WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL
+        ORDER BY code, side, mode, argument, on_day DESC, at DESC, id DESC';
+
+    /** @var array<string, list<KeptReading>> one query a request */
     private array $kept = [];
 
     public function __construct(private readonly EntityManagerInterface $entities)
     {
     }
 
-    /** Readings that count: replaced ones stay in the trail only. */
+    /** What is known now: the newest reading of each kind, hand, mode and argument; replaced ones stay in the trail only. */
     public function of(Client $client): Readings
     {
-        return new Readings(array_map(static fn (RecordedReading $r) => $r->toReading(), $this->recorded($client)));
+        return new Readings(array_map(static fn (KeptReading $k): Reading => $k->reading, $this->newest($client)));
     }
 
-    /** @return list<RecordedReading> oldest first, without replaced ones */
-    public function recorded(Client $client): array
+    /** @return list<KeptReading> */
+    public function newest(Client $client): array
     {
-        if (!isset($this->kept[$client->id])) {
-            /** @var list<RecordedReading> $readings */
-            $readings = $this->entities->createQuery('SELECT r FROM '.RecordedReading::class.' r WHERE r.clientId = :client AND r.clinicId = :clinic AND r.replacedById IS NULL ORDER BY r.onDay, r.at, r.id')
-                ->setParameter('client', $client->id)->setParameter('clinic', $client->clinicId)->getResult();
-            $this->kept[$client->id] = $readings;
-        }
+        return $this->kept[$client->id] ??= array_map(static function (array $values): KeptReading {
+            $row = new Row($values);
 
-        return $this->kept[$client->id];
+            return new KeptReading($row->text('id'), new Reading(
+                $row->text('code'),
+                Side::tryFrom($row->textOrNull('side') ?? ''),
+                Mode::tryFrom($row->textOrNull('mode') ?? ''),
+                $row->textOrNull('argument'),
+                $row->float('number') ?? $row->bool('yes') ?? $row->textOrNull('word'),
+                $row->day('on_day'),
+            ));
+        }, $this->entities->getConnection()->fetchAllAssociative(self::NEWEST, [$client->id, $client->clinicId]));
+    }
+
+    /** @return list<Reading> every one of a measure that counts, oldest first */
+    public function history(Client $client, string $code): array
+    {
+        return array_map(static fn (RecordedReading $r): Reading => $r->toReading(), $this->entities->getRepository(RecordedReading::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'code' => $code, 'replacedById' => null], ['onDay' => 'ASC', 'at' => 'ASC', 'id' => 'ASC']));
     }
 
     public function find(Client $client, string $id): ?RecordedReading

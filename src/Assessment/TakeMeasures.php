@@ -11,6 +11,7 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -65,7 +66,7 @@ final class TakeMeasures extends AbstractController
     public function figures(Request $request, Client $client): Response
     {
         $typed = $this->read($request->request->all(), $client);
-        $all = new Readings([...array_map(static fn (RecordedReading $r) => $r->toReading(), $this->readings->recorded($client)), ...$typed->readings]);
+        $all = new Readings([...array_map(static fn (KeptReading $k): Reading => $k->reading, $this->readings->newest($client)), ...$typed->readings]);
 
         return new JsonResponse(['problems' => (object) $typed->problems, 'hands' => $this->handFigures($all)]);
     }

@@ -6,6 +6,7 @@ namespace HandGarden\Client;
 
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Core\Screening\Answer;
+use HandGarden\Web\Row;
 use Symfony\Component\Uid\Uuid;
 
 /** Clients of one clinic, with what was asked of them. */
@@ -48,12 +49,10 @@ final readonly class ClientRepository
      */
     public function screening(Client $client): array
     {
-        /** @var list<ScreeningAnswer> $answers */
-        $answers = $this->entities->createQuery('SELECT a FROM '.ScreeningAnswer::class.' a WHERE a.clientId = :client AND a.clinicId = :clinic ORDER BY a.askedOn, a.at')
-            ->setParameter('client', $client->id)->setParameter('clinic', $client->clinicId)->getResult();
         $newest = [];
-        foreach ($answers as $answer) {
-            $newest[$answer->questionId] = [$answer->answer, $answer->askedOn];
+        foreach ($this->entities->getConnection()->fetchAllAssociative('SELECT DISTINCT ON (question_id) question_id, answer, asked_on FROM screening_answer WHERE client_id = ? AND clinic_id = ? ORDER BY question_id, asked_on DESC, at DESC, id DESC', [$client->id, $client->clinicId]) as $values) {
+            $row = new Row($values);
+            $newest[$row->text('question_id')] = [Answer::from($row->text('answer')), $row->day('asked_on')];
         }
 
         return $newest;

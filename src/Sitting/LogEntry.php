@@ -6,11 +6,6 @@ namespace HandGarden\Sitting;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
-use HandGarden\Content\Format\DoseFormat;
-use HandGarden\Content\Format\LogFormat;
-use HandGarden\Core\Catalogue\Dose;
-use HandGarden\Core\Data\Node;
-use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Routine\Hands;
 
 /** A log line as it came from the device, under the id that the device gave it. Never changed. */
@@ -61,18 +56,5 @@ class LogEntry
         #[ORM\Column(type: Types::GUID)]
         public readonly string $byStaffId,
     ) {
-    }
-
-    public function toLine(Dose $otherwise): LogLine
-    {
-        return LogFormat::body(
-            Node::root([...$this->body, 'hurt_later' => $this->hurtLater || true === ($this->body['hurt_later'] ?? false)]),
-            $this->id,
-            $this->sittingId,
-            $this->rungId,
-            $this->hands,
-            DoseFormat::read(Node::root($this->dose), $otherwise),
-            new \DateTimeImmutable($this->day->format('Y-m-d'), new \DateTimeZone('UTC')),
-        );
     }
 }

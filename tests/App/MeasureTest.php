@@ -35,7 +35,7 @@ final class MeasureTest extends GardenTestCase
         self::assertSame(1.5, $readings->newest('tone_finger', Side::Right)?->value);
         self::assertNotNull($readings->newest('index_pip_extension', Side::Right, Mode::Active));
         self::assertNull($readings->newest('index_pip_extension', Side::Right, Mode::Active)->value, 'as usual is kept as such, never as a number');
-        self::assertCount(2, $readings->history('wrist_ext_hold_s', Side::Right), 'history is never overwritten');
+        self::assertSame([4.0, 6.0], array_map(static fn ($r): float|bool|string|null => $r->value, $this->service(ReadingRepository::class)->history($this->odalys, 'wrist_ext_hold_s')), 'history is never overwritten');
     }
 
     public function testNonsenseIsRefusedInPlaceAndNothingTypedIsLost(): void

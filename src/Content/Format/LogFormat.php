@@ -67,4 +67,40 @@ final readonly class LogFormat
             $node->optional('hurt_later')?->bool() ?? false,
         );
     }
+
+    /**
+     * A body that was judged when it came in, read without judging it again: pages read hundreds of them.
+     *
+     * @param array<string, mixed> $body
+     */
+    public static function stored(array $body, string $id, string $sittingId, string $rungId, Hands $hands, Dose $dose, \DateTimeImmutable $day, bool $hurtLater): LogLine
+    {
+        $int = static fn (string $key): ?int => \is_int($body[$key] ?? null) ? $body[$key] : null;
+        $text = static fn (string $key): string => \is_string($body[$key] ?? null) ? $body[$key] : '';
+        $tricks = [];
+        foreach (\is_array($body['compensations'] ?? null) ? $body['compensations'] : [] as $trick) {
+            $tricks[] = Compensation::from(\is_string($trick) ? $trick : '');
+        }
+
+        return new LogLine(
+            $id,
+            $sittingId,
+            $rungId,
+            $hands,
+            $dose,
+            $day,
+            Outcome::from($text('outcome')),
+            $int('repetitions'),
+            $int('hold'),
+            $int('pain_before'),
+            $int('pain_after'),
+            ToneAfter::tryFrom($text('tone')),
+            Help::tryFrom($text('help')) ?? Help::None,
+            $tricks,
+            $int('fatigue'),
+            true === ($body['new_tingling'] ?? false),
+            true === ($body['systemic'] ?? false),
+            $hurtLater || true === ($body['hurt_later'] ?? false),
+        );
+    }
 }

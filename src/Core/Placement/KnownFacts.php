@@ -26,6 +26,10 @@ final class KnownFacts implements FactSource
     /** @var array<string, NumberFact> */
     private readonly array $numbers;
 
+    private readonly \DateTimeImmutable $since;
+
+    private readonly \DateTimeImmutable $shortSince;
+
     /** @var array<string, float|bool|string|null> */
     private array $memo = [];
 
@@ -35,6 +39,10 @@ final class KnownFacts implements FactSource
     public function __construct(private readonly ClientFacts $facts, private readonly Vocabulary $vocabulary, private readonly \DateTimeImmutable $today)
     {
         $this->numbers = NumberFact::all();
+        $this->since = $today->modify('-'.self::DAYS.' days');
+        $injected = $facts->injectedOn;
+        $fresh = null !== $injected && $injected->modify('+'.self::INJECTION_WEEKS.' weeks') >= $today;
+        $this->shortSince = $today->modify('-'.($fresh ? self::SHORT_DAYS_AFTER_INJECTION : self::SHORT_DAYS).' days');
     }
 
     public function value(string $code, ?string $argument, Side $side): float|bool|string|null
@@ -142,14 +150,7 @@ final class KnownFacts implements FactSource
 
     private function isYoung(string $code, \DateTimeImmutable $on): bool
     {
-        $days = self::DAYS;
-        if (\in_array($code, self::SHORT_LIVED, true)) {
-            $injected = $this->facts->injectedOn;
-            $fresh = null !== $injected && $injected->modify('+'.self::INJECTION_WEEKS.' weeks') >= $this->today;
-            $days = $fresh ? self::SHORT_DAYS_AFTER_INJECTION : self::SHORT_DAYS;
-        }
-
-        return $on->modify('+'.$days.' days') >= $this->today && $on <= $this->today;
+        return $on >= (\in_array($code, self::SHORT_LIVED, true) ? $this->shortSince : $this->since) && $on <= $this->today;
     }
 
     private function fromStrongerEvidence(string $code, Side $side): float|bool|null

@@ -10,18 +10,28 @@ final readonly class SittingLog
     /** @var list<LogLine> */
     public array $lines;
 
+    /** @var array<string, list<LogLine>> what was not skipped, by item */
+    private array $byItem;
+
     /** @param list<LogLine> $lines in the order they were made */
     public function __construct(array $lines)
     {
         $indexed = array_map(static fn (int $i, LogLine $l): array => [$l->day->format('Y-m-d'), $i, $l], array_keys($lines), $lines);
         usort($indexed, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
         $this->lines = array_column($indexed, 2);
+        $byItem = [];
+        foreach ($this->lines as $line) {
+            if (Outcome::Skipped !== $line->outcome) {
+                $byItem[$line->itemKey()][] = $line;
+            }
+        }
+        $this->byItem = $byItem;
     }
 
     /** @return list<LogLine> of one item, oldest first, skipped ones left out */
     public function of(string $itemKey): array
     {
-        return array_values(array_filter($this->lines, static fn (LogLine $l): bool => $l->itemKey() === $itemKey && Outcome::Skipped !== $l->outcome));
+        return $this->byItem[$itemKey] ?? [];
     }
 
     /** @return list<string> */

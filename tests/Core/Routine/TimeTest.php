@@ -44,7 +44,6 @@ final class TimeTest extends TestCase
         self::assertSame(92 + 15 + 30 + 270, (new Sequence([$lift, $massage]))->seconds());
     }
 
-
     public function testMoreOfAnythingNeverTakesLess(): void
     {
         $dose = Dose::of(2, 5, 2, 4, 3, 10);

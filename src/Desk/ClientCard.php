@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Desk;
+
+use HandGarden\Assessment\Visit;
+use HandGarden\Client\CautionsView;
+use HandGarden\Planning\LadderView;
+use HandGarden\Sitting\SittingLine;
+
+/** Everything the overview of one client shows. */
+final readonly class ClientCard
+{
+    /**
+     * @param list<array{side: string, affected: bool, active: ?string, passive: ?string}>                                                  $hands
+     * @param list<LadderView>                                                                                                              $ladders
+     * @param array<string, int>                                                                                                            $waiting  proposals by kind
+     * @param list<SittingLine>                                                                                                             $sittings newest first
+     * @param list<Visit>                                                                                                                   $visits   newest first
+     * @param list<array{id: string, label: string, side: string, mode: string, text: string, unit: string, on: \DateTimeImmutable}>        $latest
+     * @param array<string, string>                                                                                                         $names    of staff by id
+     */
+    public function __construct(
+        public CautionsView $banner,
+        public ?string $goal,
+        public array $hands,
+        public array $ladders,
+        public array $waiting,
+        public array $sittings,
+        public array $visits,
+        public array $latest,
+        public array $names,
+    ) {
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Desk;
+
+use Doctrine\DBAL\Connection;
+use HandGarden\Account\ClinicRepository;
+use HandGarden\Assessment\MeasureView;
+use HandGarden\Assessment\ReadingRepository;
+use HandGarden\Client\Cautions;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Content\Pictures\HandPictures;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Drawing\MeasuredPose;
+use HandGarden\Core\Drawing\View;
+use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Placement\Words;
+use HandGarden\Planning\PlacementViews;
+use HandGarden\Planning\Plan;
+use HandGarden\Progress\OpenProposals;
+use HandGarden\Sitting\SittingRepository;
+use HandGarden\Web\Clock;
+use Symfony\Contracts\Cache\CacheInterface;
+
+/**
+ * Makes the overview of a client and keeps it while nothing it rests on has changed. What it rests on is asked of the
+ * database in one question, so that nobody has to remember to throw a kept overview away.
+ */
+final readonly class ClientCards
+{
+    private const FINGERPRINT = "SELECT md5(concat_ws('|', c.version, k.emergency_number,
+            (SELECT count(*)::text || max(at) || count(replaced_by_id) FROM reading WHERE client_id = c.id),
+            (SELECT count(*)::text || max(at) FROM screening_answer WHERE client_id = c.id),
+            (SELECT count(*)::text || count(withdrawn_at) FROM placement_override WHERE client_id = c.id),
+            (SELECT count(*) FROM approved_rung WHERE client_id = c.id),
+            (SELECT count(*)::text || count(reopened_at) FROM suspension WHERE client_id = c.id),
+            (SELECT string_agg(id || version::text, ',' ORDER BY id) FROM routine WHERE client_id = c.id),
+            (SELECT count(*)::text || max(received_at) || count(*) FILTER (WHERE hurt_later) FROM log_entry WHERE client_id = c.id),
+            (SELECT count(*)::text || count(finished_at) || sum(length(note)) FROM sitting WHERE client_id = c.id),
+            (SELECT count(*) FROM decision WHERE client_id = c.id),
+            (SELECT count(*)::text || sum(length(note)) FROM visit WHERE client_id = c.id),
+            (SELECT string_agg(name, ',' ORDER BY id) FROM staff WHERE clinic_id = c.clinic_id)))
+        FROM client c JOIN clinic k ON k.id = c.clinic_id WHERE c.id = ? AND c.clinic_id = ?";
+
+    public function __construct(
+        private CacheInterface $cards,
+        private Connection $connection,
+        private ReadingRepository $readings,
+        private CatalogueStore $catalogue,
+        private HandPictures $pictures,
+        private Plan $plan,
+        private OpenProposals $open,
+        private SittingRepository $sittings,
+        private Cautions $cautions,
+        private ClinicRepository $clinics,
+        private Clock $clock,
+    ) {
+    }
+
+    public function of(Client $client): ClientCard
+    {
+        $fingerprint = $this->connection->fetchOne(self::FINGERPRINT, [$client->id, $client->clinicId]);
+        $key = implode('.', [$client->id, \is_string($fingerprint) ? $fingerprint : '', $this->clock->today($client->zone)->format('Ymd')]);
+
+        return $this->cards->get($key, fn (): ClientCard => $this->make($client));
+    }
+
+    private function make(Client $client): ClientCard
+    {
+        $catalogue = $this->catalogue->get();
+        $views = new PlacementViews(new Words($catalogue), []);
+        $waiting = [];
+        foreach ($this->open->of($client) as $proposal) {
+            $waiting[$proposal->kind->value] = ($waiting[$proposal->kind->value] ?? 0) + 1;
+        }
+
+        return new ClientCard(
+            $this->cautions->of($client),
+            '' !== $client->goalWords ? $client->goalWords : $catalogue->goal($client->goalKey)?->label,
+            array_map(fn (Side $side): array => $this->hand($client, $side), [Side::Left, Side::Right]),
+            array_map($views->ladder(...), $this->plan->placements($client)->trained()),
+            $waiting,
+            $this->sittings->recent($client, 8),
+            $this->readings->visits($client, 5),
+            $this->latest($client),
+            $this->clinics->namesOfStaff(),
+        );
+    }
+
+    /** @return array{side: string, affected: bool, active: ?string, passive: ?string} */
+    private function hand(Client $client, Side $side): array
+    {
+        $readings = $this->readings->of($client);
+        $picture = function (Mode $mode) use ($readings, $side): ?string {
+            $pose = MeasuredPose::of($readings, $side, $mode);
+
+            return null === $pose ? null : $this->pictures->ofPose($pose, View::Radial, $side);
+        };
+
+        return ['side' => $side->value, 'affected' => \in_array($side, $client->affected(), true), 'active' => $picture(Mode::Active), 'passive' => $picture(Mode::Passive)];
+    }
+
+    /** @return list<array{id: string, label: string, side: string, mode: string, text: string, unit: string, on: \DateTimeImmutable}> newest of each measure, in the order they are taken */
+    private function latest(Client $client): array
+    {
+        $byCode = [];
+        foreach ($this->readings->newest($client) as $kept) {
+            $byCode[$kept->reading->code][] = $kept;
+        }
+        $rows = [];
+        foreach ($this->catalogue->get()->vocabulary->kinds->all() as $kind) {
+            foreach ($byCode[$kind->code] ?? [] as $kept) {
+                $reading = $kept->reading;
+                $rows[] = ['id' => $kept->id, 'label' => $kind->label.(null === $reading->argument ? '' : ', wrist at '.$reading->argument.'°'), 'side' => $reading->side->value ?? '', 'mode' => $reading->mode->value ?? '', 'text' => MeasureView::text($kind, $reading), 'unit' => $kind->unit->sign(), 'on' => $reading->on];
+            }
+        }
+
+        return $rows;
+    }
+}
