@@ -14,7 +14,7 @@ final readonly class ClientCard
 {
     /**
      * @param list<array{side: string, affected: bool, active: ?string, passive: ?string}>                                                  $hands
-     * @param list<LadderView>                                                                                                              $ladders
+     * @param list<array{ladder: LadderView, hands: string}>                                                                                                              $ladders
      * @param array<string, int>                                                                                                            $waiting  proposals by kind
      * @param list<SittingLine>                                                                                                             $sittings newest first
      * @param list<Visit>                                                                                                                   $visits   newest first

@@ -17,6 +17,7 @@ use HandGarden\Core\Drawing\MeasuredPose;
 use HandGarden\Core\Drawing\View;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Placement\Words;
+use HandGarden\Planning\LadderView;
 use HandGarden\Planning\PlacementViews;
 use HandGarden\Planning\Plan;
 use HandGarden\Progress\OpenProposals;
@@ -80,7 +81,7 @@ final readonly class ClientCards
             $this->cautions->of($client),
             '' !== $client->goalWords ? $client->goalWords : $catalogue->goal($client->goalKey)?->label,
             array_map(fn (Side $side): array => $this->hand($client, $side), [Side::Left, Side::Right]),
-            array_map($views->ladder(...), $this->plan->placements($client)->trained()),
+            LadderView::inOneRow(array_map($views->ladder(...), $this->plan->placements($client)->trained())),
             $waiting,
             $this->sittings->recent($client, 8),
             $this->readings->visits($client, 5),

@@ -25,4 +25,35 @@ final readonly class LadderView
         public array $nodes,
     ) {
     }
+
+    public function fits(): bool
+    {
+        return 'no fit' !== $this->state;
+    }
+
+    /**
+     * For a list: ladders that fit, and hands that stand alike in one row.
+     *
+     * @param list<self> $ladders worse hand first
+     *
+     * @return list<array{ladder: self, hands: string}>
+     */
+    public static function inOneRow(array $ladders): array
+    {
+        $rows = [];
+        foreach ($ladders as $ladder) {
+            if (!$ladder->fits()) {
+                continue;
+            }
+            foreach ($rows as $i => $row) {
+                if ($row['ladder']->key === $ladder->key && $row['ladder']->standing === $ladder->standing && $row['ladder']->next === $ladder->next && $row['ladder']->nextState === $ladder->nextState) {
+                    $rows[$i]['hands'] = 'both hands';
+                    continue 2;
+                }
+            }
+            $rows[] = ['ladder' => $ladder, 'hands' => $ladder->side];
+        }
+
+        return $rows;
+    }
 }
