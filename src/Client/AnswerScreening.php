@@ -37,7 +37,9 @@ final class AnswerScreening extends AbstractController
             $answers = [];
             foreach ($this->catalogue->get()->screening->questions as $question) {
                 $answer = Answer::tryFrom((string) $request->request->get($question->id, ''));
-                if (null !== $answer && Answer::NotAsked !== $answer) {
+                // what stands as it was keeps its date, unless it was asked again
+                $new = $answer !== $this->cautions->screening($client)->answer($question->id, $today) || $request->request->has('asked_again');
+                if (null !== $answer && Answer::NotAsked !== $answer && $new) {
                     $answers[] = new ScreeningAnswer($client->clinicId, $client->id, $question->id, $answer, $today, $this->who->staff()->id, $this->clock->now());
                 }
             }

@@ -27,8 +27,8 @@ final readonly class Overview
     public function rows(array $clients): array
     {
         $ids = array_map(static fn (Client $c): string => $c->id, $clients);
-        $last = $this->column('SELECT client_id, max(day) FROM sitting WHERE client_id IN (?) GROUP BY client_id', $ids);
-        $week = $this->column('SELECT client_id, count(DISTINCT day) FROM sitting WHERE client_id IN (?) AND day > CURRENT_DATE - 7 GROUP BY client_id', $ids);
+        $last = $this->column("SELECT client_id, max(day) FROM log_entry WHERE client_id IN (?) AND body->>'outcome' <> 'skipped' GROUP BY client_id", $ids);
+        $week = $this->column("SELECT client_id, count(DISTINCT day) FROM log_entry WHERE client_id IN (?) AND day > CURRENT_DATE - 7 AND body->>'outcome' <> 'skipped' GROUP BY client_id", $ids);
         $rest = $this->column('SELECT client_id, count(*) FROM suspension WHERE client_id IN (?) AND reopened_at IS NULL GROUP BY client_id', $ids);
         $measured = $this->column('SELECT client_id, max(on_day) FROM reading WHERE client_id IN (?) AND replaced_by_id IS NULL GROUP BY client_id', $ids);
         $waiting = $this->open->counts($clients);

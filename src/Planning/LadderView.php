@@ -40,18 +40,15 @@ final readonly class LadderView
      */
     public static function inOneRow(array $ladders): array
     {
-        $rows = [];
+        $alike = [];
         foreach ($ladders as $ladder) {
-            if (!$ladder->fits()) {
-                continue;
+            if ($ladder->fits()) {
+                $alike[implode('|', [$ladder->key, $ladder->standing, $ladder->next, $ladder->nextState])][] = $ladder;
             }
-            foreach ($rows as $i => $row) {
-                if ($row['ladder']->key === $ladder->key && $row['ladder']->standing === $ladder->standing && $row['ladder']->next === $ladder->next && $row['ladder']->nextState === $ladder->nextState) {
-                    $rows[$i]['hands'] = 'both hands';
-                    continue 2;
-                }
-            }
-            $rows[] = ['ladder' => $ladder, 'hands' => $ladder->side];
+        }
+        $rows = [];
+        foreach ($alike as $same) {
+            $rows[] = ['ladder' => $same[0], 'hands' => 1 === \count($same) ? $same[0]->side : 'both hands'];
         }
 
         return $rows;

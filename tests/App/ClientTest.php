@@ -109,4 +109,39 @@ final class ClientTest extends GardenTestCase
 
         self::assertStringContainsString('Sister was there &lt;b&gt;today', $this->page());
     }
+
+    public function testAnAnswerThatStandsKeepsItsDateUntilItIsAskedAgain(): void
+    {
+        $clinic = $this->clinic();
+        $therapist = $this->staff($clinic);
+        $client = $this->client($clinic, $therapist, false);
+        $before = new \DateTimeImmutable('-80 days');
+        $this->keep(new \HandGarden\Client\ScreeningAnswer($clinic->id, $client->id, 'falls', \HandGarden\Core\Screening\Answer::No, $before, $therapist->id, $before));
+        $this->signIn($therapist);
+        $asked = fn (): string => $this->service(\HandGarden\Client\ClientRepository::class)->screening($client)['falls'][1]->format('Y-m-d');
+        $this->post('/clients/'.$client->id.'/screening', ['falls' => 'no', 'neglect' => 'no']);
+        self::assertSame($before->format('Y-m-d'), $asked());
+        $this->post('/clients/'.$client->id.'/screening', ['falls' => 'no', 'asked_again' => '1']);
+        self::assertGreaterThan($before->format('Y-m-d'), $asked());
+    }
+
+    public function testTheOverviewShowsEveryChangeAtOnce(): void
+    {
+        $clinic = $this->clinic();
+        $therapist = $this->staff($clinic);
+        $client = $this->client($clinic, $therapist);
+        $this->signIn($therapist);
+        $page = '/clients/'.$client->id;
+        $this->browser->request('GET', $page);
+        foreach ([
+            '/note' => [['note' => 'A note from the door'], 'A note from the door'],
+            '/measure' => [['m' => ['wrist_ext_hold_s:right:-:-' => '9']], 'Pressed lift and hold: measure'],
+            '/placement' => [['ladder' => 'base-1', 'side' => 'right', 'rung' => 'edge-wrist-lift', 'note' => 'Seen at home'], 'Full-arc wrist lift over the edge'],
+            '/screening' => [['falls' => 'yes'], 'Seated only, or supervised'],
+        ] as $path => [$form, $shown]) {
+            $this->post($page.$path, $form);
+            $this->browser->request('GET', $page);
+            self::assertStringContainsString($shown, preg_replace('/\s+/', ' ', strip_tags($this->page())) ?? '', $path);
+        }
+    }
 }

@@ -4,27 +4,13 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
-use HandGarden\Account\Staff;
 use HandGarden\Assessment\ReadingRepository;
 use HandGarden\Assessment\RecordedReading;
-use HandGarden\Client\Client;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Mode;
 
-final class MeasureTest extends GardenTestCase
+final class MeasureTest extends OdalysTestCase
 {
-    private Staff $therapist;
-    private Client $odalys;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $clinic = $this->clinic();
-        $this->therapist = $this->staff($clinic);
-        $this->odalys = $this->client($clinic, $this->therapist);
-        $this->signIn($this->therapist);
-    }
-
     public function testKeepsReadingsOfBothHandsAndPlacesAgain(): void
     {
         $this->post($this->path(), ['m' => ['wrist_ext_hold_s:right:-:-' => '6', 'wrist_extension:left:active:-' => '65', 'tone_finger:right:-:-' => '1+', 'index_pip_extension:right:active:-' => 'u'], 'note' => 'Holds six.']);

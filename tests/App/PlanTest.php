@@ -4,27 +4,13 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
-use HandGarden\Account\Staff;
-use HandGarden\Client\Client;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\SavedRoutine;
 
-final class PlanTest extends GardenTestCase
+final class PlanTest extends OdalysTestCase
 {
-    private Staff $therapist;
-    private Client $odalys;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $clinic = $this->clinic();
-        $this->therapist = $this->staff($clinic);
-        $this->odalys = $this->client($clinic, $this->therapist);
-        $this->signIn($this->therapist);
-    }
-
     public function testPlacementShowsTheReasonsAndWhatToMeasureNext(): void
     {
         $this->browser->request('GET', $this->path('placement'));

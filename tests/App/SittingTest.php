@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Role;
-use HandGarden\Account\Staff;
-use HandGarden\Client\Client;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
@@ -15,18 +13,11 @@ use HandGarden\Sitting\LogEntry;
 use HandGarden\Sitting\Sitting;
 use Symfony\Component\Uid\Uuid;
 
-final class SittingTest extends GardenTestCase
+final class SittingTest extends OdalysTestCase
 {
-    private Staff $therapist;
-    private Client $odalys;
-
     protected function setUp(): void
     {
         parent::setUp();
-        $clinic = $this->clinic();
-        $this->therapist = $this->staff($clinic);
-        $this->odalys = $this->client($clinic, $this->therapist);
-        $this->signIn($this->therapist);
         $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
     }
 
