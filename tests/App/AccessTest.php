@@ -15,7 +15,7 @@ final class AccessTest extends GardenTestCase
 {
     /** Routes that need a therapist; all others but signing in are for all staff. */
     private const THERAPIST = ['client_new', 'client_edit', 'client_archive', 'client_screening', 'assessment_measure', 'assessment_figures', 'assessment_correct', 'planning_set_rung', 'planning_suggest', 'planning_edit_routine', 'progress_decide', 'progress_reopen'];
-    private const PUBLIC = ['account_sign_in'];
+    private const PUBLIC = ['account_sign_in', 'content_hand'];
     /** Not about a record of a clinic. */
     private const WITHOUT_RECORD = ['account_sign_in', 'account_sign_out', 'desk_today', 'client_new', 'content_hand'];
 
