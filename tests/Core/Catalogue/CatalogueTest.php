@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\Core\Catalogue;
+
+use HandGarden\Content\CatalogueReader;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Catalogue\MuscleLoad;
+use HandGarden\Core\Catalogue\SittingRole;
+use HandGarden\Core\Catalogue\UnknownRung;
+use HandGarden\Core\CoreError;
+use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Placement\Vocabulary;
+use HandGarden\Tests\Core\Cases;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+final class CatalogueTest extends TestCase
+{
+    public function testTheFiveLaddersHaveAllTheirRungsInOrder(): void
+    {
+        $expected = [
+            'stretch-1' => ['thumb-lift-away-stretch', 'finger-space-opener', 'staged-joint-opener', 'palm-down-flattening-rest'],
+            'open-1' => ['open-attempt', 'close-and-open', 'soft-fist-wide-open', 'held-fist-full-open', 'textured-ball-grip-spread'],
+            'base-1' => ['side-rest-wrist-back', 'helped-lift-hold', 'pressed-lift-hold', 'slow-lower-from-lift', 'active-wrist-lift', 'bent-elbow-wrist-lift', 'edge-wrist-lift', 'weighted-wrist-lift'],
+            'separate-1' => ['single-finger-taps', 'each-finger-lift'],
+            'dexterity-1' => ['wrist-forward-thumb-touch', 'table-thumb-touch', 'round-ring-thumb-touch', 'slow-two-hand-thumb-touch', 'arms-out-thumb-touch'],
+        ];
+        $trained = [];
+        foreach (Cases::catalogue()->ladders as $ladder) {
+            if ($ladder->isTrained()) {
+                $trained[$ladder->key] = array_map(static fn ($r): string => $r->id, $ladder->rungs);
+            }
+        }
+        self::assertEqualsCanonicalizing(array_keys($expected), array_keys($trained));
+        foreach ($expected as $key => $rungs) {
+            self::assertSame($rungs, $trained[$key] ?? [], $key);
+        }
+    }
+
+    public function testEveryConditionUsesOnlyTheVocabularyAndHasAWayOfTakingIt(): void
+    {
+        $vocabulary = Cases::catalogue()->vocabulary;
+        $codes = Vocabulary::codesOf($vocabulary->lists);
+        foreach (Cases::catalogue()->rungs() as $rung) {
+            $conditions = [$rung->entry, ...array_filter(array_map(static fn ($c) => $c->blocksWhile, $rung->cautions))];
+            foreach ($conditions as $condition) {
+                foreach ($condition->atoms() as $atom) {
+                    self::assertContains($atom->code, $codes, $rung->id);
+                    self::assertNotSame('', $vocabulary->label($atom->code));
+                    self::assertGreaterThanOrEqual(0, $vocabulary->secondsToTake($atom->code));
+                    $observation = $vocabulary->observation($atom->code);
+                    self::assertTrue(null === $observation || $observation->accepts($atom->argument), $rung->id.': '.$atom);
+                }
+            }
+        }
+    }
+
+    public function testEveryRungHasWhatASittingNeeds(): void
+    {
+        foreach (Cases::catalogue()->rungs() as $rung) {
+            self::assertGreaterThanOrEqual(2, \count($rung->steps), $rung->id);
+            self::assertNotSame([], $rung->performers, $rung->id);
+            self::assertNotSame([], $rung->fits, $rung->id);
+            foreach (['watchFor', 'ease', 'harder', 'stop', 'why', 'position'] as $words) {
+                self::assertNotSame('', $rung->words[$words], $rung->id.' '.$words);
+            }
+            self::assertTrue($rung->startDose->isAtMost($rung->range->clamp($rung->startDose)), $rung->id);
+            self::assertTrue([] !== $rung->progress || SittingRole::Main !== $rung->role, $rung->id.' needs a progress rule');
+            if (EffortClass::Strength === $rung->class) {
+                self::assertGreaterThan(0.0, $rung->startDose->loadKilograms);
+                self::assertLessThanOrEqual(0.5, $rung->range->loadKilograms[1], 'half a kilogram at most');
+            }
+        }
+    }
+
+    public function testWhatGripsIsKeptFromACurlingHand(): void
+    {
+        foreach (Cases::catalogue()->rungs() as $rung) {
+            $grips = [] !== array_filter($rung->loads, static fn (MuscleLoad $l): bool => $l->grips());
+            $gated = [] !== array_filter($rung->cautions, static fn ($c): bool => str_contains($c->phrase, 'gripping is off'));
+            self::assertSame($grips, $gated, $rung->id);
+        }
+    }
+
+    public function testAWholeDementiaClientSeesOnlyWhatListsIt(): void
+    {
+        $soft = Cases::catalogue()->rung('soft-fist-wide-open');
+        $held = Cases::catalogue()->rung('held-fist-full-open');
+
+        self::assertTrue($soft->fits([Condition::AdvancedDementia, Condition::Parkinsons]));
+        self::assertFalse($held->fits([Condition::AdvancedDementia, Condition::Parkinsons]));
+        self::assertTrue($held->fits([Condition::Parkinsons]));
+    }
+
+    public function testLightCountsHalfAndReflexNothing(): void
+    {
+        self::assertSame(0.5, MuscleLoad::fromText('finger flexors (light)')->share);
+        self::assertSame(0.0, MuscleLoad::fromText('finger flexors (reflex)')->share);
+        self::assertTrue(MuscleLoad::fromText('wrist extensors')->extends());
+        self::assertTrue(MuscleLoad::fromText('thumb adductor')->flexes());
+        self::assertFalse(MuscleLoad::fromText('thumb adductor')->grips());
+    }
+
+    public function testAnUnknownRungIsNamed(): void
+    {
+        $this->expectException(UnknownRung::class);
+        $this->expectExceptionMessage('"hand-stand"');
+        Cases::catalogue()->rung('hand-stand');
+    }
+
+    /** @return iterable<string, array{string, mixed, string}> path in the first rung, new value, complaint */
+    public static function mistakes(): iterable
+    {
+        yield 'a key that is none' => ['dosage', 3, 'rungs[0].dosage: is not known here'];
+        yield 'a condition that cannot be read' => ['when', 'thumb_out and', 'rungs[0].when: Cannot read the condition'];
+        yield 'a word outside the vocabulary' => ['when', 'thumbs_up', 'rungs[0].when: The condition "thumbs_up" uses the code "thumbs_up"'];
+        yield 'a class that is none' => ['class', 'sport', 'rungs[0].class: "sport" is not one of calm'];
+        yield 'a gate that is none' => ['gates', ['G-MOON'], 'rungs[0].gates[0]: no gate of this name'];
+        yield 'no steps' => ['steps', [], 'rungs[0].steps: an exercise has one step or more'];
+        yield 'a dose below one' => ['dose', ['sets' => 0, 'repetitions' => 1, 'parts' => 1, 'move' => 1, 'hold' => 0, 'rest' => 0], 'rungs[0].dose: Expected 1 set'];
+        yield 'a start outside its range' => ['range', ['sets' => [1, 1], 'repetitions' => [1, 1], 'move' => [10, 10], 'hold' => [1, 30]], 'rungs[0].range: the start dose lies outside'];
+        yield 'a range upside down' => ['range', ['sets' => [3, 1], 'repetitions' => [1, 1], 'move' => [10, 10], 'hold' => [1, 30]], 'rungs[0].range.sets: expected the least and the most'];
+        yield 'an intensity of nine' => ['intensity', 9, 'rungs[0].intensity: 9 is outside 1..5'];
+        yield 'a missing word' => ['why', null, 'rungs[0].why: is missing'];
+    }
+
+    #[DataProvider('mistakes')]
+    public function testAMistakeInALadderFileIsLocated(string $key, mixed $value, string $message): void
+    {
+        $data = CatalogueStore::parse(Cases::root().'/catalogue');
+        $ladder = $data['ladders']['ladders/stretch-1.yaml'];
+        self::assertIsArray($ladder);
+        self::assertIsArray($ladder['rungs']);
+        self::assertIsArray($ladder['rungs'][0]);
+        $ladder['rungs'][0][$key] = $value;
+        $data['ladders']['ladders/stretch-1.yaml'] = $ladder;
+
+        $this->expectException(InvalidData::class);
+        $this->expectExceptionMessage('ladders/stretch-1.yaml.'.$message);
+        (new CatalogueReader())->read($data);
+    }
+
+    /** Whatever is broken, the complaint is one of ours and names a file. */
+    public function testAnyBrokenValueEndsInALocatedComplaint(): void
+    {
+        $refused = 0;
+        for ($seed = 0; $seed < 120; ++$seed) {
+            $random = new Randomizer(new Mt19937($seed));
+            $data = CatalogueStore::parse(Cases::root().'/catalogue');
+            $files = array_keys($data['ladders']);
+            $file = $files[$random->getInt(0, \count($files) - 1)];
+            $data['ladders'][$file] = $this->broken($data['ladders'][$file], $random, 4);
+            try {
+                (new CatalogueReader())->read($data);
+            } catch (CoreError $e) {
+                ++$refused;
+                // A ladder whose key broke is missed by the goal that names it.
+                self::assertMatchesRegularExpression('~'.preg_quote($file, '~').'|goals\\.yaml~', $e->getMessage(), "seed $seed");
+            }
+        }
+        self::assertGreaterThan(60, $refused);
+    }
+
+    private function broken(mixed $value, Randomizer $random, int $depth): mixed
+    {
+        if (!\is_array($value) || [] === $value || 0 === $depth) {
+            return [null, -7, 'no such thing', [], ['a' => 1], true, 3.5][$random->getInt(0, 6)];
+        }
+        $keys = array_keys($value);
+        $key = $keys[$random->getInt(0, \count($keys) - 1)];
+        $value[$key] = $this->broken($value[$key], $random, $depth - 1);
+
+        return $value;
+    }
+}

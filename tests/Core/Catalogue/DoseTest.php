@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\Core\Catalogue;
+
+use HandGarden\Content\Format\DoseFormat;
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\InvalidDose;
+use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Data\Node;
+use HandGarden\Planning\RoutineView;
+use HandGarden\Tests\Core\Cases;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class DoseTest extends TestCase
+{
+    /** @return iterable<string, array{\Closure(): Dose}> */
+    public static function impossible(): iterable
+    {
+        yield 'no set' => [static fn (): Dose => Dose::of(0, 5, 1, 4, 0, 0)];
+        yield 'no repetition' => [static fn (): Dose => Dose::of(1, 0, 1, 4, 0, 0)];
+        yield 'a negative hold' => [static fn (): Dose => Dose::of(1, 5, 1, 4, -1, 0)];
+        yield 'a load that is no number' => [static fn (): Dose => Dose::of(1, 5, 1, 4, 0, 0, \NAN)];
+        yield 'changed to nothing' => [static fn (): Dose => Dose::of(1, 5, 1, 4, 0, 0)->withRepetitions(0)];
+    }
+
+    /** @param \Closure(): Dose $make */
+    #[DataProvider('impossible')]
+    public function testAnImpossibleDoseCannotBeMade(\Closure $make): void
+    {
+        $this->expectException(InvalidDose::class);
+        $make();
+    }
+
+    public function testTheRangeNamesFieldAndLimits(): void
+    {
+        $rung = Cases::catalogue()->rung('helped-lift-hold');
+        $rung->range->check($rung->startDose, $rung->name);
+        $this->expectExceptionMessage('Hold of Helped lift and hold: 30 is outside 1..10');
+        $rung->range->check($rung->startDose->withHold(30), $rung->name);
+    }
+
+    public function testClampingBringsAnyDoseIntoTheRange(): void
+    {
+        $rung = Cases::catalogue()->rung('weighted-wrist-lift');
+        $wild = Dose::of(9, 99, 1, 60, 60, 30, 5.0);
+
+        $rung->range->check($rung->range->clamp($wild), $rung->name);
+        self::assertSame(0.5, $rung->range->clamp($wild)->loadKilograms);
+    }
+
+    public function testADoseComesBackFromItsFormAsItWas(): void
+    {
+        $dose = Dose::of(2, 8, 3, 4, 5, 10, 0.25);
+
+        self::assertEquals($dose, DoseFormat::read(Node::root(DoseFormat::write($dose)), Dose::of(1, 1, 1, 1, 0, 0)));
+        self::assertEquals($dose->withHold(7), DoseFormat::read(Node::root(['hold' => 7]), $dose), 'what is not named stays');
+        $this->expectException(InvalidData::class);
+        $this->expectExceptionMessage('dose.reps: is not known here');
+        DoseFormat::read(Node::root(['reps' => 7], 'dose'), $dose);
+    }
+
+    /** @return iterable<string, array{Dose, string}> */
+    public static function words(): iterable
+    {
+        yield 'repetitions' => [Dose::of(1, 8, 1, 6, 0, 0), '8 ×'];
+        yield 'with a hold' => [Dose::of(1, 8, 1, 4, 5, 0), '8 ×, hold 5 s'];
+        yield 'sets' => [Dose::of(2, 5, 1, 6, 0, 30), '2 sets of 5 ×'];
+        yield 'parts' => [Dose::of(1, 5, 4, 3, 0, 0), '5 × in each of 4 parts'];
+        yield 'seconds' => [Dose::of(1, 1, 1, 25, 0, 0), '25 s'];
+        yield 'minutes' => [Dose::of(1, 1, 1, 150, 0, 0), '2.5 min'];
+        yield 'a load' => [Dose::of(1, 8, 1, 6, 0, 30, 0.25), '8 ×, 0.25 kg'];
+    }
+
+    #[DataProvider('words')]
+    public function testADoseInAFewWords(Dose $dose, string $expected): void
+    {
+        self::assertSame($expected, RoutineView::dose($dose));
+    }
+
+    public function testAtMostComparesEveryPart(): void
+    {
+        $dose = Dose::of(2, 8, 1, 4, 5, 0, 0.25);
+
+        self::assertTrue($dose->isAtMost($dose));
+        foreach ([$dose->withSets(1), $dose->withRepetitions(7), $dose->withHold(4), $dose->withLoad(0.0)] as $less) {
+            self::assertTrue($less->isAtMost($dose));
+            self::assertFalse($dose->isAtMost($less));
+        }
+    }
+}
