@@ -6,6 +6,7 @@ namespace HandGarden\Tests\App;
 
 use HandGarden\Account\AuditLine;
 use HandGarden\Client\Client;
+use PHPUnit\Framework\Attributes\DataProvider;
 
 final class ClientTest extends GardenTestCase
 {
@@ -143,5 +144,43 @@ final class ClientTest extends GardenTestCase
             $this->browser->request('GET', $page);
             self::assertStringContainsString($shown, preg_replace('/\s+/', ' ', strip_tags($this->page())) ?? '', $path);
         }
+    }
+
+    public function testAFreshInjectionBlocksByItsDateAloneAndAnOlderOneDoesNot(): void
+    {
+        $client = $this->client($clinic = $this->clinic(), $therapist = $this->staff($clinic));
+        $this->signIn($therapist);
+        foreach (['-1 day' => true, '-10 days' => false] as $when => $blocks) {
+            $kept = $this->fresh($client);
+            $this->post('/clients/'.$client->id.'/edit', ['version' => (string) $kept->version, 'injectedOn' => (new \DateTimeImmutable($when))->format('Y-m-d')] + self::GOOD);
+            $this->browser->request('GET', '/clients/'.$client->id);
+            self::assertSame($blocks, str_contains($this->page(), 'No rubbing or heat on the site for 3 days'), $when);
+        }
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function nonsense(): iterable
+    {
+        yield 'a zone that is none' => [['zone' => 'Mars/Base'], 'is not a time zone'];
+        yield 'a condition that is none' => [['conditions' => ['sunburn']], 'There is no such condition'];
+        yield 'an injection tomorrow week' => [['injectedOn' => (new \DateTimeImmutable('+8 days'))->format('Y-m-d')], 'The injection lies in the future'];
+        yield 'an injection on no day' => [['injectedOn' => '2026-02-31'], 'is not a day written as'];
+        yield 'eight days a week' => [['daysPerWeek' => '8'], 'Between 1 and 7 days a week'];
+        yield 'minutes in words' => [['minutes' => 'many'], 'is not a number of minutes'];
+        yield 'no hand' => [['affected' => ''], 'Say which hand is affected'];
+        yield 'a third hand' => [['writingHand' => 'third'], 'Say which hand writes'];
+        yield 'a name without end' => [['givenName' => str_repeat('a', 81)], 'too long'];
+    }
+
+    /** @param array<string, mixed> $change */
+    #[DataProvider('nonsense')]
+    public function testNonsenseIsRefusedAndNothingIsAdded(array $change, string $said): void
+    {
+        $this->signIn($this->staff($this->clinic()));
+        $this->post('/clients/new', $change + self::GOOD);
+
+        $this->assertStatus(422);
+        self::assertStringContainsString($said, $this->page());
+        self::assertSame([], $this->entities->getRepository(Client::class)->findAll());
     }
 }

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\App;
+
+use Doctrine\DBAL\Connection;
+use HandGarden\Account\Staff;
+use HandGarden\Client\Client;
+use HandGarden\Desk\Demo\DemoClients;
+use HandGarden\Desk\Demo\LoadDemo;
+use HandGarden\Web\Clock;
+use Symfony\Component\Console\Tester\CommandTester;
+use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
+
+/** The demonstration clinic: loaded once, on loopback only, and every page of it opens. */
+final class DemoTest extends GardenTestCase
+{
+    public function testIsNotLoadedWhereOthersCouldReachIt(): void
+    {
+        self::assertSame(1, $this->load(false, 'secret'));
+        self::assertSame(1, $this->load(true, ''));
+        self::assertSame([], $this->entities->getRepository(Staff::class)->findAll());
+    }
+
+    public function testIsLoadedOnceAndEveryPageOfEveryClientOpens(): void
+    {
+        self::assertSame(0, $this->load());
+        $clients = $this->entities->getRepository(Client::class)->findAll();
+        self::assertSame(0, $this->load());
+        self::assertCount(\count($clients), $this->entities->getRepository(Client::class)->findAll());
+        $lead = $this->entities->getRepository(Staff::class)->findOneBy(['email' => 'maren@quayside.example']);
+        self::assertNotNull($lead);
+        $this->signIn($lead);
+
+        self::assertCount(2, $clients);
+        foreach ($clients as $client) {
+            foreach (['', '/edit', '/screening', '/measure', '/placement', '/routine', '/routine/print', '/decisions', '/sittings/new'] as $page) {
+                $this->browser->request('GET', '/clients/'.$client->id.$page);
+                self::assertResponseIsSuccessful($client->name().$page);
+            }
+        }
+    }
+
+    public function testTheHistoriesBringSomethingToDecide(): void
+    {
+        $this->load();
+        $lead = $this->entities->getRepository(Staff::class)->findOneBy(['email' => 'maren@quayside.example']);
+        self::assertNotNull($lead);
+        $this->signIn($lead);
+        $this->browser->request('GET', '/');
+
+        self::assertStringContainsString('waiting', $this->page());
+        self::assertSelectorTextContains('ul.rows', 'Odalys Brandt');
+    }
+
+    private function load(bool $onLoopback = true, string $password = 'garden-demo'): int
+    {
+        $command = new LoadDemo($this->entities, $this->service(Connection::class), $this->service(UserPasswordHasherInterface::class), $this->service(DemoClients::class), new Clock(), $onLoopback, $password);
+
+        return (new CommandTester($command))->execute([]);
+    }
+}
