@@ -48,11 +48,11 @@ final class TodayTest extends GardenTestCase
     public function testSaysWhenTheLastSittingWasAndHowManyDaysOfTheWeek(): void
     {
         $client = $this->client($this->clinic, $this->therapist);
-        self::assertStringContainsString('No sitting yet · 0 of 5 days this week · due', $this->row());
+        self::assertStringContainsString('No sitting yet · 0 of 5 planned days in the last 7 · due', $this->row());
         $sitting = $this->log($client);
         $this->log($client, $sitting);
 
-        self::assertStringContainsString('Last sitting '.(new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->format('D j M').' · 1 of 5 days this week', $this->row(), 'two lines on one day are one day');
+        self::assertStringContainsString('Last sitting '.(new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->format('D j M').' · 1 of 5 planned days in the last 7', $this->row(), 'two lines on one day are one day');
         self::assertStringNotContainsString('due', $this->row());
     }
 
