@@ -56,6 +56,17 @@ final class TodayTest extends GardenTestCase
         self::assertStringNotContainsString('due', $this->row());
     }
 
+    public function testTheSevenDaysEndTodayAndTheEighthIsOut(): void
+    {
+        $client = $this->client($this->clinic, $this->therapist);
+        $this->log($client);
+        $shift = fn (int $days): int|string => $this->entities->getConnection()->executeStatement('UPDATE log_entry SET day = (now() AT TIME ZONE \'UTC\')::date - '.$days);
+        $shift(6);
+        self::assertStringContainsString('1 of 5 planned days', $this->row());
+        $shift(7);
+        self::assertStringContainsString('0 of 5 planned days', $this->row());
+    }
+
     public function testASkippedItemIsNoSitting(): void
     {
         $this->log($this->client($this->clinic, $this->therapist), outcome: 'skipped');
