@@ -7,6 +7,7 @@ namespace HandGarden\Content;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
+use HandGarden\Core\Drawing\InvalidPose;
 use HandGarden\Core\Drawing\PoseLibrary;
 use Symfony\Component\HttpKernel\CacheWarmer\CacheWarmerInterface;
 use Symfony\Component\Yaml\Exception\ParseException;
@@ -15,6 +16,9 @@ use Symfony\Component\Yaml\Yaml;
 /** The catalogue of this installation: read once, then kept as ready values in the cache folder. */
 final class CatalogueStore implements CacheWarmerInterface
 {
+    private const CATALOGUE_FILE = 'catalogue.values';
+    private const POSES_FILE = 'poses.values';
+
     private ?Catalogue $catalogue = null;
 
     private ?PoseLibrary $poses = null;
@@ -26,24 +30,13 @@ final class CatalogueStore implements CacheWarmerInterface
     /** @throws InvalidData naming file and path */
     public function get(): Catalogue
     {
-        return $this->catalogue ??= $this->load();
+        return $this->catalogue ??= $this->kept(self::CATALOGUE_FILE, Catalogue::class) ?? $this->compile();
     }
 
     /** @throws InvalidData naming pose and joint */
     public function poses(): PoseLibrary
     {
-        if (null === $this->poses) {
-            $kept = $this->debug ? false : @file_get_contents($this->cacheDir.'/poses.values');
-            $poses = false === $kept ? null : @unserialize($kept);
-            $this->poses = $poses instanceof PoseLibrary ? $poses : self::readPoses($this->catalogueDir);
-        }
-
-        return $this->poses;
-    }
-
-    public static function readPoses(string $dir): PoseLibrary
-    {
-        return (new PoseReader())->read(Node::root(self::yaml($dir, 'poses.yaml'), 'poses.yaml'));
+        return $this->poses ??= $this->kept(self::POSES_FILE, PoseLibrary::class) ?? self::readPoses($this->catalogueDir);
     }
 
     public function isOptional(): bool
@@ -58,39 +51,55 @@ final class CatalogueStore implements CacheWarmerInterface
         return [];
     }
 
-    /** Reading the YAML takes 15 ms and more, taking the ready values from the file 2 ms. */
-    private function load(): Catalogue
+    /**
+     * Reading the YAML takes 15 ms and more, taking the ready values from a file 2 ms.
+     *
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T|null
+     */
+    private function kept(string $name, string $class): ?object
     {
-        $kept = $this->debug ? false : @file_get_contents($this->cacheDir.'/catalogue.values');
-        $catalogue = false === $kept ? null : @unserialize($kept);
+        $kept = $this->debug ? false : @file_get_contents($this->cacheDir.'/'.$name);
+        $values = false === $kept ? null : @unserialize($kept);
 
-        return $catalogue instanceof Catalogue ? $catalogue : $this->compile();
+        return $values instanceof $class ? $values : null;
     }
 
     private function compile(): Catalogue
     {
-        $catalogue = (new CatalogueReader())->read(self::parse($this->catalogueDir));
-        if (!is_dir($this->cacheDir)) {
-            @mkdir($this->cacheDir, 0o777, true);
-        }
-        $poses = self::readPoses($this->catalogueDir);
-        foreach ($catalogue->rungs() as $rung) {
-            $poses->get($rung->picture->startPose);
-            $poses->get($rung->picture->endPose);
-        }
-        $this->keep('poses.values', $poses);
-        $this->keep('catalogue.values', $catalogue);
+        [$catalogue, $poses] = self::read($this->catalogueDir);
+        WholeFile::write($this->cacheDir.'/'.self::POSES_FILE, serialize($poses));
+        WholeFile::write($this->cacheDir.'/'.self::CATALOGUE_FILE, serialize($catalogue));
 
         return $catalogue;
     }
 
-    private function keep(string $name, object $values): void
+    /**
+     * Every file of the catalogue, with the poses that its pictures name.
+     *
+     * @return array{Catalogue, PoseLibrary}
+     *
+     * @throws InvalidData naming file and path
+     * @throws InvalidPose when a picture names a pose that is not there
+     */
+    public static function read(string $dir): array
     {
-        $temporary = @tempnam($this->cacheDir, 'cat');
-        if (false !== $temporary && false !== @file_put_contents($temporary, serialize($values))) {
-            chmod($temporary, 0o644);
-            rename($temporary, $this->cacheDir.'/'.$name);
+        $catalogue = (new CatalogueReader())->read(self::parse($dir));
+        $poses = self::readPoses($dir);
+        foreach ($catalogue->rungs() as $rung) {
+            $poses->get($rung->picture->startPose);
+            $poses->get($rung->picture->endPose);
         }
+
+        return [$catalogue, $poses];
+    }
+
+    public static function readPoses(string $dir): PoseLibrary
+    {
+        return (new PoseReader())->read(Node::root(self::yaml($dir, 'poses.yaml'), 'poses.yaml'));
     }
 
     /**

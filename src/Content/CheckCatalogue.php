@@ -23,12 +23,7 @@ final class CheckCatalogue extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         try {
-            $catalogue = (new CatalogueReader())->read(CatalogueStore::parse($this->catalogueDir));
-            $poses = CatalogueStore::readPoses($this->catalogueDir);
-            foreach ($catalogue->rungs() as $rung) {
-                $poses->get($rung->picture->startPose);
-                $poses->get($rung->picture->endPose);
-            }
+            [$catalogue, $poses] = CatalogueStore::read($this->catalogueDir);
         } catch (InvalidData|InvalidPose $e) {
             $output->writeln($e->getMessage(), OutputInterface::OUTPUT_RAW);
 

@@ -18,7 +18,7 @@ final readonly class Overview
     }
 
     /**
-     * Sittings, suspensions and measures of all clients in three queries, however many there are.
+     * Sittings, suspensions and measures of all clients in four queries, and what waits in three, however many there are.
      *
      * @param list<Client> $clients
      *
@@ -50,7 +50,7 @@ final readonly class Overview
                 isset($measured[$client->id]) ? (int) (new \DateTimeImmutable($measured[$client->id], new \DateTimeZone('UTC')))->diff($today)->format('%a') : null,
             );
         }
-        usort($rows, static fn (ClientRow $a, ClientRow $b): int => [-$a->suspended, -$a->waiting, !$a->isDue, $a->client->familyName, $a->client->id] <=> [-$b->suspended, -$b->waiting, !$b->isDue, $b->client->familyName, $b->client->id]);
+        usort($rows, static fn (ClientRow $a, ClientRow $b): int => $a->place() <=> $b->place());
 
         return $rows;
     }

@@ -48,7 +48,7 @@ final class EditRoutine extends AbstractController
 
                 return;
             }
-            $items = null === $routine ? [] : (new RoutineFormat($this->catalogue->get()))->read($routine->items);
+            $items = $this->plan->itemsOf($routine);
             $changed = $this->change($items, $request, $client);
             if (null === $changed) {
                 return;

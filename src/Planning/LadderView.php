@@ -11,7 +11,6 @@ final readonly class LadderView
         public string $key,
         public string $name,
         public string $strand,
-        public string $strandLabel,
         public string $side,
         public string $stateText,
         public string $state,

@@ -41,7 +41,6 @@ final readonly class PlacementViews
             $placed->ladder->key,
             $placed->ladder->name,
             $placed->ladder->strand->value,
-            $placed->ladder->strand->label(),
             $placed->side->value,
             null !== $placed->override ? 'Set by the therapist' : $this->stateText($placed),
             $placed->state->value,

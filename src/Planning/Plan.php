@@ -77,8 +77,12 @@ final class Plan implements ResetInterface
     /** @return list<Item> of the current routine; empty when there is none */
     public function items(Client $client): array
     {
-        $routine = $this->plans->routine($client);
+        return $this->itemsOf($this->plans->routine($client));
+    }
 
+    /** @return list<Item> */
+    public function itemsOf(?SavedRoutine $routine): array
+    {
         return null === $routine ? [] : (new RoutineFormat($this->catalogue->get()))->read($routine->items);
     }
 

@@ -56,6 +56,15 @@ final readonly class PlanRepository
         return $this->entities->getRepository(Suspension::class)->findBy($this->scope($client) + ['reopenedAt' => null], ['at' => 'DESC']);
     }
 
+    /** Lets an item, or everything, rest; what rests already is left as it is. */
+    public function suspend(Client $client, string $itemKey, string $why, \DateTimeImmutable $at): void
+    {
+        $resting = array_map(static fn (Suspension $s): string => $s->itemKey, $this->suspensions($client));
+        if (!\in_array($itemKey, $resting, true)) {
+            $this->keep(new Suspension($client->clinicId, $client->id, $itemKey, mb_substr($why, 0, 300), $at));
+        }
+    }
+
     public function routine(Client $client): ?SavedRoutine
     {
         return $this->entities->getRepository(SavedRoutine::class)->findOneBy($this->scope($client), ['madeAt' => 'DESC', 'id' => 'DESC']);

@@ -6,6 +6,9 @@ namespace HandGarden\Planning;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\Client;
+use HandGarden\Core\Routine\LeftOut;
+use HandGarden\Core\Routine\Routine;
 use Symfony\Component\Uid\Uuid;
 
 /** The routine of a client as it stands. A new suggestion makes a new one; edits raise the version. */
@@ -46,5 +49,19 @@ class SavedRoutine
         public \DateTimeImmutable $madeAt, // not readonly: it is read anew under a lock
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public static function suggested(Routine $routine, Client $client, string $byStaffId, \DateTimeImmutable $at): self
+    {
+        return new self(
+            $client->clinicId,
+            $client->id,
+            RoutineFormat::write($routine->sequence->items),
+            array_map(static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason], $routine->leftOut),
+            $routine->withFiveMoreMinutes,
+            $routine->provedBest,
+            $byStaffId,
+            $at,
+        );
     }
 }

@@ -24,7 +24,7 @@ final class ShowPlacement extends AbstractController
     {
         $placements = $plan->placements($client);
         $words = new Words($catalogue->get());
-        $views = new PlacementViews($words, $plans->approvedRungs($client));
+        $views = new PlacementViews($words, $plan->facts($client)->met);
 
         return $this->render('Planning/placement.html.twig', [
             'client' => $client,

@@ -42,7 +42,7 @@ final class ShowRoutine extends AbstractController
     private function show(string $template, Client $client): Response
     {
         $routine = $this->plans->routine($client);
-        $items = $this->plan->items($client);
+        $items = $this->plan->itemsOf($routine);
         $limits = $this->plan->limits($client);
         $rules = (new Builder($this->catalogue->get()))->rulesFor($this->plan->placements($client), $this->plan->facts($client), $limits, $this->clock->today($client->zone));
         $view = new RoutineView($items, [] === $items ? [] : $rules->broken($items), $limits->seconds(), $limits->effortBudget(), $this->plan->worseSide($client));

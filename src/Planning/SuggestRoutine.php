@@ -9,7 +9,6 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Routine\Builder;
-use HandGarden\Core\Routine\LeftOut;
 use HandGarden\Core\Routine\NothingFits;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -39,16 +38,7 @@ final class SuggestRoutine extends AbstractController
 
             return $this->redirectToRoute('planning_routine', ['client' => $client->id], Response::HTTP_SEE_OTHER);
         }
-        $plans->keep(new SavedRoutine(
-            $client->clinicId,
-            $client->id,
-            RoutineFormat::write($routine->sequence->items),
-            array_map(static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason], $routine->leftOut),
-            $routine->withFiveMoreMinutes,
-            $routine->provedBest,
-            $who->staff()->id,
-            $clock->now(),
-        ));
+        $plans->keep(SavedRoutine::suggested($routine, $client, $who->staff()->id, $clock->now()));
         $audit->wrote('suggested routine', $client->id);
         $this->addFlash('done', 'A new routine, within the time.');
 

@@ -14,8 +14,6 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Index(name: 'suspension_by_client', columns: ['client_id'])]
 class Suspension
 {
-    public const EVERYTHING = '*';
-
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
     public readonly string $id;

@@ -13,6 +13,7 @@ use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
+use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Routine\Item;
@@ -21,7 +22,6 @@ use HandGarden\Planning\PlacementOverride;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\PrescribedDose;
 use HandGarden\Planning\RoutineFormat;
-use HandGarden\Planning\Suspension;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -136,8 +136,8 @@ final class Decide extends AbstractController
         match ($proposal->kind) {
             ProposalKind::NextRung => $this->approve($client, $proposal, $staffId, $now),
             ProposalKind::RungBelow => $this->stepBack($client, $proposal, $staffId, $now),
-            ProposalKind::Suspend => $this->suspend($client, $key ?? Suspension::EVERYTHING, $proposal->text, $now),
-            ProposalKind::SuspendRoutine => $this->suspend($client, Suspension::EVERYTHING, $proposal->text, $now),
+            ProposalKind::Suspend => $this->plans->suspend($client, $key ?? ClientFacts::EVERYTHING, $proposal->text, $now),
+            ProposalKind::SuspendRoutine => $this->plans->suspend($client, ClientFacts::EVERYTHING, $proposal->text, $now),
             ProposalKind::Shorten => $this->shorten($client),
             default => null,
         };
@@ -172,16 +172,6 @@ final class Decide extends AbstractController
                 $this->plans->keep(new PlacementOverride($client->clinicId, $client->id, $ladder->key, $side, $proposal->toRungId, mb_substr($proposal->text, 0, 300), $staffId, $now));
             }
         }
-    }
-
-    private function suspend(Client $client, string $key, string $why, \DateTimeImmutable $now): void
-    {
-        foreach ($this->plans->suspensions($client) as $open) {
-            if ($open->itemKey === $key) {
-                return;
-            }
-        }
-        $this->plans->keep(new Suspension($client->clinicId, $client->id, $key, mb_substr($why, 0, 300), $now));
     }
 
     private function shorten(Client $client): void

@@ -6,11 +6,11 @@ namespace HandGarden\Sitting;
 
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Planning\PlanRepository;
-use HandGarden\Planning\Suspension;
 use HandGarden\Web\Clock;
 
 /** Suspends at once what a symptom speaks against; a therapist reopens it. */
@@ -26,14 +26,9 @@ final readonly class AfterLogging
         if (!$symptoms->suspends($line)) {
             return;
         }
-        $key = $line->systemic ? Suspension::EVERYTHING : $line->itemKey();
-        foreach ($this->plans->suspensions($client) as $open) {
-            if ($open->itemKey === $key) {
-                return;
-            }
-        }
+        $key = $line->systemic ? ClientFacts::EVERYTHING : $line->itemKey();
         $what = $line->systemic ? 'dizzy, breathless, chest pain, faint or signs of a stroke' : ($line->newTingling ? 'new tingling or numbness' : 'pain of 7 or more');
-        $this->plans->keep(new Suspension($client->clinicId, $client->id, $key, \sprintf('%s: %s on %s.', $this->catalogue->get()->rung($line->rungId)->name, $what, $line->day->format('j M')), $this->clock->now()));
+        $this->plans->suspend($client, $key, \sprintf('%s: %s on %s.', $this->catalogue->get()->rung($line->rungId)->name, $what, $line->day->format('j M')), $this->clock->now());
     }
 
     /** Looks again at the last line of each item, after late pain was told. */

@@ -11,7 +11,6 @@ use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\Compensation;
@@ -64,7 +63,7 @@ final class PlaySitting extends AbstractController
             'items' => array_map(static fn (Item $i): array => [
                 'item' => $i,
                 'id' => Uuid::v4()->toRfc4122(),
-                'rests' => $noActiveWork && !\in_array($i->rung->class, [EffortClass::Calm, EffortClass::Prep], true),
+                'rests' => $noActiveWork && !$i->rung->class->isRestful(),
             ], (new RoutineFormat($this->catalogue->get()))->read($sitting->items)),
             'logged' => $logged,
             'noActiveWork' => $noActiveWork,

@@ -9,6 +9,7 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\RoutineFormat;
@@ -84,7 +85,7 @@ final class StartSitting extends AbstractController
             }
         }
         foreach ($this->plans->suspensions($client) as $suspension) {
-            if ('*' === $suspension->itemKey) {
+            if (ClientFacts::EVERYTHING === $suspension->itemKey) {
                 return 'The routine is suspended: '.$suspension->why.' A therapist reopens it under Decisions.';
             }
         }

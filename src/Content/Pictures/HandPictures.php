@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Content\Pictures;
 
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Content\WholeFile;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Drawing\NamedPose;
@@ -62,7 +63,7 @@ final readonly class HandPictures
         $hash = $spec->hash();
         $base = $this->place($hash);
         if (!is_file($base.'.svg') && !is_file($base.'.spec')) {
-            self::write($base.'.spec', serialize($spec));
+            WholeFile::write($base.'.spec', serialize($spec));
         }
 
         return '/hands/'.$hash.'.svg';
@@ -82,7 +83,7 @@ final readonly class HandPictures
             return null;
         }
         $svg = (new SvgWriter())->write((new Painter(new Stage($this->catalogue->poses())))->paint($spec));
-        self::write($base.'.svg', $svg);
+        WholeFile::write($base.'.svg', $svg);
 
         return $svg;
     }
@@ -90,18 +91,5 @@ final readonly class HandPictures
     private function place(string $hash): string
     {
         return $this->handsDir.'/'.substr($hash, 0, 2).'/'.$hash;
-    }
-
-    /** Whole or not at all, also when two requests draw the same picture. */
-    private static function write(string $file, string $content): void
-    {
-        if (!is_dir(\dirname($file))) {
-            @mkdir(\dirname($file), 0o775, true);
-        }
-        $temporary = $file.'.'.bin2hex(random_bytes(4));
-        if (false !== @file_put_contents($temporary, $content)) {
-            chmod($temporary, 0o644);
-            rename($temporary, $file);
-        }
     }
 }

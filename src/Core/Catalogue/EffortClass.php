@@ -13,6 +13,12 @@ enum EffortClass: string
     case Task = 'task';
     case Device = 'device';
 
+    /** Calm and passive items: what is left on a day of severe pain. */
+    public function isRestful(): bool
+    {
+        return self::Calm === $this || self::Prep === $this;
+    }
+
     /** A strength or practice item needs the preparation of its segment earlier in the sitting. */
     public function needsPreparation(): bool
     {

@@ -24,19 +24,19 @@ final readonly class Painter
         $scene = $this->stage->scene($spec->shown, $spec->thing, $spec->otherHand);
         $figure = new Figure($scene, $camera, $spec->focus, $spec->weight);
         $box = $figure->projection->box();
-        $otherScene = null;
+        $other = null;
         if (null !== $spec->other) {
-            $otherScene = $this->stage->scene($spec->other, $spec->thing, $spec->otherHand);
-            $box = self::around($box, (new Projection($otherScene, $camera))->box());
+            $other = new Projection($this->stage->scene($spec->other, $spec->thing, $spec->otherHand), $camera);
+            $box = self::around($box, $other->box());
         }
         $layers = [];
         if (null !== $spec->table) {
-            [$tableY, $from, $to] = $this->table($spec, $figure->projection, $otherScene, $camera);
+            [$tableY, $from, $to] = self::table($spec, $figure->projection, $box);
             array_push($layers, ...Overlays::table($tableY, $from, $to));
             $box = self::around($box, [$from, $tableY, $to, $tableY + 8]);
         }
-        if ($spec->withGhost && null !== $otherScene) {
-            array_push($layers, ...Overlays::ghost($otherScene->only('hand'), $camera));
+        if ($spec->withGhost && null !== $other) {
+            array_push($layers, ...Overlays::ghost($other->scene->only('hand'), $camera));
         }
         array_push($layers, ...$figure->layers());
         if (null !== $spec->zones) {
@@ -81,16 +81,16 @@ final readonly class Painter
         return $path;
     }
 
-    /** @return array{float, float, float} height of the table on screen, and from where to where it goes */
-    private function table(PictureSpec $spec, Projection $projection, ?Scene $other, Camera $camera): array
+    /**
+     * @param array{float, float, float, float} $all box of everything that is shown
+     *
+     * @return array{float, float, float} height of the table on screen, and from where to where it goes
+     */
+    private static function table(PictureSpec $spec, Projection $projection, array $all): array
     {
         $arm = $projection->box('arm');
-        $all = $projection->box();
-        if (null !== $other) {
-            $all = self::around($all, (new Projection($other, $camera))->box());
-        }
         if ('edge' === $spec->table) { // the hand hangs past the edge; the forearm lies on the table
-            $wrist = $camera->project($projection->scene->place('hand'));
+            $wrist = $projection->camera->project($projection->scene->place('hand'));
             $towardsHand = $projection->circles[0][0] > $wrist[0] ? 1 : -1;
 
             return 1 === $towardsHand ? [$arm[3], $wrist[0] + 6, $all[2] + self::TABLE_BEYOND] : [$arm[3], $all[0] - self::TABLE_BEYOND, $wrist[0] - 6];

@@ -12,6 +12,9 @@ use HandGarden\Core\Screening\Screening;
 /** Everything that is known about one client, as values. */
 final readonly class ClientFacts
 {
+    /** Stands among the suspended item keys when the whole routine rests. */
+    public const EVERYTHING = '*';
+
     /**
      * @param non-empty-list<Condition> $conditions
      * @param non-empty-list<Side>      $affected     worse hand first

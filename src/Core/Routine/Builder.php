@@ -156,7 +156,7 @@ final readonly class Builder
     private function obstacles(Placements $placements, ClientFacts $facts, array $groups, Limits $limits): array
     {
         $reasons = [];
-        if (\in_array('*', $facts->suspended, true)) {
+        if (\in_array(ClientFacts::EVERYTHING, $facts->suspended, true)) {
             return ['The routine is suspended after a symptom; a therapist reopens it under Decisions.'];
         }
         foreach ($placements->ladders as $placed) {

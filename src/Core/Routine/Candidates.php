@@ -103,7 +103,7 @@ final class Candidates
         if (null === $hands) {
             return null;
         }
-        if ([] !== array_intersect([$rung->id.'|'.$hands->value, '*'], $this->facts->suspended)) {
+        if ([] !== array_intersect([$rung->id.'|'.$hands->value, ClientFacts::EVERYTHING], $this->facts->suspended)) {
             $this->refused[] = new LeftOut($rung->name, 'Suspended after a symptom until a therapist reopens it');
 
             return null;

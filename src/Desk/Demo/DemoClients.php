@@ -127,16 +127,7 @@ final readonly class DemoClients
             $this->entities->persist(new PrescribedDose($client->clinicId, $client->id, $key, DoseFormat::write($doses[$key]), $staff->id, $now->modify('-15 days')));
         }
         $routine = (new Builder($catalogue))->build($this->plan->placements($client), $this->plan->facts($client), $catalogue->goal($client->goalKey), $this->plan->limits($client), $doses, $today);
-        $this->entities->persist(new SavedRoutine(
-            $client->clinicId,
-            $client->id,
-            RoutineFormat::write($routine->sequence->items),
-            array_map(static fn ($l): array => ['what' => $l->label, 'why' => $l->reason], $routine->leftOut),
-            $routine->withFiveMoreMinutes,
-            $routine->provedBest,
-            $staff->id,
-            $now->modify('-15 days'),
-        ));
+        $this->entities->persist(SavedRoutine::suggested($routine, $client, $staff->id, $now->modify('-15 days')));
 
         return $routine->sequence->items;
     }
