@@ -6,7 +6,6 @@ namespace HandGarden\Client;
 
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Screening;
 use HandGarden\Web\Clock;
 use Symfony\Contracts\Service\ResetInterface;
@@ -27,29 +26,7 @@ final class Cautions implements ResetInterface
 
     public function screening(Client $client): Screening
     {
-        return $this->screenings[$client->id] ??= new Screening($this->catalogue->get()->screening, $this->withInjection($client));
-    }
-
-    /**
-     * Where the day of the last injection is known, it answers the question about the last three days by itself.
-     *
-     * @return array<string, array{Answer, \DateTimeImmutable}>
-     */
-    private function withInjection(Client $client): array
-    {
-        $answers = $this->clients->screening($client);
-        if (null !== $client->injectedOn) {
-            $today = $this->clock->today($client->zone);
-            $fresh = $client->injectedOn->modify('+3 days')->format('Y-m-d') >= $today->format('Y-m-d');
-            [$given, $on] = $answers['injection_3_days'] ?? [null, null];
-            // A yes given after that day speaks of a newer injection whose day nobody wrote down.
-            $newer = Answer::Yes === $given && null !== $on && $on > $client->injectedOn->modify('+3 days');
-            if ($fresh || !$newer) {
-                $answers['injection_3_days'] = [$fresh ? Answer::Yes : Answer::No, $today];
-            }
-        }
-
-        return $answers;
+        return $this->screenings[$client->id] ??= new Screening($this->catalogue->get()->screening, $this->clients->screening($client), $client->injectionDay());
     }
 
     public function of(Client $client): CautionsView

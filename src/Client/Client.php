@@ -135,6 +135,12 @@ class Client
         $this->unaffected = array_map(static fn (Side $s): string => $s->value, $unaffected);
     }
 
+    /** As midnight UTC, so that it compares with the days of the core. */
+    public function injectionDay(): ?\DateTimeImmutable
+    {
+        return null === $this->injectedOn ? null : new \DateTimeImmutable($this->injectedOn->format('Y-m-d'), new \DateTimeZone('UTC'));
+    }
+
     public function isArchived(): bool
     {
         return null !== $this->archivedAt;

@@ -49,7 +49,7 @@ final class Plan implements ResetInterface
                 $client->writingHand,
                 $this->readings->of($client),
                 $this->cautions->screening($client),
-                null === $client->injectedOn ? null : new \DateTimeImmutable($client->injectedOn->format('Y-m-d'), new \DateTimeZone('UTC')),
+                $client->injectionDay(),
                 $client->helperPresent,
                 [],
                 false,

@@ -228,10 +228,7 @@ final class Candidates
 
     private function dose(Rung $rung, Hands $hands): Dose
     {
-        $dose = $this->doses[$rung->id.'|'.$hands->value] ?? $rung->startDose;
-        $limit = $this->facts->screening->maxHoldSeconds($rung, $this->today);
-
-        return null !== $limit && $dose->holdSeconds > $limit ? $dose->withHold($limit) : $dose;
+        return $this->facts->screening->shortened($this->doses[$rung->id.'|'.$hands->value] ?? $rung->startDose, $rung, $this->today);
     }
 
     private function variant(Rung $rung, Side $side): ?string

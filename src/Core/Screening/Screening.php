@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Screening;
 
+use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\Rung;
 
 /**
@@ -14,14 +15,27 @@ final readonly class Screening
 {
     private const VALID_DAYS = 90;
 
-    /** @param array<string, array{Answer, \DateTimeImmutable}> $answers by question id */
-    public function __construct(public ScreeningQuestions $questions, private array $answers)
+    /**
+     * @param array<string, array{Answer, \DateTimeImmutable}> $answers    by question id
+     * @param \DateTimeImmutable|null                          $injectedOn day of the last tone injection, where it is known
+     */
+    public function __construct(public ScreeningQuestions $questions, private array $answers, private ?\DateTimeImmutable $injectedOn = null)
     {
     }
 
     public function answer(string $questionId, \DateTimeImmutable $today): Answer
     {
         [$answer, $on] = $this->answers[$questionId] ?? [Answer::NotAsked, $today];
+        $days = null === $this->injectedOn ? null : $this->questions->find($questionId)?->daysAfterInjection;
+        if (null !== $this->injectedOn && null !== $days) {
+            $until = $this->injectedOn->modify('+'.$days.' days');
+            if ($until >= $today) {
+                return Answer::Yes;
+            }
+            if (Answer::Yes !== $answer || $on <= $until) {
+                return Answer::No; // a yes given after that day speaks of a newer injection whose day nobody wrote down
+            }
+        }
 
         return $on->modify('+'.self::VALID_DAYS.' days') < $today ? Answer::NotAsked : $answer;
     }
@@ -53,6 +67,14 @@ final readonly class Screening
         }
 
         return $limit;
+    }
+
+    /** The dose with no longer hold than is allowed. */
+    public function shortened(Dose $dose, Rung $rung, \DateTimeImmutable $today): Dose
+    {
+        $limit = $this->maxHoldSeconds($rung, $today);
+
+        return null !== $limit && $dose->holdSeconds > $limit ? $dose->withHold($limit) : $dose;
     }
 
     /** What an answer settles about a fact; null when nothing. */

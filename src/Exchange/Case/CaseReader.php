@@ -61,7 +61,7 @@ final readonly class CaseReader
             $client->optional('unaffected')?->enums(Side::class) ?? [],
             $client->optional('writing_hand')?->enum(Side::class) ?? Side::Right,
             new Readings($this->readings($node, $today)),
-            $this->screening($node->optional('screening'), $today),
+            $this->screening($node->optional('screening'), $client->optional('injected_on')?->date(), $today),
             $client->optional('injected_on')?->date(),
             $client->optional('helper_here')?->bool() ?? false,
             $client->optional('helper_signed')?->strings() ?? [],
@@ -91,7 +91,7 @@ final readonly class CaseReader
         return $readings;
     }
 
-    private function screening(?Node $node, \DateTimeImmutable $today): Screening
+    private function screening(?Node $node, ?\DateTimeImmutable $injectedOn, \DateTimeImmutable $today): Screening
     {
         $answers = [];
         foreach ($node?->map() ?? [] as $id => $answer) {
@@ -102,7 +102,7 @@ final readonly class CaseReader
             $answers[$id] = [($dated ? $answer->get('answer') : $answer)->enum(Answer::class), $dated ? $answer->get('on')->date() : $today];
         }
 
-        return new Screening($this->catalogue->screening, $answers);
+        return new Screening($this->catalogue->screening, $answers, $injectedOn);
     }
 
     private function override(Node $node): Override

@@ -68,4 +68,16 @@ final class ScreeningTest extends TestCase
         self::assertSame(10, $screening->maxHoldSeconds(Cases::catalogue()->rung('staged-joint-opener'), $today));
         self::assertNull($screening->maxHoldSeconds(Cases::catalogue()->rung('helped-lift-hold'), $today));
     }
+
+    public function testTheDayOfAnInjectionAnswersItsQuestionAndALaterYesStands(): void
+    {
+        $today = new \DateTimeImmutable('2026-11-20');
+        $ask = static fn (?string $injected, Answer $given = Answer::NotAsked, string $on = '2026-11-20'): Answer => (new Screening(Cases::catalogue()->screening, ['injection_3_days' => [$given, new \DateTimeImmutable($on)]], null === $injected ? null : new \DateTimeImmutable($injected)))->answer('injection_3_days', $today);
+
+        self::assertSame(Answer::NotAsked, $ask(null));
+        self::assertSame(Answer::Yes, $ask('2026-11-17', Answer::No), 'the third day still counts');
+        self::assertSame(Answer::No, $ask('2026-11-16'));
+        self::assertSame(Answer::No, $ask('2026-11-10', Answer::Yes, '2026-11-11'));
+        self::assertSame(Answer::Yes, $ask('2026-11-10', Answer::Yes, '2026-11-19'));
+    }
 }
