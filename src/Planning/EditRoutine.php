@@ -28,6 +28,7 @@ final class EditRoutine extends AbstractController
 {
     public function __construct(
         private readonly Plan $plan,
+        private readonly GivenDose $given,
         private readonly PlanRepository $plans,
         private readonly CatalogueStore $catalogue,
         private readonly Audit $audit,
@@ -131,27 +132,21 @@ final class EditRoutine extends AbstractController
     private function dose(array $items, int $at, Request $request, Client $client): ?array
     {
         $item = $items[$at];
-        $number = static fn (string $field, int $otherwise): int => is_numeric($request->request->get($field)) ? (int) $request->request->get($field) : $otherwise;
-        $load = $request->request->get('load');
+        $form = $request->request;
+        $load = $form->get('load');
         try {
             $dose = Dose::of(
-                $number('sets', $item->dose->sets),
-                $number('repetitions', $item->dose->repetitions),
+                GivenDose::number($form, 'sets', $item->dose->sets),
+                GivenDose::number($form, 'repetitions', $item->dose->repetitions),
                 $item->dose->parts,
-                $number('move', $item->dose->moveSeconds),
-                $number('hold', $item->dose->holdSeconds),
+                GivenDose::number($form, 'move', $item->dose->moveSeconds),
+                GivenDose::number($form, 'hold', $item->dose->holdSeconds),
                 $item->dose->restSeconds,
                 is_numeric($load) ? (float) $load : $item->dose->loadKilograms,
             );
-            $item->rung->range->check($dose, $item->rung->name);
+            $this->given->check($client, $item->rung, $dose);
         } catch (InvalidDose $e) {
             $this->addFlash('problem', $e->getMessage());
-
-            return null;
-        }
-        $limit = $this->plan->facts($client)->screening->maxHoldSeconds($item->rung, $this->clock->today($client->zone));
-        if (null !== $limit && $dose->holdSeconds > $limit) {
-            $this->addFlash('problem', \sprintf('Screening allows holds of %d s at most here.', $limit));
 
             return null;
         }

@@ -18,6 +18,7 @@ use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Planning\ApprovedRung;
+use HandGarden\Planning\GivenDose;
 use HandGarden\Planning\PlacementOverride;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\PrescribedDose;
@@ -37,6 +38,7 @@ final class Decide extends AbstractController
         private readonly OpenProposals $open,
         private readonly DecisionRepository $decisions,
         private readonly PlanRepository $plans,
+        private readonly GivenDose $given,
         private readonly ClientRepository $clients,
         private readonly CatalogueStore $catalogue,
         private readonly Audit $audit,
@@ -57,7 +59,7 @@ final class Decide extends AbstractController
             return $this->back($client);
         }
         try {
-            $dose = $this->doseFor($proposal, $answer, $request);
+            $dose = $this->doseFor($client, $proposal, $answer, $request);
         } catch (InvalidDose $e) {
             $this->addFlash('problem', $e->getMessage().' Nothing was changed.');
 
@@ -111,17 +113,26 @@ final class Decide extends AbstractController
         return null;
     }
 
-    /** @throws InvalidDose when an adjusted dose lies outside the rung's range */
-    private function doseFor(Proposal $proposal, DecisionAnswer $answer, Request $request): ?Dose
+    /**
+     * What was proposed, no longer than screening allows, or what the therapist made of it.
+     *
+     * @throws InvalidDose when an adjusted dose lies outside the rung's range or what screening allows
+     */
+    private function doseFor(Client $client, Proposal $proposal, DecisionAnswer $answer, Request $request): ?Dose
     {
-        if (DecisionAnswer::Adjusted !== $answer || null === $proposal->to || null === $proposal->rungId) {
+        if (null === $proposal->to || null === $proposal->rungId) {
             return $proposal->to;
         }
-        $number = static fn (string $field, int $otherwise): int => is_numeric($request->request->get($field)) ? (int) $request->request->get($field) : $otherwise;
-        $dose = $proposal->to->withSets($number('sets', $proposal->to->sets))->withRepetitions($number('repetitions', $proposal->to->repetitions))->withHold($number('hold', $proposal->to->holdSeconds));
-        $this->catalogue->get()->rung($proposal->rungId)->range->check($dose, $this->catalogue->get()->rung($proposal->rungId)->name);
+        $rung = $this->catalogue->get()->rung($proposal->rungId);
+        if (DecisionAnswer::Adjusted !== $answer) {
+            return $this->given->shortened($client, $rung, $proposal->to);
+        }
+        $form = $request->request;
 
-        return $dose;
+        return $this->given->check($client, $rung, $proposal->to
+            ->withSets(GivenDose::number($form, 'sets', $proposal->to->sets))
+            ->withRepetitions(GivenDose::number($form, 'repetitions', $proposal->to->repetitions))
+            ->withHold(GivenDose::number($form, 'hold', $proposal->to->holdSeconds)));
     }
 
     private function carryOut(Client $client, Proposal $proposal, ?Dose $dose): void

@@ -175,6 +175,20 @@ final class SittingTest extends OdalysTestCase
         self::assertSame(5, $this->doseOf('helped-lift-hold'));
     }
 
+    public function testADecisionNeverGivesALongerHoldThanScreeningAllows(): void
+    {
+        $this->metOnThreeDays('helped-lift-hold');
+        $proposed = $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions')->filter('li[data-rung="helped-lift-hold"]');
+        self::assertSame('6', $proposed->filter('input[name="hold"]')->attr('value'));
+        $this->post('/clients/'.$this->odalys->id.'/screening', ['blood_pressure' => 'yes']);
+        $this->browser->submit($proposed->selectButton('Accept this dose')->form());
+        $this->browser->followRedirect();
+        self::assertStringContainsString('screening allows holds of 5 s at most', $this->page());
+        $this->browser->submit($this->browser->getCrawler()->filter('li[data-rung="helped-lift-hold"]')->selectButton('Accept')->form());
+
+        self::assertSame(5, $this->doseOf('helped-lift-hold'), 'not the 6 s that were proposed');
+    }
+
     public function testLatePainIsAskedAtTheNextStartAndEases(): void
     {
         $first = $this->begin();
