@@ -151,7 +151,7 @@ final class ClientInput
         $client->helper = $this->helper;
         $client->helperPresent = $this->helperPresent;
         $known = self::materialsIn($catalogue);
-        $client->materials = $this->materialsAsked ? array_values(array_intersect($this->materials, $known)) : null;
+        $client->materials = $this->materialsAsked ? array_values(array_intersect($this->materials, array_keys($known))) : null;
         $client->goalKey = \in_array($this->goalKey, array_map(static fn (GoalTask $g): string => $g->key, $catalogue->goals), true) ? $this->goalKey : '';
         $client->goalWords = $this->goalWords;
         $injected = \DateTimeImmutable::createFromFormat('!Y-m-d', $this->injectedOn, new \DateTimeZone('UTC'));
@@ -159,18 +159,16 @@ final class ClientInput
         $client->story = $this->story;
     }
 
-    /** @return list<string> everything an exercise may need */
+    /** @return array<string, string> labels of everything an exercise may need, by key */
     public static function materialsIn(Catalogue $catalogue): array
     {
         $materials = [];
         foreach ($catalogue->rungs() as $rung) {
-            foreach ($rung->materials as $needed) {
-                foreach (explode('|', $needed) as $one) {
-                    $materials[$one] = $one;
-                }
+            foreach ($rung->materials as $key) {
+                $materials[$key] = $catalogue->handbook->material($key)->label ?? $key;
             }
         }
-        sort($materials);
+        asort($materials);
 
         return $materials;
     }

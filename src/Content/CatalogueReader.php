@@ -21,7 +21,7 @@ use HandGarden\Core\Placement\Vocabulary;
 final readonly class CatalogueReader
 {
     /**
-     * @param array{vocabulary: mixed, screening: mixed, goals: mixed, ladders: array<string, mixed>} $data decoded files
+     * @param array<string, mixed> $data decoded files by name: vocabulary, cautions, screening, goals, those of the handbook, and ladders by file
      *
      * @throws InvalidData
      */
@@ -29,10 +29,11 @@ final readonly class CatalogueReader
     {
         $vocabulary = $this->vocabulary(Node::root($data['vocabulary'], 'vocabulary.yaml'));
         $codes = Vocabulary::codesOf($vocabulary->lists);
-        $ladders = new LadderReader(new ConditionParser($codes), $vocabulary->gates);
+        $handbook = (new HandbookReader())->read($data);
+        $ladders = new LadderReader(new ConditionParser($codes), $vocabulary->gates, Node::root($data['cautions'], 'cautions.yaml')->map(), $handbook->materials);
         $read = [];
-        foreach ($data['ladders'] as $file => $ladder) {
-            $read[] = $ladders->read(Node::root($ladder, $file));
+        foreach (\is_array($data['ladders']) ? $data['ladders'] : [] as $file => $ladder) {
+            $read[] = $ladders->read(Node::root($ladder, (string) $file));
         }
 
         return new Catalogue(
@@ -40,6 +41,7 @@ final readonly class CatalogueReader
             $vocabulary,
             (new ScreeningReader())->read(Node::root($data['screening'], 'screening.yaml')),
             (new GoalReader())->read(Node::root($data['goals'], 'goals.yaml'), array_map(static fn ($ladder): string => $ladder->key, $read)),
+            $handbook,
         );
     }
 

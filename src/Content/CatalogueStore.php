@@ -7,8 +7,7 @@ namespace HandGarden\Content;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
-use HandGarden\Core\Drawing\InvalidPose;
-use HandGarden\Core\Drawing\PoseLibrary;
+use HandGarden\Core\Drawing\DrawingLibrary;
 use Symfony\Component\HttpKernel\CacheWarmer\CacheWarmerInterface;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
@@ -17,11 +16,11 @@ use Symfony\Component\Yaml\Yaml;
 final class CatalogueStore implements CacheWarmerInterface
 {
     private const CATALOGUE_FILE = 'catalogue.values';
-    private const POSES_FILE = 'poses.values';
+    private const DRAWINGS_FILE = 'drawings.values';
 
     private ?Catalogue $catalogue = null;
 
-    private ?PoseLibrary $poses = null;
+    private ?DrawingLibrary $drawings = null;
 
     public function __construct(private readonly string $catalogueDir, private readonly string $cacheDir, private readonly bool $debug)
     {
@@ -34,9 +33,9 @@ final class CatalogueStore implements CacheWarmerInterface
     }
 
     /** @throws InvalidData naming pose and joint */
-    public function poses(): PoseLibrary
+    public function drawings(): DrawingLibrary
     {
-        return $this->poses ??= $this->kept(self::POSES_FILE, PoseLibrary::class) ?? self::readPoses($this->catalogueDir);
+        return $this->drawings ??= $this->kept(self::DRAWINGS_FILE, DrawingLibrary::class) ?? self::readDrawings($this->catalogueDir);
     }
 
     public function isOptional(): bool
@@ -70,8 +69,8 @@ final class CatalogueStore implements CacheWarmerInterface
 
     private function compile(): Catalogue
     {
-        [$catalogue, $poses] = self::read($this->catalogueDir);
-        WholeFile::write($this->cacheDir.'/'.self::POSES_FILE, serialize($poses));
+        [$catalogue, $drawings] = self::read($this->catalogueDir);
+        WholeFile::write($this->cacheDir.'/'.self::DRAWINGS_FILE, serialize($drawings));
         WholeFile::write($this->cacheDir.'/'.self::CATALOGUE_FILE, serialize($catalogue));
 
         return $catalogue;
@@ -80,41 +79,54 @@ final class CatalogueStore implements CacheWarmerInterface
     /**
      * Every file of the catalogue, with the poses that its pictures name.
      *
-     * @return array{Catalogue, PoseLibrary}
+     * @return array{Catalogue, DrawingLibrary}
      *
      * @throws InvalidData naming file and path
-     * @throws InvalidPose when a picture names a pose that is not there
      */
     public static function read(string $dir): array
     {
         $catalogue = (new CatalogueReader())->read(self::parse($dir));
-        $poses = self::readPoses($dir);
-        foreach ($catalogue->rungs() as $rung) {
-            $poses->get($rung->picture->startPose);
-            $poses->get($rung->picture->endPose);
-        }
+        $drawings = self::readDrawings($dir);
+        (new CatalogueCheck($catalogue, $drawings))->run();
 
-        return [$catalogue, $poses];
+        return [$catalogue, $drawings];
     }
 
-    public static function readPoses(string $dir): PoseLibrary
+    public static function readDrawings(string $dir): DrawingLibrary
     {
-        return (new PoseReader())->read(Node::root(self::yaml($dir, 'poses.yaml'), 'poses.yaml'));
+        return (new DrawingReader())->read([
+            'poses' => self::yaml($dir, 'poses.yaml'),
+            'figures' => self::yaml($dir, 'figures.yaml'),
+            'things' => self::yaml($dir, 'things.yaml'),
+            'hands' => self::yaml($dir, 'second-hands.yaml'),
+        ]);
     }
 
     /**
-     * @return array{vocabulary: mixed, screening: mixed, goals: mixed, ladders: array<string, mixed>}
+     * @return array{ladders: array<string, mixed>, vocabulary: mixed, cautions: mixed, screening: mixed, goals: mixed, materials: mixed, shapes: mixed, rules: mixed, scripts: mixed, release: mixed} decoded files by name, ladders by file
      *
      * @throws InvalidData
      */
     public static function parse(string $dir): array
     {
+        $order = Node::root(self::yaml($dir, 'order.yaml'), 'order.yaml')->strings();
         $ladders = [];
-        foreach (self::ORDER as $key) {
+        foreach ($order as $key) {
             $ladders['ladders/'.$key.'.yaml'] = self::yaml($dir, 'ladders/'.$key.'.yaml');
         }
 
-        return ['vocabulary' => self::yaml($dir, 'vocabulary.yaml'), 'screening' => self::yaml($dir, 'screening.yaml'), 'goals' => self::yaml($dir, 'goals.yaml'), 'ladders' => $ladders];
+        return [
+            'ladders' => $ladders,
+            'vocabulary' => self::yaml($dir, 'vocabulary.yaml'),
+            'cautions' => self::yaml($dir, 'cautions.yaml'),
+            'screening' => self::yaml($dir, 'screening.yaml'),
+            'goals' => self::yaml($dir, 'goals.yaml'),
+            'materials' => self::yaml($dir, 'materials.yaml'),
+            'shapes' => self::yaml($dir, 'shapes.yaml'),
+            'rules' => self::yaml($dir, 'rules.yaml'),
+            'scripts' => self::yaml($dir, 'scripts.yaml'),
+            'release' => self::yaml($dir, 'release.yaml'),
+        ];
     }
 
     /** @throws InvalidData naming the file and the line */
@@ -126,7 +138,4 @@ final class CatalogueStore implements CacheWarmerInterface
             throw InvalidData::at($file, $e->getMessage());
         }
     }
-
-    /** Catalogue order: the order of a sitting and of every list. */
-    private const ORDER = ['settle-1', 'settle-2', 'settle-3', 'sensory-2', 'mobilize-3', 'stretch-3', 'stretch-1', 'base-1', 'open-1', 'separate-1', 'dexterity-1'];
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace HandGarden\Content;
 
 use HandGarden\Core\Data\InvalidData;
-use HandGarden\Core\Drawing\InvalidPose;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -23,13 +22,13 @@ final class CheckCatalogue extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         try {
-            [$catalogue, $poses] = CatalogueStore::read($this->catalogueDir);
-        } catch (InvalidData|InvalidPose $e) {
+            [$catalogue, $drawings] = CatalogueStore::read($this->catalogueDir);
+        } catch (InvalidData $e) {
             $output->writeln($e->getMessage(), OutputInterface::OUTPUT_RAW);
 
             return Command::INVALID;
         }
-        $output->writeln(\sprintf('%d ladders, %d rungs, %d poses: all read.', \count($catalogue->ladders), \count($catalogue->rungs()), \count($poses->names())));
+        $output->writeln(\sprintf('%d ladders, %d rungs, %d poses: all read.', \count($catalogue->ladders), \count($catalogue->rungs()), \count($drawings->poseNames())));
 
         return Command::SUCCESS;
     }

@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace HandGarden\Content;
 
+use HandGarden\Core\Catalogue\ApproachTag;
 use HandGarden\Core\Catalogue\Caution;
 use HandGarden\Core\Catalogue\Condition as ClientCondition;
 use HandGarden\Core\Catalogue\DoneOn;
 use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\DoseKind;
 use HandGarden\Core\Catalogue\DoseRange;
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\LadderKind;
+use HandGarden\Core\Catalogue\Material;
 use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Picture;
@@ -24,6 +27,7 @@ use HandGarden\Core\Catalogue\Segment;
 use HandGarden\Core\Catalogue\SittingNeed;
 use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Catalogue\Strand;
+use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Placement\Condition\AnyOf;
 use HandGarden\Core\Placement\Condition\Condition;
@@ -33,18 +37,22 @@ use HandGarden\Core\Placement\Condition\SidePrefix;
 /** Reads one ladder file. */
 final readonly class LadderReader
 {
-    /** @param array<string, Caution> $gates */
-    public function __construct(private ConditionParser $conditions, private array $gates)
+    /** Work with the sound side carrying the weak one: the conditions speak of the weak one. */
+    private const CARRIED = ['mobilize-1', 'mobilize-2', 'mobilize-3'];
+
+    /**
+     * @param array<string, Caution>  $gates
+     * @param array<string, Node>     $cautions  by key, as written in the file of cautions
+     * @param array<string, Material> $materials
+     */
+    public function __construct(private ConditionParser $conditions, private array $gates, private array $cautions, private array $materials)
     {
     }
 
     public function read(Node $node): Ladder
     {
         $node->only('key', 'strand', 'name', 'kind', 'entry', 'move_up', 'ease_down', 'instead_below', 'rounds', 'rungs');
-        $rungs = array_map($this->rung(...), $node->get('rungs')->items());
-        if ([] === $rungs) {
-            throw $node->get('rungs')->fail('a ladder has one rung or more');
-        }
+        $rungs = $this->rungs($node->get('rungs'), $node->get('key')->string());
 
         return new Ladder(
             $node->get('key')->string(),
@@ -60,11 +68,21 @@ final readonly class LadderReader
         );
     }
 
-    private function rung(Node $node): Rung
+    /** @return non-empty-list<Rung> */
+    private function rungs(Node $node, string $ladder): array
     {
-        $node->only('id', 'name', 'performers', 'position', 'posture', 'materials', 'steps', 'side', 'dose_words', 'watch_for', 'ease', 'harder', 'stop', 'why', 'fits', 'avoid_when', 'gates', 'moves', 'loads', 'lengthens', 'class', 'intensity', 'segment', 'role', 'when', 'ends_while', 'firm_wrist', 'needs_before', 'dose', 'range', 'progress', 'picture');
+        $rungs = array_map(fn (Node $rung): Rung => $this->rung($rung, $ladder), $node->items());
+
+        return [] === $rungs ? throw $node->fail('a ladder has one rung or more') : $rungs;
+    }
+
+    /** @throws InvalidData naming the path */
+    public function rung(Node $node, string $ladder): Rung
+    {
+        $node->only('id', 'name', 'performers', 'position', 'posture', 'materials', 'steps', 'side', 'counted', 'dose_words', 'watch_for', 'ease', 'harder', 'links', 'stop', 'why', 'fits', 'avoid_when', 'gates', 'tags', 'moves', 'loads', 'lengthens', 'class', 'intensity', 'segment', 'role', 'when', 'ends_while', 'firm_wrist', 'needs_before', 'dose', 'range', 'progress', 'picture');
         $doneOn = $node->get('side')->enum(DoneOn::class);
-        $together = DoneOn::BothTogether === $doneOn;
+        $together = DoneOn::BothTogether === $doneOn && !\in_array($ladder, self::CARRIED, true);
+        $segment = $node->get('segment')->enum(Segment::class);
         $entry = CatalogueReader::condition($this->conditions, $node->get('when'));
         $ends = $node->optional('ends_while');
         $steps = $node->get('steps')->strings();
@@ -76,17 +94,17 @@ final readonly class LadderReader
             $node->get('id')->string(),
             $node->get('name')->string(),
             $node->get('performers')->enums(Performer::class),
-            $node->get('materials')->strings(),
+            $this->materials($node->get('materials')),
             $steps,
             array_map(static fn (string $key): string => $node->get($key)->string(), ['position' => 'position', 'watchFor' => 'watch_for', 'ease' => 'ease', 'harder' => 'harder', 'stop' => 'stop', 'why' => 'why', 'dose' => 'dose_words']),
             $doneOn,
             $node->get('fits')->enums(ClientCondition::class),
-            $this->cautions($node, $together),
+            $this->cautions($node, $together, $segment),
             array_map(MuscleLoad::fromText(...), $node->get('loads')->strings()),
             $node->get('lengthens')->strings(),
             $node->get('class')->enum(EffortClass::class),
             $node->get('intensity')->int(1, 5),
-            $node->get('segment')->enum(Segment::class),
+            $segment,
             $node->get('role')->enum(SittingRole::class),
             $node->get('posture')->enum(Posture::class),
             $start = $this->dose($node->get('dose')),
@@ -97,25 +115,63 @@ final readonly class LadderReader
             $this->picture($node->get('picture')),
             $node->optional('firm_wrist')?->bool() ?? false,
             $node->optional('needs_before')?->enum(SittingNeed::class),
+            $node->get('counted')->enum(DoseKind::class),
+            $node->optional('tags')?->enums(ApproachTag::class) ?? [],
+            $node->get('moves')->string(),
+            self::links($node, 'easier'),
+            self::links($node, 'harder'),
         );
     }
 
+    /** @return list<string> */
+    private static function links(Node $node, string $way): array
+    {
+        $links = $node->optional('links')?->only('easier', 'harder');
+
+        return $links?->optional($way)?->strings() ?? [];
+    }
+
+    /** @return list<string> */
+    private function materials(Node $node): array
+    {
+        foreach ($node->items() as $item) {
+            if (!isset($this->materials[$item->string()])) {
+                throw $item->fail('no material of this name in materials.yaml');
+            }
+        }
+
+        return $node->strings();
+    }
+
     /** @return list<Caution> */
-    private function cautions(Node $node, bool $together): array
+    private function cautions(Node $node, bool $together, Segment $segment): array
     {
         $cautions = [];
         foreach ($node->get('avoid_when')->items() as $item) {
-            $item->only('phrase', 'while');
-            $while = $item->optional('while');
-            $condition = null === $while ? null : CatalogueReader::condition($this->conditions, $while);
-            $cautions[] = new Caution($item->get('phrase')->string(), null === $condition ? null : self::onAnyHand($condition, $together));
+            $caution = $this->caution($item, $segment);
+            $cautions[] = new Caution($caution->phrase, null === $caution->blocksWhile ? null : self::onAnyHand($caution->blocksWhile, $together), $caution->key);
         }
         foreach ($node->get('gates')->items() as $item) {
             $gate = $this->gates[$item->string()] ?? throw $item->fail('no gate of this name in vocabulary.yaml');
-            $cautions[] = new Caution($gate->phrase, null === $gate->blocksWhile ? null : self::onAnyHand($gate->blocksWhile, $together));
+            $cautions[] = new Caution($gate->phrase, null === $gate->blocksWhile ? null : self::onAnyHand($gate->blocksWhile, $together), $item->string());
         }
 
         return $cautions;
+    }
+
+    /** A caution by its key; `segment` in its condition is the part that the rung works on. */
+    private function caution(Node $item, Segment $segment): Caution
+    {
+        $named = ($this->cautions[$item->string()] ?? throw $item->fail('no caution of this name in cautions.yaml'))->only('phrase', 'while', 'in_sitting');
+        $while = $named->optional('while');
+        if (null !== $while && str_contains($while->string(), '(segment)')) {
+            if (\in_array($segment, [Segment::None, Segment::Shoulder], true)) {
+                throw $item->fail('speaks of a part of the hand, and this rung works on none');
+            }
+            $while = Node::root(str_replace('(segment)', '('.$segment->value.')', $while->string()), $while->path);
+        }
+
+        return new Caution($named->get('phrase')->string(), null === $while ? null : CatalogueReader::condition($this->conditions, $while), $item->string());
     }
 
     /** What bars one hand bars an item that both do together. */
@@ -174,35 +230,73 @@ final readonly class LadderReader
 
     private function progress(Node $node): ProgressSpec
     {
-        $node->only('rule', 'start', 'step', 'cap', 'days', 'steps', 'reps');
+        $node->only('rule', 'start', 'step', 'cap', 'days', 'steps', 'reps', 'hold', 'levels', 'sessions', 'floor', 'errors', 'evidence');
         $kind = $node->get('rule')->enum(ProgressKind::class);
         $steps = $node->optional('steps')?->floats() ?? [];
+        $settings = [];
+        foreach (['start', 'step', 'hold', 'sessions', 'floor', 'errors', 'evidence'] as $key) {
+            $raw = $node->optional($key);
+            if (null !== $raw && !\is_int($raw->raw())) {
+                $settings[$key] = $raw->scalarText();
+            }
+        }
+        $levels = $node->optional('levels')?->strings();
+        if (null !== $levels) {
+            $settings['levels'] = implode(', ', $levels);
+        }
+        $whole = static fn (string $key): ?int => isset($settings[$key]) ? null : $node->optional($key)?->int(0);
 
         return new ProgressSpec(
             $kind,
-            (int) ($node->optional('start')?->float() ?? $steps[0] ?? 0),
-            $node->optional('step')?->int(1) ?? 1,
+            $whole('start') ?? (int) ($steps[0] ?? 0),
+            $whole('step') ?? 1,
             $node->optional('cap')?->int(1) ?? (int) ([] === $steps ? 0 : max($steps)),
             $node->optional('days')?->int(1, 7) ?? 2,
             $steps,
             $node->optional('reps')?->int(1) ?? 0,
+            $settings,
         );
     }
 
     private function picture(Node $node): Picture
     {
-        $node->only('start', 'end', 'view', 'trace', 'thing', 'other', 'table', 'zones', 'focus');
+        $node->only('start', 'end', 'via', 'view', 'trace', 'things', 'other', 'table', 'zones', 'focus');
+        $table = $node->optional('table');
+        if (null !== $table && !\in_array($table->string(), ['palm', 'forearm', 'edge'], true)) {
+            throw $table->fail('expected palm, forearm or edge');
+        }
+        [$startThings, $endThings] = self::startAndEnd($node->optional('things'));
+        [$startHand, $endHand] = self::startAndEnd($node->optional('other'));
 
         return new Picture(
             $node->get('start')->string(),
             $node->get('end')->string(),
             $node->get('view')->string(),
             $node->get('trace')->string(),
-            $node->optional('thing')?->string(),
-            $node->optional('other')?->string(),
-            $node->optional('table')?->string(),
+            $node->optional('via')?->strings() ?? [],
+            $startThings,
+            $endThings,
+            $startHand[0] ?? null,
+            $endHand[0] ?? null,
+            $table?->string(),
             $node->optional('zones')?->string(),
-            $node->optional('focus')?->string(),
+            $node->optional('focus')?->strings() ?? [],
         );
+    }
+
+    /**
+     * One name, a list of names, or a start and an end of either.
+     *
+     * @return array{list<string>, list<string>}
+     */
+    private static function startAndEnd(?Node $node): array
+    {
+        $names = static fn (?Node $n): array => null === $n ? [] : (\is_string($n->raw()) ? [$n->string()] : $n->strings());
+        if (null === $node || \is_string($node->raw()) || (\is_array($node->raw()) && array_is_list($node->raw()))) {
+            return [$names($node), $names($node)];
+        }
+        $node->only('start', 'end');
+
+        return [$names($node->optional('start')), $names($node->optional('end'))];
     }
 }

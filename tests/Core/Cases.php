@@ -7,7 +7,7 @@ namespace HandGarden\Tests\Core;
 use HandGarden\Content\CatalogueReader;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Catalogue;
-use HandGarden\Core\Drawing\PoseLibrary;
+use HandGarden\Core\Drawing\DrawingLibrary;
 use HandGarden\Exchange\Case\CaseFile;
 use HandGarden\Exchange\Case\CaseReader;
 use HandGarden\Exchange\Case\SchemaCheck;
@@ -17,16 +17,16 @@ final class Cases
 {
     private static ?Catalogue $catalogue = null;
 
-    private static ?PoseLibrary $poses = null;
+    private static ?DrawingLibrary $drawings = null;
 
     public static function catalogue(): Catalogue
     {
         return self::$catalogue ??= (new CatalogueReader())->read(CatalogueStore::parse(self::root().'/catalogue'));
     }
 
-    public static function poses(): PoseLibrary
+    public static function drawings(): DrawingLibrary
     {
-        return self::$poses ??= CatalogueStore::readPoses(self::root().'/catalogue');
+        return self::$drawings ??= CatalogueStore::readDrawings(self::root().'/catalogue');
     }
 
     public static function example(string $name): CaseFile
@@ -66,5 +66,14 @@ final class Cases
     public static function root(): string
     {
         return \dirname(__DIR__, 2);
+    }
+
+    /** @return array{ladders: list<array{key: string, strand: string, name: string, rungs: list<string>}>, seconds: array<string, int>} what practitioners reviewed: ladders, rungs and times */
+    public static function reviewed(): array
+    {
+        /** @var array{ladders: list<array{key: string, strand: string, name: string, rungs: list<string>}>, seconds: array<string, int>} $reviewed */
+        $reviewed = json_decode((string) file_get_contents(__DIR__.'/fixtures/reviewed.json'), true, 512, \JSON_THROW_ON_ERROR);
+
+        return $reviewed;
     }
 }

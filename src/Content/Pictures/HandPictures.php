@@ -12,7 +12,6 @@ use HandGarden\Core\Drawing\NamedPose;
 use HandGarden\Core\Drawing\Painter;
 use HandGarden\Core\Drawing\PictureSpec;
 use HandGarden\Core\Drawing\Pose;
-use HandGarden\Core\Drawing\Stage;
 use HandGarden\Core\Drawing\View;
 
 /**
@@ -40,21 +39,26 @@ final readonly class HandPictures
     public function specOf(Rung $rung, Side $side, string $which): PictureSpec
     {
         $p = $rung->picture;
-        $poses = $this->catalogue->poses();
+        $library = $this->catalogue->drawings();
+        $view = View::from($p->view);
         $end = 'end' === $which;
+        [$pose, $things, $hand] = [$end ? $p->endPose : $p->startPose, $end ? $p->endThings : $p->startThings, $end ? $p->endHand : $p->startHand];
+        [$otherPose, $otherThings, $otherHand] = [$end ? $p->startPose : $p->endPose, $end ? $p->startThings : $p->endThings, $end ? $p->startHand : $p->endHand];
 
         return new PictureSpec(
-            $poses->get($end ? $p->endPose : $p->startPose),
-            View::from($p->view),
+            $library->subject($pose, $view),
+            $view,
             $side,
-            $poses->get($end ? $p->startPose : $p->endPose),
+            $library->subject($otherPose, $view),
             $end,
             $p->traced,
-            $p->thing,
-            $p->otherHand,
+            $library->things($things),
+            $library->things($otherThings),
+            $library->hand($hand),
+            $library->hand($otherHand),
             $p->table,
             $end ? $p->zones : null,
-            null === $p->focus ? [] : explode(',', $p->focus),
+            $p->focus,
         );
     }
 
@@ -82,7 +86,7 @@ final readonly class HandPictures
         if (!$spec instanceof PictureSpec || $spec->hash() !== $hash) {
             return null;
         }
-        $svg = (new SvgWriter())->write((new Painter(new Stage($this->catalogue->poses())))->paint($spec));
+        $svg = (new SvgWriter())->write((new Painter())->paint($spec));
         WholeFile::write($base.'.svg', $svg);
 
         return $svg;

@@ -20,6 +20,7 @@ final readonly class SvgWriter
         'fill-helper' => 'fill="#ecd5c2"',
         'fill-sleeve' => 'fill="#b3b0c4"',
         'fill-object' => 'fill="#dcc687"',
+        'fill-furniture' => 'fill="#ebe8ee"',
         'fill-focus' => 'fill="#f0c878"',
         'sketch-line' => 'fill="none" stroke="'.self::INK.'" stroke-width="3" stroke-linejoin="round"',
         'wash' => 'fill="'.self::INK.'" fill-opacity=".14"',

@@ -17,7 +17,7 @@ final readonly class Catalogue
      * @param list<Ladder>   $ladders
      * @param list<GoalTask> $goals
      */
-    public function __construct(public array $ladders, public Vocabulary $vocabulary, public ScreeningQuestions $screening, public array $goals)
+    public function __construct(public array $ladders, public Vocabulary $vocabulary, public ScreeningQuestions $screening, public array $goals, public Handbook $handbook)
     {
         $byRung = [];
         foreach ($ladders as $ladder) {
@@ -32,6 +32,32 @@ final readonly class Catalogue
     public function rung(string $id): Rung
     {
         return ($this->byRung[$id] ?? throw UnknownRung::named($id))[1];
+    }
+
+    /** @return list<Rung> easier ones: those named, then the neighbour below */
+    public function easierThan(string $rungId): array
+    {
+        return $this->linked($rungId, $this->rung($rungId)->easier, -1);
+    }
+
+    /** @return list<Rung> harder ones: those named, then the neighbour above */
+    public function harderThan(string $rungId): array
+    {
+        return $this->linked($rungId, $this->rung($rungId)->harder, 1);
+    }
+
+    /**
+     * @param list<string> $named
+     *
+     * @return list<Rung>
+     */
+    private function linked(string $rungId, array $named, int $step): array
+    {
+        $ladder = $this->ladderOf($rungId);
+        $neighbour = $ladder->rungs[($ladder->positionOf($rungId) ?? 0) - 1 + $step] ?? null;
+        $ids = array_unique([...$named, ...(null === $neighbour ? [] : [$neighbour->id])]);
+
+        return array_map($this->rung(...), array_values($ids));
     }
 
     /** @throws UnknownRung */

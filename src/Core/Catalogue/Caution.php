@@ -9,7 +9,8 @@ use HandGarden\Core\Placement\Condition\Condition;
 /** Something that bars a rung while its condition is true; without a condition it is a note shown at set-up. */
 final readonly class Caution
 {
-    public function __construct(public string $phrase, public ?Condition $blocksWhile)
+    /** @param string $key of the caution or of the gate it comes from */
+    public function __construct(public string $phrase, public ?Condition $blocksWhile, public string $key = '')
     {
     }
 }

@@ -10,6 +10,16 @@ enum DoneOn: string
     case Affected = 'affected';
     case EachHand = 'each hand';
     case BothTogether = 'both together';
+    case NonDominant = 'non-dominant';
+    case WritingHand = 'writing hand';
+    /** The therapist confirms; blades only there. */
+    case SteadierHand = 'steadier hand';
+
+    /** Placed once, whichever hand is the worse one. */
+    public function isPlacedOnce(): bool
+    {
+        return self::Affected !== $this && self::EachHand !== $this;
+    }
 
     /** Sides as the time formula counts them: 'both together' is one. */
     public function sides(): int

@@ -21,16 +21,16 @@ final readonly class Ladder
     ) {
     }
 
-    /** Every rung is done by both hands together, so that it is placed once. */
+    /** Every rung is done by both hands together or by one certain hand, so that it is placed once. */
     public function isForBothHandsOnly(): bool
     {
-        return Strand::Settle === $this->strand;
+        return Strand::Settle === $this->strand || [] === array_filter($this->rungs, static fn (Rung $rung): bool => !$rung->doneOn->isPlacedOnce());
     }
 
     /** A ladder that leads somewhere, unlike warm-up, mobilizing and closing items. */
     public function isTrained(): bool
     {
-        return LadderKind::Menu !== $this->kind && !\in_array($this->strand, [Strand::Settle, Strand::Sensory, Strand::Mobilize], true);
+        return !\in_array($this->kind, [LadderKind::Menu, LadderKind::Protocol], true) && !\in_array($this->strand, [Strand::Settle, Strand::Sensory, Strand::Mobilize], true);
     }
 
     /** 1 for the easiest rung; null when the rung is of another ladder. */

@@ -12,6 +12,8 @@ enum LadderKind: string
     case Chain = 'chain';
     /** Different things, each on its own entry. */
     case Menu = 'menu';
+    /** Steps inside one sitting with gates of their own; trained therapists in the clinic only, never in a routine. */
+    case Protocol = 'protocol';
 
     public function isClimbed(): bool
     {

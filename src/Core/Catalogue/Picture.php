@@ -5,21 +5,37 @@ declare(strict_types=1);
 namespace HandGarden\Core\Catalogue;
 
 /**
- * How a rung is drawn: poses of the pose file, the camera they are best seen by, the place whose way the arrow shows,
- * and what lies around the hand. `table` is the part that rests on it: palm, forearm or edge.
+ * How a rung is drawn: poses of the pose or figure file, the camera they are best seen by, the place whose way the arrow
+ * shows, and what lies around: things and second hands by name, at the start and at the end. `table` is the part of the hand
+ * that rests on it: palm, forearm or edge.
  */
 final readonly class Picture
 {
+    /**
+     * @param list<string> $via         poses on the way, where the way matters
+     * @param list<string> $startThings
+     * @param list<string> $endThings
+     * @param list<string> $focus       digits or limbs in the focus tint
+     */
     public function __construct(
         public string $startPose,
         public string $endPose,
         public string $view,
         public string $traced,
-        public ?string $thing = null,
-        public ?string $otherHand = null,
+        public array $via = [],
+        public array $startThings = [],
+        public array $endThings = [],
+        public ?string $startHand = null,
+        public ?string $endHand = null,
         public ?string $table = null,
         public ?string $zones = null,
-        public ?string $focus = null,
+        public array $focus = [],
     ) {
+    }
+
+    /** @return non-empty-list<string> poses in order */
+    public function poses(): array
+    {
+        return [$this->startPose, ...$this->via, $this->endPose];
     }
 }

@@ -11,4 +11,5 @@ enum Posture: string
     case ForearmOnTable = 'forearm on the table';
     case HandInLap = 'hand in the lap';
     case ArmsOut = 'arms out';
+    case Standing = 'standing';
 }

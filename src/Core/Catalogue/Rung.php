@@ -11,12 +11,15 @@ final readonly class Rung
 {
     /**
      * @param list<Performer>                                                        $performers
-     * @param list<string>                                                           $materials
+     * @param list<string>                                                           $materials keys of the handbook
      * @param non-empty-list<string>                                                 $steps
      * @param list<Condition>                                                        $fits
      * @param list<Caution>                                                          $cautions  from `avoid when` and from the gates of its ladder
      * @param list<MuscleLoad>                                                       $loads
      * @param list<string>                                                           $lengthens
+     * @param list<ApproachTag>                                                      $tags
+     * @param list<string>                                                           $easier    ids named as easier, beside the neighbour in the ladder
+     * @param list<string>                                                           $harder
      * @param list<ProgressSpec>                                                     $progress
      * @param array{position: string, watchFor: string, ease: string, harder: string, stop: string, why: string, dose: string} $words
      */
@@ -45,6 +48,11 @@ final readonly class Rung
         public Picture $picture,
         public bool $wantsFirmWrist,
         public ?SittingNeed $sittingNeed,
+        public DoseKind $counted,
+        public array $tags,
+        public string $moves,
+        public array $easier,
+        public array $harder,
     ) {
     }
 

@@ -9,9 +9,14 @@ enum SittingNeed: string
 {
     /** A stretch or mobilizing item of the same arm. */
     case Length = 'length';
+    /** The fingers lengthened first. */
+    case FingerLength = 'finger length';
     /** With finger tone, the tight-hand opening; where that does not fit the client, any lengthening of the fingers. */
     case StretchWhenTight = 'stretch when tight';
 
     /** The wrist eased back first. */
     case WristEasedBack = 'wrist-ease-back';
+
+    /** The ball between the fingers first. */
+    case WedgeStretch = 'web-wedge-stretch';
 }

@@ -35,7 +35,8 @@ final readonly class Camera
         return new self($right, Vector::cross($to, $right), $to);
     }
 
-    public static function of(View $view, Side $side): self
+    /** @param float $turnDegrees of everything about the long axis of the forearm, thumb side towards the palm + */
+    public static function of(View $view, Side $side, float $turnDegrees = 0.0): self
     {
         $camera = match ($view) {
             View::Palmar => self::look([0.0, 0.0, 1.0], [0.0, 1.0, 0.0]),
@@ -45,7 +46,19 @@ final readonly class Camera
             View::Three => self::look([.8, .25, -.8], [0.0, 1.0, 0.0]),
             View::ThreePalm => self::look([.75, .25, .8], [0.0, 1.0, 0.0]),
             View::Helper => self::look([.45, .2, -.9], [0.0, 1.0, 0.0]),
+            View::PalmUp => self::look([1.0, 0.0, 0.0], [0.0, 0.0, 1.0]),
+            View::EdgePalm => self::look([0.0, 0.0, 1.0], [1.0, 0.0, 0.0]),
+            View::EdgeBack => self::look([0.0, 0.0, -1.0], [1.0, 0.0, 0.0]),
+            View::Table => self::look([.78, .42, -.46], [0.0, 0.0, -1.0]),
+            View::Front => self::look([0.0, .12, 1.0], [0.0, 1.0, 0.0]),
+            View::Side => self::look([-1.0, .1, .12], [0.0, 1.0, 0.0]),
+            View::Quarter => self::look([-.62, .3, .75], [0.0, 1.0, 0.0]),
+            View::Above => self::look([-.35, .85, .45], [0.0, 1.0, 0.0]),
         };
+        if (0.0 !== $turnDegrees) {
+            $turn = (new Frame())->roll($turnDegrees);
+            $camera = new self($turn->at(...$camera->right), $turn->at(...$camera->up), $turn->at(...$camera->toViewer));
+        }
 
         return Side::Left === $side ? new self(Vector::times($camera->right, -1), $camera->up, $camera->toViewer) : $camera;
     }

@@ -108,7 +108,7 @@ final class Figure
         $order = array_keys($p->primitives);
         usort($order, static fn (int $a, int $b): int => [$p->primitives[$a]['z'], $a] <=> [$p->primitives[$b]['z'], $b]);
         if ([] !== $this->focus) {
-            $order = [...$order, ...array_filter($order, fn (int $k): bool => $this->isLit($k) ? $p->isInFront($k) : str_contains($p->primitives[$k]['group'], '/') || 'hand' !== $p->primitives[$k]['body'])];
+            $order = [...$order, ...array_filter($order, fn (int $k): bool => $this->isLit($k) ? $p->isInFront($k) : $this->isRepainted($k))];
         }
         $layers = [];
         $last = '';
@@ -125,6 +125,14 @@ final class Figure
         $layers[] = new Layer($last, $data);
 
         return $layers;
+    }
+
+    /** Digits and things lie above the palm; table and chair only where nothing is before them. */
+    private function isRepainted(int $primitive): bool
+    {
+        $p = $this->projection->primitives[$primitive];
+
+        return 'furniture' === $p['body'] ? $this->projection->isInFront($primitive) : str_contains($p['group'], '/') || 'hand' !== $p['body'];
     }
 
     private function isLit(int $primitive): bool

@@ -17,4 +17,9 @@ final class InvalidPose extends \DomainException implements CoreError
     {
         return new self(\sprintf('There is no pose "%s".', $name));
     }
+
+    public static function noPlace(string $name): self
+    {
+        return new self(\sprintf('There is no place "%s" in this scene.', $name));
+    }
 }

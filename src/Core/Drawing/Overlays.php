@@ -11,6 +11,8 @@ namespace HandGarden\Core\Drawing;
  */
 final class Overlays
 {
+    private const SHORTEST_WAY = 3.5;
+
     /** @return list<Layer> pale fill and outline of the start pose */
     public static function ghost(Scene $scene, Camera $camera): array
     {
@@ -39,9 +41,11 @@ final class Overlays
      */
     public static function arrow(array $path, ?array $pivot = null, float $push = 9.0, float $width = 2.6): array
     {
-        if ([] === $path || Polyline::length($path) < 12) {
+        $length = Polyline::length($path);
+        if ([] === $path || $length < self::SHORTEST_WAY) {
             return [];
         }
+        $width *= min(1.0, max(.5, $length / 14)); // a short way gets a small arrow
         if (null !== $pivot) {
             $path = array_map(static function (array $p) use ($pivot, $push): array {
                 $d = max(1.0, hypot($p[0] - $pivot[0], $p[1] - $pivot[1]));
@@ -49,7 +53,7 @@ final class Overlays
                 return [$p[0] + ($p[0] - $pivot[0]) / $d * $push, $p[1] + ($p[1] - $pivot[1]) / $d * $push, $p[2]];
             }, $path);
         }
-        $line = Polyline::resample($path, 1.5);
+        $line = Polyline::resample($path, min(1.5, $length / 8));
         $n = \count($line);
         $tip = $line[$n - 1];
         $before = $line[max(0, $n - 6)];

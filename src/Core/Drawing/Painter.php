@@ -14,19 +14,16 @@ final readonly class Painter
     private const ASPECT = 1.25;
     private const TABLE_BEYOND = 20.0;
 
-    public function __construct(private Stage $stage)
-    {
-    }
-
     public function paint(PictureSpec $spec): Painting
     {
-        $camera = Camera::of($spec->view, $spec->side);
-        $scene = $this->stage->scene($spec->shown, $spec->thing, $spec->otherHand);
+        $camera = Camera::of($spec->view, $spec->side, $spec->shown->turnDegrees());
+        $scene = Stage::scene($spec->shown, $spec->things, $spec->secondHand);
         $figure = new Figure($scene, $camera, $spec->focus, $spec->weight);
         $box = $figure->projection->box();
         $other = null;
         if (null !== $spec->other) {
-            $other = new Projection($this->stage->scene($spec->other, $spec->thing, $spec->otherHand), $camera);
+            $otherCamera = Camera::of($spec->view, $spec->side, $spec->other->turnDegrees());
+            $other = new Projection(Stage::scene($spec->other, $spec->otherThings, $spec->otherSecondHand), $otherCamera);
             $box = self::around($box, $other->box());
         }
         $layers = [];
@@ -36,15 +33,15 @@ final readonly class Painter
             $box = self::around($box, [$from, $tableY, $to, $tableY + 8]);
         }
         if ($spec->withGhost && null !== $other) {
-            array_push($layers, ...Overlays::ghost($other->scene->only('hand'), $camera));
+            array_push($layers, ...Overlays::ghost($other->scene->only('hand'), $other->camera));
         }
         array_push($layers, ...$figure->layers());
         if (null !== $spec->zones) {
             array_push($layers, ...$this->zones($spec->zones, $scene, $camera));
         }
         if ($spec->withGhost && null !== $spec->other && null !== $spec->trace) {
-            $path = $this->way($spec->other, $spec->shown, $spec->trace, $camera);
-            array_push($layers, ...Overlays::arrow($path, $camera->project($scene->place('hand'))));
+            $path = $this->way($spec, $spec->trace, $scene, $other);
+            array_push($layers, ...Overlays::arrow($path, $camera->project($scene->place($spec->shown->pivot()))));
             foreach ($path as $p) {
                 $box = self::around($box, [$p[0] - 14, $p[1] - 14, $p[0] + 14, $p[1] + 14]);
             }
@@ -66,16 +63,25 @@ final readonly class Painter
     }
 
     /**
-     * Where a place of the hand travels between two poses, on screen.
+     * Where a place travels between the two poses, on screen. A thing and a second hand go straight.
      *
      * @return list<array{float, float, float}>
      */
-    public function way(NamedPose $from, NamedPose $to, string $place, Camera $camera): array
+    private function way(PictureSpec $spec, string $place, Scene $scene, ?Projection $other): array
     {
+        if (null === $spec->other || null === $other) {
+            return [];
+        }
         $path = [];
+        $to = Camera::of($spec->view, $spec->side, $spec->shown->turnDegrees());
         for ($i = 0; $i <= self::STEPS; ++$i) {
-            $scene = HandModel::build($from->pose->towards($to->pose, $i / self::STEPS), (new Frame())->flex($to->elbowDegrees), false);
-            $path[] = $camera->project($scene->place($place));
+            $share = $i / self::STEPS;
+            if (\in_array($place, ['thing', 'other'], true)) {
+                $path[] = Vector::mix($other->camera->project($other->scene->place($place)), $to->project($scene->place($place)), $share);
+                continue;
+            }
+            $between = $spec->other->towards($spec->shown, $share);
+            $path[] = Camera::of($spec->view, $spec->side, $between->turnDegrees())->project($between->outline()->place($place));
         }
 
         return $path;
@@ -99,17 +105,44 @@ final readonly class Painter
         return [$all[3], $all[0] - self::TABLE_BEYOND, $all[2] + self::TABLE_BEYOND / 4];
     }
 
-    /** @return list<Layer> */
+    /**
+     * Where a hand may touch and where it must not, and pushes of another hand that is left out of the picture.
+     *
+     * @return list<Layer>
+     */
     private function zones(string $name, Scene $scene, Camera $camera): array
     {
         $h = $scene->frames['hand'];
+        $arm = $scene->frames['arm'];
 
         return match ($name) {
             'palm-heel' => [...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38), ...Overlays::zone($camera, $h, -24, 34, 14, 8, 20, true)],
             'keep-off-palm' => [...Overlays::zone($camera, $h, -2, 50, 12, 15, 17, false), ...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38)],
-            'back-press' => Overlays::arrow([$camera->project($h->at(8, 62, -62)), $camera->project($h->at(8, 62, -40)), $camera->project($h->at(8, 62, -20))]),
+            'back-press' => self::push($camera, $h->at(8, 62, -62), $h->at(8, 62, -20)),
+            'lift-press' => self::push($camera, $h->at(6, 60, 72), $h->at(6, 60, 26)),
+            'edge-press' => self::push($camera, $h->at(92, 74, 0), $h->at(42, 74, 0)),
+            'turn-block-down' => self::push($camera, $arm->at(0, -26, -62), $arm->at(0, -26, -22)),
+            'turn-block-up' => self::push($camera, $arm->at(0, -26, 62), $arm->at(0, -26, 22)),
+            'pull-apart' => self::push($camera, $arm->at(0, -6, -28), $arm->at(0, -58, -28)),
             default => [],
         };
+    }
+
+    /**
+     * @param array{float, float, float} $from
+     * @param array{float, float, float} $to
+     *
+     * @return list<Layer>
+     */
+    private static function push(Camera $camera, array $from, array $to): array
+    {
+        return Overlays::arrow([$camera->project($from), $camera->project(Vector::mix($from, $to, .5)), $camera->project($to)]);
+    }
+
+    /** @return list<string> */
+    public static function zoneNames(): array
+    {
+        return ['palm-heel', 'keep-off-palm', 'back-press', 'lift-press', 'edge-press', 'turn-block-down', 'turn-block-up', 'pull-apart'];
     }
 
     /**

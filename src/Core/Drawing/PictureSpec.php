@@ -13,18 +13,24 @@ use HandGarden\Core\Anatomy\Side;
 final readonly class PictureSpec
 {
     /** Raise when model, lines or ink change: every picture then gets a new name. */
-    public const MODEL_VERSION = 3;
+    public const MODEL_VERSION = 4;
 
-    /** @param list<string> $focus digits in the focus tint */
+    /**
+     * @param list<string>    $focus       digits or limbs in the focus tint
+     * @param list<ThingPart> $things      with the shown pose
+     * @param list<ThingPart> $otherThings with the other pose
+     */
     public function __construct(
-        public NamedPose $shown,
+        public Subject $shown,
         public View $view,
         public Side $side,
-        public ?NamedPose $other = null,
+        public ?Subject $other = null,
         public bool $withGhost = false,
         public ?string $trace = null,
-        public ?string $thing = null,
-        public ?string $otherHand = null,
+        public array $things = [],
+        public array $otherThings = [],
+        public ?SecondHand $secondHand = null,
+        public ?SecondHand $otherSecondHand = null,
         public ?string $table = null,
         public ?string $zones = null,
         public array $focus = [],
@@ -40,8 +46,31 @@ final readonly class PictureSpec
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        $pose = static fn (?NamedPose $p): ?array => null === $p ? null : ['angles' => $p->pose->toArray(), 'elbow' => $p->elbowDegrees, 'gap' => $p->gapMillimetres, 'other' => $p->otherWristDegrees];
+        return [
+            'version' => self::MODEL_VERSION,
+            'shown' => $this->shown->toArray(),
+            'other' => $this->other?->toArray(),
+            'view' => $this->view->value,
+            'side' => $this->side->value,
+            'ghost' => $this->withGhost,
+            'trace' => $this->trace,
+            'things' => self::parts($this->things),
+            'otherThings' => self::parts($this->otherThings),
+            'second' => [$this->secondHand?->toArray(), $this->otherSecondHand?->toArray()],
+            'table' => $this->table,
+            'zones' => $this->zones,
+            'focus' => $this->focus,
+            'weight' => $this->weight,
+        ];
+    }
 
-        return ['version' => self::MODEL_VERSION, 'shown' => $pose($this->shown), 'other' => $pose($this->other), 'view' => $this->view->value, 'side' => $this->side->value, 'ghost' => $this->withGhost, 'trace' => $this->trace, 'thing' => $this->thing, 'otherHand' => $this->otherHand, 'table' => $this->table, 'zones' => $this->zones, 'focus' => $this->focus, 'weight' => $this->weight];
+    /**
+     * @param list<ThingPart> $things
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function parts(array $things): array
+    {
+        return array_map(static fn (ThingPart $t): array => $t->toArray(), $things);
     }
 }

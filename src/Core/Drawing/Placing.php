@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Core\Drawing;
 
 /**
- * Puts second hands and things into a scene, from pads and frames and never by place on the screen.
+ * Puts second hands into a scene, from pads and frames and never by place on the screen.
  *
  * @phpstan-import-type Vec from Vector
  */
@@ -50,43 +50,6 @@ final class Placing
             $j = ($k + 1) % $n;
             $scene->hull('thing', $cuff[$k], $cuff[$j], $end[$k]);
             $scene->hull('thing', $cuff[$j], $end[$k], $end[$j]);
-        }
-        $scene->body = 'hand';
-    }
-
-    /** @param Vec $centre */
-    public static function ball(Scene $scene, array $centre, float $radius): void
-    {
-        $scene->body = 'object';
-        $scene->hull('thing', $scene->ball($centre, $radius));
-        $scene->body = 'hand';
-    }
-
-    /**
-     * A drum with softened edges from one end to the other: coin, tin, bottle, weight.
-     *
-     * @param Vec $from
-     * @param Vec $to
-     */
-    public static function drum(Scene $scene, array $from, array $to, float $radius, float $edge = 1.0, int $n = 18): void
-    {
-        $scene->body = 'object';
-        $y = Vector::unit(Vector::sub($to, $from));
-        $x = Vector::unit(Vector::cross($y, abs($y[0]) < .8 ? [1.0, 0.0, 0.0] : [0.0, 1.0, 0.0]));
-        $z = Vector::cross($x, $y);
-        $a = Vector::add($from, Vector::times($y, $edge));
-        $b = Vector::sub($to, Vector::times($y, $edge));
-        $ring = static fn (float $cx, float $cy, float $cz): array => array_map(static fn (int $k): int => $scene->ball(Vector::add([$cx, $cy, $cz], Vector::add(Vector::times($x, ($radius - $edge) * cos(2 * \M_PI * $k / $n)), Vector::times($z, ($radius - $edge) * sin(2 * \M_PI * $k / $n)))), $edge), range(0, $n - 1));
-        $first = $ring(...$a);
-        $second = $ring(...$b);
-        $ca = $scene->ball($a, $edge);
-        $cb = $scene->ball($b, $edge);
-        for ($k = 0; $k < $n; ++$k) {
-            $j = ($k + 1) % $n;
-            $scene->hull('thing', $first[$k], $first[$j], $second[$k]);
-            $scene->hull('thing', $first[$j], $second[$k], $second[$j]);
-            $scene->hull('thing', $ca, $first[$k], $first[$j]);
-            $scene->hull('thing', $cb, $second[$k], $second[$j]);
         }
         $scene->body = 'hand';
     }

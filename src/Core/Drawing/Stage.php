@@ -4,64 +4,42 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Drawing;
 
-/** A pose with the things and second hands that an exercise puts around it. */
-final readonly class Stage
+/** A hand or figure with the things and the second hand that an exercise puts around it. */
+final class Stage
 {
-    public function __construct(private PoseLibrary $poses)
+    /**
+     * @param list<ThingPart> $things
+     * @param bool            $withSkin without creases and nails: for checks and silhouettes
+     */
+    public static function scene(Subject $subject, array $things = [], ?SecondHand $other = null, bool $withSkin = true): Scene
     {
-    }
-
-    public function scene(NamedPose $named, ?string $thing, ?string $otherHand): Scene
-    {
-        $elbow = (new Frame())->flex($named->elbowDegrees);
-        $scene = HandModel::build($named->pose, $elbow);
-        match ($otherHand) {
-            'palms' => Placing::hand($scene, HandModel::build(self::otherPose($named), $elbow), new Frame([0.0, 0.0, $named->gapMillimetres], [-1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, -1.0]), true),
-            'thumb-root' => $this->pinch($scene, $scene->frames['thumb.pp']->at(0, 13, 0), 90.0, 60.0),
-            'index-tip' => $this->pinch($scene, $scene->frames['index.dp']->at(0, 4, 0), 200.0, 20.0),
-            default => null,
-        };
-        match ($thing) {
-            'weight' => $this->weight($scene),
-            'ball' => $this->ballInPalm($scene, $named->pose),
-            default => null,
-        };
+        $scene = $withSkin ? $subject->scene() : $subject->outline();
+        $scene->frames['world'] ??= new Frame();
+        Things::put($scene, $things);
+        if (null !== $other && $subject instanceof NamedPose) {
+            self::second($scene, $subject, $other, $withSkin);
+        }
 
         return $scene;
     }
 
-    private static function otherPose(NamedPose $named): Pose
+    private static function second(Scene $scene, NamedPose $subject, SecondHand $other, bool $withSkin): void
     {
-        return null === $named->otherWristDegrees ? $named->pose : Pose::clamped(['wrist' => $named->otherWristDegrees] + $named->pose->toArray());
-    }
+        if (null === $other->turn || null === $other->hold || null === $other->at) {
+            $at = new Frame([0.0, 0.0, $subject->gapMillimetres], [-1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, -1.0]);
+            Placing::hand($scene, HandModel::build($other->pose ?? $subject->meeting(), $subject->elbow(), $withSkin), $at, true);
 
-    /** A gripped ball lies under the fingers, with the hand open it rests on the palm. */
-    private function ballInPalm(Scene $scene, Pose $pose): void
-    {
-        $gripped = $pose->fingers['middle'][0] > 20;
-        Placing::ball($scene, $scene->frames['hand']->at(3, $gripped ? 80 : 52, $gripped ? 45 : 40), 27.0);
-    }
-
-    /** A weight held in the fist, across the palm. */
-    private function weight(Scene $scene): void
-    {
-        $h = $scene->frames['hand'];
-        Placing::drum($scene, $h->at(-62, 78, 30), $h->at(58, 78, 30), 12.0, 2.0);
-        Placing::drum($scene, $h->at(48, 78, 30), $h->at(74, 78, 30), 25.0, 4.0, 20);
-        Placing::drum($scene, $h->at(-78, 78, 30), $h->at(-52, 78, 30), 25.0, 4.0, 20);
-    }
-
-    /**
-     * Another person's finger and thumb meet at a place of the client's hand.
-     *
-     * @param array{float, float, float} $at
-     */
-    private function pinch(Scene $scene, array $at, float $tilt, float $roll): void
-    {
-        $helper = HandModel::build($this->poses->get('grip')->pose);
-        Placing::sleeve($helper);
-        $frame = (new Frame())->tilt($tilt)->roll($roll);
-        $point = Vector::mix($helper->anchors['thumb.pad'], $helper->anchors['index.pad'], .5);
-        Placing::hand($scene, $helper, $frame->atOrigin(Vector::sub($at, $frame->at($point[0], $point[1], $point[2]))));
+            return;
+        }
+        $second = HandModel::build($other->pose ?? $subject->pose, null, $withSkin);
+        if (!$other->isOwn) {
+            Placing::sleeve($second);
+        }
+        $target = $other->at->in($scene);
+        $frame = (new Frame())->tilt($other->turn[0])->roll($other->turn[1])->flex($other->turn[2]);
+        $point = $other->hold->in($second);
+        $m = $other->isOwn ? -1.0 : 1.0;
+        Placing::hand($scene, $second, $frame->atOrigin(Vector::sub($target, $frame->at($m * $point[0], $point[1], $point[2]))), $other->isOwn);
+        $scene->anchors['other'] = $target;
     }
 }

@@ -20,6 +20,8 @@ final readonly class MeasureKinds
         $kinds = [
             self::degrees('wrist_extension', 'Wrist up (extension)', -90, 90, 'Forearm on the table, palm down, hand past the edge: bend the hand up. Stopped short of straight is minus.'),
             self::degrees('wrist_flexion', 'Wrist down (flexion)', -100, 30, 'Same position, hand down. Flexion is minus: 60 down is -60.'),
+            self::degrees('wrist_radial_deviation', 'Wrist to the thumb side (radial)', -20, 40, 'Hand flat or supported: tilt toward the thumb. Stopped short of straight is minus.'),
+            self::degrees('wrist_ulnar_deviation', 'Wrist to the little-finger side (ulnar)', -50, 20, 'Hand flat or supported: tilt toward the little finger. Ulnar is minus: 20 over is -20.'),
             self::degrees('forearm_supination', 'Palm up (supination)', -90, 100, 'Elbow bent at the side, thumb up is 0: turn the palm up.'),
             self::degrees('forearm_pronation', 'Palm down (pronation)', -100, 90, 'Elbow bent at the side, thumb up is 0: turn the palm down. Pronation is minus.'),
             self::degrees('thumb_palmar_abduction', 'Thumb away from the palm', 0, 80, 'Thumb base led away from the palm.'),
@@ -32,6 +34,7 @@ final readonly class MeasureKinds
             }
         }
         $angles = ['-60', '-30', '0', '30'];
+        $digits = array_map(static fn (Digit $d): string => $d->value, Digit::cases());
         array_push(
             $kinds,
             new MeasureKind('opening', 'Hand opening by eye', Unit::Percent, 0, 100, 'Open the hand: how far from fist to flat, in tens.', 20, hasMode: true, arguments: $angles, step: 10),
@@ -39,9 +42,22 @@ final readonly class MeasureKinds
             new MeasureKind('wrist_ext_hold_s', 'Wrist held up', Unit::Seconds, 0, 10, 'Palm down, help the hand up, take the help away, count until it sinks or the shoulder hitches.', 30),
             new MeasureKind('wrist_lift_reps_n', 'Clean wrist lifts', Unit::Count, 0, 20, 'Palm down, elbow fairly straight, lift and lower slowly; stop at the first hitch, lean or drop.', 60),
             new MeasureKind('wrist_edge_reps_n', 'Clean lifts past the edge', Unit::Count, 0, 20, 'The same with the hand past the edge, whole arc.', 60),
+            new MeasureKind('wrist_flex_hold_s', 'Wrist held curled', Unit::Seconds, 0, 10, 'Palm up, help the hand up, take the help away, count until it sinks.', 30),
+            new MeasureKind('wrist_curl_reps_n', 'Clean wrist curls', Unit::Count, 0, 20, 'Palm up, curl and lower slowly.', 60),
+            new MeasureKind('tilt_reps_n', 'Clean side tilts', Unit::Count, 0, 15, 'Thumb up, tilt toward the thumb and lower slowly.', 45),
             new MeasureKind('arms_out_hold_s', 'Arms held out', Unit::Seconds, 0, 30, 'Both arms straight ahead at or below shoulder height; stop when one sinks.', 35, sided: false),
+            new MeasureKind('individuation_idx', 'Finger independence', Unit::Score, 0, 1, 'From the glove, or by eye: 1 less a third of the mean of the neighbours\' marks.', 40, arguments: $digits, step: 0.0),
+            new MeasureKind('grip_hold_s', 'Light spring held', Unit::Seconds, 0, 10, 'Light spring pressed between thumb and fingers, forearm fixed; stop at the first shake.', 20, arguments: ['all', 'front', 'outer']),
+            new MeasureKind('pinch_hold_s', 'Coin held still', Unit::Seconds, 0, 10, 'Coin between thumb tip and fingertip, forearm thumb-up; stop at the first shake or slip.', 15, arguments: \array_slice($digits, 1)),
+            new MeasureKind('pick_place_n', 'Pegs placed, of ten', Unit::Count, 0, 10, 'Pegs or blocks of about 3 cm, thumb, index and middle only, placed in a bowl.', 60),
+            new MeasureKind('turns_60s_n', 'Block turns in 60 s', Unit::Count, 0, 200, 'Foam block turned in the fingers, forearm resting.', 60),
+            new MeasureKind('coins_kept_n', 'Coins kept in the palm', Unit::Count, 0, 10, 'Coins picked up one by one and still in the palm; best of two.', 60),
+            new MeasureKind('coins_returned_n', 'Coins put back', Unit::Count, 0, 10, 'Coins put back one by one without loss.', 60),
+            new MeasureKind('coins_dropped_n', 'Coins lost while putting back', Unit::Count, 0, 10, 'Counted during the same.', 0),
+            new MeasureKind('release_tries_n', 'Ball let go, of five', Unit::Count, 0, 5, 'Soft ball of 6 to 7 cm let go within 5 s of the request.', 45, arguments: ['-60', '-50', '-40', '-30', '-20', '-10', '0', '10', '20', '30']),
             new MeasureKind('commands_n', 'Steps followed', Unit::Count, 0, 3, 'Longest spoken or shown instruction followed without help.', 30, sided: false),
             new MeasureKind('tone_finger', 'Tone, finger flexors', Unit::Grade, 0, 4, 'One passive opening of the fingers at about one second. Last of all.', 15),
+            new MeasureKind('tone_elbow', 'Tone, elbow flexors', Unit::Grade, 0, 4, 'One passive elbow extension at about one second. Last of all.', 15),
             new MeasureKind('tone_wrist', 'Tone, wrist flexors', Unit::Grade, 0, 4, 'One passive wrist extension at about one second. Last of all.', 15),
         );
         $byCode = [];

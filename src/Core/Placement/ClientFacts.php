@@ -24,6 +24,7 @@ final readonly class ClientFacts
      * @param list<Override>            $overrides
      * @param list<string>|null         $materials    at hand; null: not asked, nothing is left out for it
      * @param list<string>              $suspended    item keys that rest until a therapist reopens them; `*` is everything
+     * @param bool                      $releaseTrained whoever is signed in carries the mark "trained in hands-on release"
      */
     public function __construct(
         public array $conditions,
@@ -41,6 +42,7 @@ final readonly class ClientFacts
         public array $overrides = [],
         public ?array $materials = null,
         public array $suspended = [],
+        public bool $releaseTrained = false,
     ) {
     }
 
@@ -52,7 +54,7 @@ final readonly class ClientFacts
     /** @param list<string> $met */
     public function withMet(array $met): self
     {
-        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $met, $this->overrides, $this->materials, $this->suspended);
+        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $met, $this->overrides, $this->materials, $this->suspended, $this->releaseTrained);
     }
 
     public function has(Condition $condition): bool

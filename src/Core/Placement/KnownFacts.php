@@ -17,7 +17,9 @@ use HandGarden\Core\Placement\Condition\FactSource;
  */
 final class KnownFacts implements FactSource
 {
-    private const SHORT_LIVED = ['tone_finger', 'tone_wrist', 'painful', 'skin_whole', 'frail_skin', 'touch_comfortable', 'grasp_reflex', 'bruises_easily'];
+    private const SHORT_LIVED = ['tone_finger', 'tone_wrist', 'tone_elbow', 'painful', 'skin_whole', 'frail_skin', 'touch_comfortable', 'grasp_reflex', 'bruises_easily'];
+    /** Known only while a sitting runs; before it they do not hold. */
+    private const OF_THE_SITTING = ['gate_passed', 'tone_dropped_now', 'done_today', 'in_routine'];
     private const DAYS = 28;
     private const SHORT_DAYS = 14;
     private const SHORT_DAYS_AFTER_INJECTION = 7;
@@ -36,7 +38,7 @@ final class KnownFacts implements FactSource
     /** @var array<string, true> evidence being followed, so that two facts that settle each other do not turn in circles */
     private array $following = [];
 
-    public function __construct(private readonly ClientFacts $facts, private readonly Vocabulary $vocabulary, private readonly \DateTimeImmutable $today)
+    public function __construct(private readonly ClientFacts $facts, private readonly Vocabulary $vocabulary, private readonly \DateTimeImmutable $today, private readonly ?Standing $standing = null)
     {
         $this->numbers = NumberFact::all();
         $this->since = $today->modify('-'.self::DAYS.' days');
@@ -83,19 +85,23 @@ final class KnownFacts implements FactSource
             'helper_here' === $code => $this->facts->helperHere,
             'helper_signed' === $code => null !== $argument && \in_array($argument, $this->facts->helperSigned, true),
             'met' === $code => null !== $argument && $this->facts->isMet($argument, $side),
+            'stands' === $code => null === $argument || null === $this->standing ? null : $this->standing->stands($argument, $side),
+            'chosen' === $code => [] !== array_filter($this->facts->overrides, static fn (Override $o): bool => $o->rungId === $argument && $o->side === $side),
+            'release_trained' === $code => $this->facts->releaseTrained,
+            \in_array($code, self::OF_THE_SITTING, true) => false,
             'tryout' === $code => $this->reading('tryout', $side, null, $argument),
             'opening_active_pct' === $code => $this->opening($side, Mode::Active, $argument),
             'opening_passive_pct' === $code => $this->opening($side, Mode::Passive, $argument),
             'release_angle_deg' === $code => Opening::releaseAngle($this->openingByWristAngle($side)),
-            isset($this->numbers[$code]) => $this->number($this->numbers[$code], $side),
+            isset($this->numbers[$code]) => $this->number($this->numbers[$code], $side, $argument),
             default => $this->observed($code, $argument, $side),
         };
     }
 
-    private function number(NumberFact $fact, Side $side): ?float
+    private function number(NumberFact $fact, Side $side, ?string $argument): ?float
     {
         $sided = $this->vocabulary->kinds->find($fact->readingCode)->sided ?? true;
-        $value = $this->reading($fact->readingCode, $sided ? $side : null, $fact->mode, null);
+        $value = $this->reading($fact->readingCode, $sided ? $side : null, $fact->mode, $argument);
 
         return \is_float($value) ? $fact->sign * $value : null;
     }

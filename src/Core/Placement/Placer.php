@@ -28,13 +28,14 @@ final readonly class Placer
 
     public function place(ClientFacts $facts, \DateTimeImmutable $today): Placements
     {
-        $known = new KnownFacts($facts, $this->catalogue->vocabulary, $today);
+        $walk = new LadderWalk($this->catalogue, $facts, $today, fn (Ladder $ladder, Side $side, KnownFacts $known): LadderPlacement => $this->ladder($ladder, $side, $facts, $known, $today));
         $placed = [];
         foreach ($this->catalogue->ladders as $ladder) {
             foreach ($ladder->isForBothHandsOnly() ? [$facts->affected[0]] : $facts->affected as $side) {
-                $placed[] = $this->ladder($ladder, $side, $facts, $known, $today);
+                $placed[] = $walk->placement($ladder, $side);
             }
         }
+        $placed = array_values(array_filter($placed));
 
         return new Placements($placed, $this->needed($placed));
     }

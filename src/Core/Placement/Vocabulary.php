@@ -11,7 +11,8 @@ use HandGarden\Core\Measure\MeasureKinds;
 final readonly class Vocabulary
 {
     private const DERIVED = ['opening_active_pct' => 'Opens by itself', 'opening_passive_pct' => 'Can be opened', 'release_angle_deg' => 'Lets go at a wrist angle of'];
-    private const OTHER = ['has', 'supervised', 'at_home', 'helper_here', 'helper_signed', 'tryout', 'met', 'steady_gain'];
+    /** What log, plan and people say; those of the running sitting are false until it runs. */
+    private const OTHER = ['has', 'supervised', 'at_home', 'helper_here', 'helper_signed', 'tryout', 'met', 'stands', 'chosen', 'release_trained', 'gate_passed', 'tone_dropped_now', 'done_today', 'in_routine'];
 
     /** @var array<string, Observation> */
     private array $observations;
@@ -53,7 +54,7 @@ final readonly class Vocabulary
         }
         $number = $this->numbers[$code] ?? null;
 
-        return null === $number ? isset(self::DERIVED[$code]) || \in_array($code, ['tryout', 'met'], true) : $this->kinds->find($number->readingCode)->sided ?? true;
+        return null === $number ? isset(self::DERIVED[$code]) || \in_array($code, ['tryout', 'met', 'stands', 'chosen'], true) : $this->kinds->find($number->readingCode)->sided ?? true;
     }
 
     public function secondsToTake(string $code): int
@@ -65,7 +66,6 @@ final readonly class Vocabulary
             null !== $number => $this->kinds->find($number->readingCode)->secondsToTake ?? 15,
             'tryout' === $code => 45,
             'opening_passive_pct' === $code => 30,
-            'steady_gain' === $code => 300,
             isset(self::DERIVED[$code]) => 20,
             default => 5,
         };

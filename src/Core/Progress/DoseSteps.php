@@ -22,7 +22,7 @@ final readonly class DoseSteps
     public function current(Dose $dose): ?ProgressSpec
     {
         foreach ($this->rung->progress as $spec) {
-            if (ProgressKind::Review !== $spec->kind && null !== $this->raised($spec, $dose)) {
+            if ($spec->kind->isAutomatic() && null !== $this->raised($spec, $dose)) {
                 return $spec;
             }
         }
@@ -64,10 +64,10 @@ final readonly class DoseSteps
     {
         $raised = match ($spec->kind) {
             ProgressKind::HoldCount => $dose->holdSeconds < $spec->cap ? $dose->withHold(min($spec->cap, max($spec->start, $dose->holdSeconds + $spec->step))) : null,
-            ProgressKind::Repetitions => $this->moreRepetitions($spec, $dose),
+            ProgressKind::Repetitions, ProgressKind::ObjectCount => $this->moreRepetitions($spec, $dose),
             ProgressKind::StretchHold => null === ($next = self::nextStep($spec->steps, $dose->holdSeconds)) ? null : $dose->withHold((int) $next),
             ProgressKind::Load => null === ($next = self::nextStep($spec->steps, $dose->loadKilograms)) ? null : $dose->withLoad($next),
-            ProgressKind::Review => null,
+            default => null, // the therapist decides
         };
 
         return null !== $raised && $raised->isAtMost($this->mostOf($raised)) ? $raised : null;

@@ -13,6 +13,7 @@ use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Catalogue\SittingRole;
+use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderPlacement;
@@ -28,6 +29,11 @@ final class Candidates
     private const PREPARATION = 8;
     private const LEAD_IN = 5;
     private const LADDER = 20;
+    private const MOST_PREPARATION = 4;
+    private const MOST_BESIDE_THE_GOAL = 2;
+    private const MOST_MAIN = 8;
+    /** Ladders whose standing rung lets go, best first. */
+    private const RELEASE = ['open-3', 'open-1', 'open-4'];
     private const PER_GOAL_WEIGHT = 30;
     private const WORSE_HAND = 5;
     private const NO_GOAL_WEIGHT = 2;
@@ -62,8 +68,12 @@ final class Candidates
                 }
                 continue;
             }
+            if (LadderKind::Protocol === $placed->ladder->kind || $this->isCarriedForNothing($placed)) {
+                continue;
+            }
+            $weight = $this->weight($placed);
             foreach ($placed->offered() as $rung) {
-                $item = $this->item($rung, $placed, '');
+                $item = $this->item($rung, $placed, SittingRole::Main === $rung->role ? $this->reason($placed, $weight) : '');
                 if (null === $item) {
                     continue;
                 }
@@ -71,12 +81,37 @@ final class Candidates
                     SittingRole::WarmUp => $warm[$item->key()] = self::single($item, self::WARM_UP),
                     SittingRole::Preparation => $preparation[$item->key()] = self::single($item, self::PREPARATION),
                     SittingRole::CoolDown => $cool[$item->key()] = self::single($item, self::WARM_UP),
+                    SittingRole::Main => $main[$item->key()] = self::single($item, $this->value($placed, $weight)),
                     default => null,
                 };
             }
         }
 
-        return array_values([...$warm, ...$preparation, ...$main, ...$cool]);
+        $leading = array_filter($main, static fn (OptionGroup $g): bool => $g->bestValue() >= self::LADDER + self::PER_GOAL_WEIGHT);
+        $leading = array_intersect_key($main, $leading + self::shortList(array_diff_key($main, $leading), self::MOST_BESIDE_THE_GOAL, static fn (OptionGroup $g): int => $g->options[0]->items[0]->seconds()));
+
+        return array_values([
+            ...$warm,
+            ...self::shortList($preparation, self::MOST_PREPARATION, static fn (OptionGroup $g): int => $g->options[0]->items[0]->seconds()),
+            ...self::shortList($leading, self::MOST_MAIN, static fn (OptionGroup $g): int => -$g->bestValue()),
+            ...$cool,
+        ]);
+    }
+
+    /**
+     * The first few by rank, in the order of a sitting: what the search looks at, so that it can prove its answer.
+     *
+     * @param array<string, OptionGroup>   $groups
+     * @param \Closure(OptionGroup): int   $rank least first; equal ranks keep the order of a sitting
+     *
+     * @return array<string, OptionGroup>
+     */
+    private static function shortList(array $groups, int $most, \Closure $rank): array
+    {
+        $ranked = array_map($rank, $groups);
+        asort($ranked);
+
+        return array_intersect_key($groups, \array_slice($ranked, 0, $most, true));
     }
 
     /** @return list<LeftOut> what screening, material or performer keeps out; filled by groups() */
@@ -112,6 +147,12 @@ final class Candidates
         return new Item($rung, $hands, $this->dose($rung, $hands), '' === $reason ? $rung->words['why'] : $reason, $block, $this->variant($rung, $placed->side));
     }
 
+    /** The sound arm carries the weak one only while that does not lift alone. */
+    private function isCarriedForNothing(LadderPlacement $placed): bool
+    {
+        return 'mobilize-1' === $placed->ladder->key && true === $this->known->value('arm_lifts_alone', null, $placed->side);
+    }
+
     private function trained(LadderPlacement $placed): ?OptionGroup
     {
         $rungs = $placed->offered();
@@ -121,6 +162,9 @@ final class Candidates
         $weight = $this->weight($placed);
         $value = $this->value($placed, $weight);
         $reason = $this->reason($placed, $weight);
+        if (Strand::Grip === $placed->ladder->strand) {
+            return $this->gripping($placed, $rungs, $value, $reason);
+        }
         if (LadderKind::Chain === $placed->ladder->kind) {
             return $this->chain($placed, $rungs, $value, $reason);
         }
@@ -132,6 +176,34 @@ final class Candidates
         $alone = new Option([$item], $value);
 
         return new OptionGroup($item->rung->name, null === $leadIn ? [$alone] : [new Option([$leadIn, $item], $value + self::LEAD_IN), $alone]);
+    }
+
+    /**
+     * Gripping work is followed directly by letting go.
+     *
+     * @param non-empty-list<Rung> $rungs
+     */
+    private function gripping(LadderPlacement $placed, array $rungs, int $value, string $reason): ?OptionGroup
+    {
+        $release = null;
+        foreach (self::RELEASE as $key) {
+            $opening = $this->placements->find($key, $placed->side);
+            $rung = $opening?->standingRung();
+            $release ??= null === $opening || null === $rung ? null : $this->item($rung, $opening, 'Lets go after gripping');
+        }
+        $block = LadderKind::Chain === $placed->ladder->kind ? $placed->ladder->key.'|'.$placed->side->value : null;
+        $chosen = LadderKind::Chain === $placed->ladder->kind ? $rungs : [$rungs[array_key_last($rungs)]];
+        $items = array_values(array_filter(array_map(fn (Rung $r): ?Item => $this->item($r, $placed, $reason, $block), $chosen)));
+        if (null === $release || [] === $items) {
+            if ([] !== $items) {
+                $this->refused[] = new LeftOut($placed->ladder->name, 'Nothing to let go with stands after it');
+            }
+
+            return null;
+        }
+        $options = array_map(static fn (int $length): Option => new Option([...\array_slice($items, 0, $length), $release], intdiv($value * $length, \count($items))), range(\count($items), 1));
+
+        return new OptionGroup($placed->ladder->name, $options);
     }
 
     /**
@@ -214,6 +286,10 @@ final class Candidates
         if (DoneOn::BothTogether === $rung->doneOn) {
             return $placed->side === $this->facts->affected[0] ? Hands::Together : null; // once, not once a hand
         }
+        $certain = $this->certainHand($rung->doneOn);
+        if (null !== $certain) {
+            return $placed->side === $this->facts->affected[0] ? Hands::of($certain) : null;
+        }
         if (DoneOn::Affected === $rung->doneOn) {
             return Hands::of($placed->side);
         }
@@ -224,6 +300,17 @@ final class Candidates
         $alike = null === $other || \in_array($rung, $other->offered(), true);
 
         return $alike ? ($placed->side === $this->facts->affected[0] ? Hands::Each : null) : Hands::of($placed->side);
+    }
+
+    /** The hand that a rung is for whichever is affected; null: it goes by the affected side. */
+    private function certainHand(DoneOn $doneOn): ?Side
+    {
+        return match ($doneOn) {
+            DoneOn::WritingHand => $this->facts->writingHand,
+            DoneOn::NonDominant => $this->facts->writingHand->opposite(),
+            DoneOn::SteadierHand => $this->facts->affected[0]->opposite(),
+            DoneOn::Affected, DoneOn::EachHand, DoneOn::BothTogether => null,
+        };
     }
 
     private function dose(Rung $rung, Hands $hands): Dose
@@ -248,9 +335,8 @@ final class Candidates
             return null; // never asked: nothing is left out for it
         }
         foreach ($rung->materials as $material) {
-            $choices = explode('|', $material);
-            if ([] === array_intersect($choices, $atHand)) {
-                return 'Not at hand: '.implode(' or ', $choices);
+            if (!\in_array($material, $atHand, true)) {
+                return 'Not at hand: '.($this->catalogue->handbook->material($material)->label ?? $material);
             }
         }
 

@@ -79,6 +79,8 @@ final readonly class SittingRules
             $text = match ($item->rung->sittingNeed) {
                 null => null,
                 SittingNeed::Length => self::lengthened($before, $side, self::LENGTHENS_WRIST) ? null : 'stretch wrist and fingers first',
+                SittingNeed::FingerLength => self::lengthened($before, $side, self::LENGTHENS_FINGERS) ? null : 'stretch the fingers first',
+                SittingNeed::WedgeStretch => self::did($before, 'web-wedge-stretch', $side) ? null : 'the ball between the fingers first',
                 SittingNeed::WristEasedBack => self::did($before, 'wrist-ease-back', $side) ? null : 'ease the wrist back first',
                 SittingNeed::StretchWhenTight => $this->stretchedIfTight($before, $side) ? null : 'there is finger tone: open the tight hand first',
             };

@@ -24,6 +24,15 @@ final class PlacementTableTest extends TestCase
         yield 'tight hand, wrist lifting' => ['tight-hand', 'base-1', 'standing', ['helped-lift-hold'], 'not yet: pressed-lift-hold', ['wrist_ext_hold_s']];
         yield 'tight hand, single fingers' => ['tight-hand', 'separate-1', 'standing', ['single-finger-taps'], 'measure: each-finger-lift', ['lies_flat', 'moves_alone(index)', 'moves_alone(middle)']];
         yield 'tight hand, thumb meets fingers' => ['tight-hand', 'dexterity-1', 'below the first rung', [], 'not yet: wrist-forward-thumb-touch', ['thumb_out']];
+        yield 'tight hand, release' => ['tight-hand', 'open-3', 'standing', ['wrist-forward-release'], 'not yet: wrist-to-neutral-release', ['opening_active_pct(-30)']];
+        yield 'tight hand, squeezing' => ['tight-hand', 'grip-1', 'blocked', [], 'blocked: soft-squeeze', ['curls', 'tone_finger']];
+        yield 'cupped hands, extensor strength' => ['cupped-hands', 'open-4', 'standing', ['heel-down-finger-draw-back', 'back-hand-ball-balance', 'all-finger-raise'], null, []];
+        yield 'cupped hands, strong sets' => ['cupped-hands', 'amplitude-2', 'standing', ['wide-open-thumb-tap', 'straight-arm-wrist-pull', 'palms-up-high-flip'], 'blocked: fist-to-wide-reach', ['curls']];
+        yield 'cupped hands, bend shapes' => ['cupped-hands', 'amplitude-3', 'below the first rung', [], 'not yet: knuckle-roof-bend', ['opening_active_pct']];
+        yield 'cupped hands, squeezing' => ['cupped-hands', 'grip-1', 'blocked', [], 'blocked: soft-squeeze', ['curls']];
+        yield 'fingers together, one joint' => ['fingers-together', 'separate-3', 'below the first rung', [], 'not yet: one-finger-free', ['moves_alone(index)', 'moves_alone(middle)']];
+        yield 'fingers together, turning' => ['fingers-together', 'dexterity-3', 'standing', ['simple-object-turn'], 'measure: all-way-object-turn', ['turns_60s_n']];
+        yield 'fingers together, grasp and place' => ['fingers-together', 'dexterity-6', 'standing', ['varied-object-grasp'], 'measure: three-digit-pick-place', ['pick_place_n']];
         yield 'cupped hands, wrist lifting' => ['cupped-hands', 'base-1', 'standing', ['active-wrist-lift'], 'not yet: edge-wrist-lift', ['tryout(edge-wrist-lift)']];
         yield 'cupped hands, single fingers' => ['cupped-hands', 'separate-1', 'standing', ['each-finger-lift'], null, []];
         yield 'cupped hands, thumb meets fingers' => ['cupped-hands', 'dexterity-1', 'standing', ['slow-two-hand-thumb-touch'], 'measure: arms-out-thumb-touch', ['tryout(arms-out-thumb-touch)']];

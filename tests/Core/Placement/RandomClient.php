@@ -19,16 +19,41 @@ use Random\Randomizer;
 /** Clients made by seed: any conditions, some facts known and some not. */
 final class RandomClient
 {
-    /** @var array<string, list<float>> values by measure code, from weak to strong */
+    /** @var array<string, list<float>> values from weak to strong, by measure code with its mode and argument */
     public const LADDERS = [
         'wrist_extension:active' => [-40.0, -10.0, 15.0, 30.0, 60.0],
         'wrist_extension:passive' => [-30.0, 5.0, 20.0, 45.0, 70.0],
+        'wrist_flexion:passive' => [10.0, -20.0, -40.0, -60.0, -80.0],
+        'wrist_radial_deviation:active' => [-5.0, 5.0, 10.0, 15.0, 20.0],
+        'wrist_ulnar_deviation:active' => [5.0, -5.0, -10.0, -20.0, -30.0],
+        'forearm_supination:active' => [-20.0, 10.0, 30.0, 50.0, 80.0],
+        'forearm_supination:passive' => [-10.0, 20.0, 60.0, 70.0, 85.0],
+        'forearm_pronation:active' => [20.0, -10.0, -30.0, -50.0, -80.0],
+        'forearm_pronation:passive' => [0.0, -20.0, -40.0, -60.0, -85.0],
+        'thumb_palmar_abduction:passive' => [5.0, 15.0, 30.0, 45.0, 60.0],
         'opening:active' => [0.0, 10.0, 40.0, 60.0, 90.0],
+        'opening:active:-60' => [0.0, 20.0, 40.0, 60.0, 100.0],
+        'opening:active:-30' => [0.0, 20.0, 40.0, 60.0, 100.0],
+        'opening:active:0' => [0.0, 20.0, 40.0, 60.0, 100.0],
         'opening:passive' => [20.0, 40.0, 60.0, 80.0, 100.0],
         'opposition_0to10' => [0.0, 3.0, 4.0, 6.0, 10.0],
+        'individuation_idx::index' => [0.0, 0.3, 0.5, 0.6, 0.9],
         'wrist_ext_hold_s' => [0.0, 1.0, 4.0, 5.0, 10.0],
+        'wrist_flex_hold_s' => [0.0, 1.0, 4.0, 5.0, 10.0],
         'wrist_lift_reps_n' => [0.0, 1.0, 10.0, 15.0, 20.0],
         'wrist_edge_reps_n' => [0.0, 1.0, 10.0, 15.0, 20.0],
+        'wrist_curl_reps_n' => [0.0, 1.0, 10.0, 15.0, 20.0],
+        'tilt_reps_n' => [0.0, 5.0, 9.0, 10.0, 15.0],
+        'grip_hold_s::all' => [0.0, 1.0, 3.0, 5.0, 10.0],
+        'grip_hold_s::front' => [0.0, 1.0, 3.0, 5.0, 10.0],
+        'pinch_hold_s::index' => [0.0, 1.0, 3.0, 5.0, 10.0],
+        'pinch_hold_s::middle' => [0.0, 1.0, 3.0, 5.0, 10.0],
+        'pick_place_n' => [0.0, 2.0, 3.0, 8.0, 10.0],
+        'turns_60s_n' => [0.0, 5.0, 10.0, 15.0, 30.0],
+        'coins_kept_n' => [0.0, 2.0, 3.0, 5.0, 10.0],
+        'coins_returned_n' => [0.0, 2.0, 3.0, 5.0, 10.0],
+        'coins_dropped_n' => [4.0, 3.0, 2.0, 1.0, 0.0],
+        'release_tries_n::20' => [0.0, 2.0, 3.0, 4.0, 5.0],
     ];
 
     public readonly \DateTimeImmutable $today;
@@ -55,7 +80,7 @@ final class RandomClient
                     $this->readings[] = $this->number($code, $side, $values[$random->getInt(0, 4)]);
                 }
             }
-            foreach (['tone_finger', 'tone_wrist'] as $code) {
+            foreach (['tone_finger', 'tone_wrist', 'tone_elbow'] as $code) {
                 if ($random->getInt(0, 9) < 8) {
                     $this->readings[] = new Reading($code, $side, null, null, [0.0, 1.0, 1.5, 2.0, 3.0][$random->getInt(0, 4)], $this->today);
                 }
@@ -85,23 +110,40 @@ final class RandomClient
 
     public function number(string $code, Side $side, float $value): Reading
     {
-        $measure = explode(':', $code)[0];
-        $mode = explode(':', $code)[1] ?? null;
+        [$measure, $mode, $argument] = self::parts($code);
 
-        return new Reading($measure, $side, null === $mode ? null : Mode::from($mode), null, $value, $this->today);
+        return new Reading($measure, $side, $mode, $argument, $value, $this->today);
+    }
+
+    public function newest(string $code): ?float
+    {
+        [$measure, $mode, $argument] = self::parts($code);
+        $value = (new Readings($this->readings))->newest($measure, $this->side, $mode, $argument)?->value;
+
+        return \is_float($value) ? $value : null;
+    }
+
+    /** @return array{string, ?Mode, ?string} */
+    private static function parts(string $code): array
+    {
+        [$measure, $mode, $argument] = explode(':', $code) + [1 => '', 2 => ''];
+
+        return [$measure, Mode::tryFrom($mode), '' === $argument ? null : $argument];
     }
 
     /**
      * @param list<Reading>         $more    later readings, which count before the others
      * @param array<string, Answer> $answers all others are no
      */
-    public function facts(array $more = [], array $answers = []): ClientFacts
+    public function facts(array $more = [], array $answers = [], bool $everythingMet = false): ClientFacts
     {
         $screening = [];
         foreach (Cases::catalogue()->screening->questions as $question) {
             $screening[$question->id] = [$answers[$question->id] ?? Answer::No, $this->today];
         }
 
-        return new ClientFacts($this->conditions, [$this->side], [], Side::Right, new Readings([...$this->readings, ...$more]), new Screening(Cases::catalogue()->screening, $screening));
+        $met = $everythingMet ? array_map(fn ($rung): string => $rung->id.'|'.$this->side->value, Cases::catalogue()->rungs()) : [];
+
+        return new ClientFacts($this->conditions, [$this->side], [], Side::Right, new Readings([...$this->readings, ...$more]), new Screening(Cases::catalogue()->screening, $screening), supervised: $everythingMet, met: $met);
     }
 }

@@ -115,7 +115,7 @@ final class SittingRulesTest extends TestCase
         $hands = match ($rung->doneOn) {
             DoneOn::BothTogether => Hands::Together,
             DoneOn::EachHand => 'finger-lengthening-massage' === $id ? Hands::Each : Hands::Right,
-            DoneOn::Affected => Hands::Right,
+            DoneOn::Affected, DoneOn::NonDominant, DoneOn::WritingHand, DoneOn::SteadierHand => Hands::Right,
         };
 
         return new Item($rung, $hands, $rung->startDose, 'test');

@@ -17,7 +17,7 @@ final class TimeTest extends TestCase
     /** @return iterable<string, array{string, int}> seconds of one item at its start dose, as reviewed */
     public static function seconds(): iterable
     {
-        $seconds = ['long-out-breath' => 80, 'shake-loose-pause' => 30, 'dry-wash-warm-up' => 110, 'finger-ripple' => 45, 'soft-fist-wrist-circles' => 90, 'paired-wrist-circles' => 50, 'cream-palm-massage' => 270, 'finger-lengthening-massage' => 110, 'flatten-after-cramp' => 140, 'extensor-wake-tap' => 50, 'wrist-ease-back' => 41, 'thumb-lift-away-stretch' => 50, 'finger-space-opener' => 50, 'staged-joint-opener' => 50, 'palm-down-flattening-rest' => 50, 'palms-part-fingertips-touch' => 50, 'gentle-palm-side-press' => 48, 'side-rest-wrist-back' => 68, 'helped-lift-hold' => 92, 'pressed-lift-hold' => 92, 'slow-lower-from-lift' => 92, 'active-wrist-lift' => 68, 'bent-elbow-wrist-lift' => 68, 'edge-wrist-lift' => 84, 'weighted-wrist-lift' => 146, 'open-attempt' => 85, 'close-and-open' => 110, 'soft-fist-wide-open' => 50, 'held-fist-full-open' => 130, 'textured-ball-grip-spread' => 110, 'single-finger-taps' => 60, 'each-finger-lift' => 150, 'wrist-forward-thumb-touch' => 80, 'table-thumb-touch' => 80, 'round-ring-thumb-touch' => 150, 'slow-two-hand-thumb-touch' => 83, 'arms-out-thumb-touch' => 158];
+        $seconds = Cases::reviewed()['seconds'] + ['open-hand-weight-lean' => 68];
         foreach ($seconds as $rung => $expected) {
             yield $rung => [$rung, $expected];
         }

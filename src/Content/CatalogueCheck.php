@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Content;
+
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\Ladder;
+use HandGarden\Core\Catalogue\LadderKind;
+use HandGarden\Core\Catalogue\Performer;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Drawing\DrawingLibrary;
+use HandGarden\Core\Placement\Condition\Condition;
+
+/** What no single file can say of itself: names that other files give, ids that are one of a kind, links between rungs. */
+final readonly class CatalogueCheck
+{
+    private const ABOUT_RUNGS = ['tryout', 'met', 'stands', 'helper_signed', 'chosen'];
+
+    private PictureCheck $pictures;
+
+    public function __construct(private Catalogue $catalogue, private DrawingLibrary $drawings)
+    {
+        $this->pictures = new PictureCheck($drawings);
+    }
+
+    /** @throws InvalidData naming file and path */
+    public function run(): void
+    {
+        $seen = [];
+        foreach ($this->catalogue->ladders as $ladder) {
+            foreach ($ladder->rungs as $i => $rung) {
+                $path = self::path($ladder, $i);
+                if (isset($seen[$rung->id])) {
+                    throw InvalidData::at($path.'.id', \sprintf('%s is also %s', $rung->id, $seen[$rung->id]));
+                }
+                $seen[$rung->id] = $path;
+                $this->rung($ladder, $rung, $path);
+            }
+        }
+        $this->handbook();
+    }
+
+    /** @throws InvalidData */
+    public function rung(Ladder $ladder, Rung $rung, string $path): void
+    {
+        foreach ([...$rung->easier, ...$rung->harder] as $id) {
+            $this->rungExists($id, $path.'.links');
+        }
+        if ([] === $this->catalogue->easierThan($rung->id) && [] === $this->catalogue->harderThan($rung->id)) {
+            throw InvalidData::at($path.'.links', 'a rung that stands alone names an easier or a harder one');
+        }
+        $conditions = ['when' => $rung->entry, 'ends_while' => $rung->endsWhile];
+        foreach ($rung->cautions as $caution) {
+            $conditions['avoid_when '.$caution->key] = $caution->blocksWhile;
+        }
+        foreach (array_filter($conditions) as $key => $condition) {
+            $this->condition($condition, $path.'.'.$key);
+        }
+        if (\in_array(Performer::TrainedTherapist, $rung->performers, true) !== (LadderKind::Protocol === $ladder->kind)) {
+            throw InvalidData::at($path.'.performers', 'what only trained therapists do stands in a protocol, and nothing else does');
+        }
+        $this->pictures->check($rung->picture, $path.'.picture');
+    }
+
+    private function condition(Condition $condition, string $path): void
+    {
+        foreach ($condition->atoms() as $atom) {
+            if (null !== $atom->argument && \in_array($atom->code, self::ABOUT_RUNGS, true)) {
+                $this->rungExists($atom->argument, $path);
+            }
+        }
+    }
+
+    private function handbook(): void
+    {
+        $book = $this->catalogue->handbook;
+        foreach ($book->scripts as $n => $script) {
+            foreach ($script->parts as $i => $part) {
+                foreach ($part->rungIds as $id) {
+                    $this->rungExists($id, "scripts.yaml[$n].parts[$i].rungs");
+                }
+            }
+        }
+        foreach ($book->release->steps as $i => $step) {
+            $this->rungExists($step->rungId, "release.yaml.steps[$i].rung");
+        }
+        foreach ($book->shapes as $key => $shape) {
+            if (!\in_array($shape->pose, $this->drawings->poseNames(), true)) {
+                throw InvalidData::at("shapes.yaml.shapes.$key.pose", \sprintf('there is no pose "%s"', $shape->pose));
+            }
+        }
+    }
+
+    private function rungExists(string $id, string $path): void
+    {
+        if (!$this->catalogue->hasRung($id)) {
+            throw InvalidData::at($path, \sprintf('there is no exercise "%s"', $id));
+        }
+    }
+
+    private static function path(Ladder $ladder, int $i): string
+    {
+        return 'ladders/'.$ladder->key.'.yaml.rungs['.$i.']';
+    }
+}

@@ -1,0 +1,200 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Content;
+
+use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Data\Node;
+use HandGarden\Core\Drawing\BodyPose;
+use HandGarden\Core\Drawing\DrawingLibrary;
+use HandGarden\Core\Drawing\InvalidPose;
+use HandGarden\Core\Drawing\NamedPose;
+use HandGarden\Core\Drawing\Place;
+use HandGarden\Core\Drawing\Pose;
+use HandGarden\Core\Drawing\SecondHand;
+use HandGarden\Core\Drawing\ThingKind;
+use HandGarden\Core\Drawing\ThingPart;
+
+/** Reads poses, figures, things and second hands. */
+final readonly class DrawingReader
+{
+    private const POSE_KEYS = ['wrist', 'dev', 'forearm', 'cup', 'thumb', ...Pose::FINGERS];
+
+    /**
+     * @param array{poses: mixed, figures: mixed, things: mixed, hands: mixed} $data decoded files
+     *
+     * @throws InvalidData naming the file, the pose and the joint
+     */
+    public function read(array $data): DrawingLibrary
+    {
+        $poses = $this->poses(Node::root($data['poses'], 'poses.yaml'));
+        $figures = $things = $hands = [];
+        foreach (Node::root($data['figures'], 'figures.yaml')->map() as $name => $node) {
+            $figures[$name] = $this->figure($name, $node);
+        }
+        foreach (Node::root($data['things'], 'things.yaml')->map() as $name => $node) {
+            $things[$name] = array_map($this->part(...), $node->items());
+        }
+        foreach (Node::root($data['hands'], 'second-hands.yaml')->map() as $name => $node) {
+            $hands[$name] = $this->hand($name, $node, $poses);
+        }
+
+        return new DrawingLibrary($poses, $figures, $things, $hands);
+    }
+
+    /** @throws InvalidData naming the joint */
+    public static function pose(Node $node): Pose
+    {
+        $angles = [];
+        foreach (['wrist', 'dev', 'forearm', 'cup'] as $key) {
+            $angles[$key] = $node->optional($key)?->float() ?? 0.0;
+        }
+        foreach ([...Pose::FINGERS, 'thumb'] as $digit) {
+            $values = $node->get($digit)->floats();
+            if (\count($values) !== ('thumb' === $digit ? 5 : 4)) {
+                throw $node->get($digit)->fail(\sprintf('expected %d angles', 'thumb' === $digit ? 5 : 4));
+            }
+            $angles[$digit] = $values;
+        }
+        try {
+            return Pose::of($angles);
+        } catch (InvalidPose $e) {
+            throw $node->fail($e->getMessage());
+        }
+    }
+
+    /** @return array<string, NamedPose> */
+    private function poses(Node $node): array
+    {
+        $plain = [];
+        foreach ($node->map() as $name => $pose) {
+            $pose->only('elbow', 'gap', 'other_wrist', 'other_pose', 'turn', ...self::POSE_KEYS);
+            $plain[$name] = self::pose($pose);
+        }
+        $poses = [];
+        foreach ($node->map() as $name => $pose) {
+            $other = $pose->optional('other_pose');
+            $poses[$name] = new NamedPose(
+                $name,
+                $plain[$name],
+                $pose->optional('elbow')?->float(-90, 90) ?? 0.0,
+                $pose->optional('gap')?->float(0, 300) ?? 48.0,
+                $pose->optional('other_wrist')?->float(-80, 85),
+                null === $other ? null : ($plain[$other->string()] ?? throw $other->fail('no pose of this name')),
+                $pose->optional('turn')?->float(-180, 180) ?? 0.0,
+            );
+        }
+
+        return $poses;
+    }
+
+    private function figure(string $name, Node $node): BodyPose
+    {
+        $node->only('trunk', 'right', 'left', 'right_leg', 'left_leg', 'seated', 'open');
+
+        return new BodyPose(
+            $name,
+            self::three($node->get('trunk'), BodyPose::TRUNK_LIMITS),
+            self::five($node->get('right')),
+            self::five($node->get('left')),
+            self::three($node->get('right_leg'), BodyPose::LEG_LIMITS),
+            self::three($node->get('left_leg'), BodyPose::LEG_LIMITS),
+            $node->optional('seated')?->bool() ?? true,
+            $node->optional('open')?->bool() ?? true,
+        );
+    }
+
+    /**
+     * @param list<array{int, int}> $limits
+     *
+     * @return list<float>
+     */
+    private static function within(Node $node, array $limits): array
+    {
+        $items = $node->items();
+        if (\count($items) !== \count($limits)) {
+            throw $node->fail(\sprintf('expected %d angles', \count($limits)));
+        }
+
+        return array_map(static fn (Node $item, array $limit): float => $item->float($limit[0], $limit[1]), $items, $limits);
+    }
+
+    /**
+     * @param list<array{int, int}> $limits
+     *
+     * @return array{float, float, float}
+     */
+    private static function three(Node $node, array $limits): array
+    {
+        [$a, $b, $c] = self::within($node, $limits) + [0.0, 0.0, 0.0];
+
+        return [$a, $b, $c];
+    }
+
+    /** @return array{float, float, float, float, float} */
+    private static function five(Node $node): array
+    {
+        [$a, $b, $c, $d, $e] = self::within($node, BodyPose::ARM_LIMITS) + [0.0, 0.0, 0.0, 0.0, 0.0];
+
+        return [$a, $b, $c, $d, $e];
+    }
+
+    private function part(Node $node): ThingPart
+    {
+        $node->only('kind', 'at', 'size', 'turn', 'furniture');
+        $places = array_map(self::place(...), $node->get('at')->items());
+        $sizes = $node->get('size')->floats();
+        if ([] === $places || [] === $sizes || min($sizes) <= 0.0) {
+            throw $node->fail('a shape has one place or more and sizes above 0');
+        }
+        $kind = $node->get('kind')->enum(ThingKind::class);
+        $wanted = match ($kind) {
+            ThingKind::Ball, ThingKind::Block => 1,
+            ThingKind::Drum, ThingKind::Rod, ThingKind::Cord => 2,
+            ThingKind::Plate, ThingKind::Band => 3,
+        };
+        if (\count($places) < $wanted) {
+            throw $node->get('at')->fail(\sprintf('%s needs %d places or more', $kind->value, $wanted));
+        }
+
+        return new ThingPart($kind, $places, $sizes, self::turn($node->optional('turn')) ?? [0.0, 0.0, 0.0], $node->optional('furniture')?->bool() ?? false);
+    }
+
+    private static function place(Node $node): Place
+    {
+        $items = $node->items();
+        if (1 !== \count($items) && 4 !== \count($items)) {
+            throw $node->fail('expected the name of a place, alone or with x, y and z in millimetres');
+        }
+
+        return new Place($items[0]->string(), ...array_map(static fn (Node $n): float => $n->float(), \array_slice($items, 1)));
+    }
+
+    /** @return array{float, float, float}|null */
+    private static function turn(?Node $node): ?array
+    {
+        if (null === $node) {
+            return null;
+        }
+        $turn = $node->floats();
+
+        return 3 === \count($turn) ? [$turn[0], $turn[1], $turn[2]] : throw $node->fail('expected tilt, roll and flex in degrees');
+    }
+
+    /** @param array<string, NamedPose> $poses */
+    private function hand(string $name, Node $node, array $poses): SecondHand
+    {
+        $node->only('pose', 'own', 'hold', 'at', 'turn');
+        $pose = $node->optional('pose');
+
+        return new SecondHand(
+            $name,
+            null === $pose ? null : ($poses[$pose->string()] ?? throw $pose->fail('no pose of this name'))->pose,
+            $node->optional('own')?->bool() ?? true,
+            null === ($hold = $node->optional('hold')) ? null : self::place($hold),
+            null === ($at = $node->optional('at')) ? null : self::place($at),
+            self::turn($node->optional('turn')),
+        );
+    }
+}

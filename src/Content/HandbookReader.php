@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Content;
+
+use HandGarden\Core\Catalogue\Handbook;
+use HandGarden\Core\Catalogue\HandShape;
+use HandGarden\Core\Catalogue\HelperScript;
+use HandGarden\Core\Catalogue\Material;
+use HandGarden\Core\Catalogue\ReleaseProtocol;
+use HandGarden\Core\Catalogue\ReleaseStep;
+use HandGarden\Core\Catalogue\ScriptPart;
+use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Data\Node;
+
+/** Reads materials, hand shapes, rules, helper scripts and the hands-on release. */
+final readonly class HandbookReader
+{
+    /**
+     * @param array<string, mixed> $data decoded files by name
+     *
+     * @throws InvalidData naming file and path
+     */
+    public function read(array $data): Handbook
+    {
+        $file = static fn (string $name): Node => Node::root($data[$name] ?? null, $name.'.yaml');
+        $shapes = $file('shapes')->only('shapes', 'number_code');
+        $code = [];
+        foreach ($shapes->get('number_code')->items() as $i => $call) {
+            $code[$i + 1] = $call->string();
+        }
+
+        return new Handbook(
+            $this->materials($file('materials')),
+            $this->shapes($shapes->get('shapes')),
+            $code,
+            array_map(static fn (Node $rule): string => $rule->string(), $file('rules')->map()),
+            array_map($this->script(...), $file('scripts')->items()),
+            $this->release($file('release')),
+        );
+    }
+
+    /** @return array<string, Material> */
+    private function materials(Node $node): array
+    {
+        $materials = [];
+        foreach ($node->map() as $key => $one) {
+            $one->only('label', 'used_for', 'instead', 'small');
+            $materials[$key] = new Material($key, $one->get('label')->string(), $one->get('used_for')->string(), $one->get('instead')->strings(), $one->optional('small')?->bool() ?? false);
+        }
+
+        return $materials;
+    }
+
+    /** @return array<string, HandShape> */
+    private function shapes(Node $node): array
+    {
+        $shapes = [];
+        foreach ($node->map() as $key => $one) {
+            $one->only('label', 'form', 'pose', 'may_be_switched_off');
+            $shapes[$key] = new HandShape($key, $one->get('label')->string(), $one->get('form')->string(), $one->get('pose')->string(), $one->optional('may_be_switched_off')?->bool() ?? false);
+        }
+
+        return $shapes;
+    }
+
+    private function script(Node $node): HelperScript
+    {
+        $node->only('title', 'manner', 'kit', 'parts', 'other_lines');
+
+        return new HelperScript($node->get('title')->string(), $node->get('manner')->string(), $node->get('kit')->string(), array_map(static function (Node $part): ScriptPart {
+            $part->only('title', 'rungs', 'words', 'notes');
+            $rungs = $part->get('rungs')->strings();
+
+            return new ScriptPart($part->get('title')->string(), [] === $rungs ? throw $part->get('rungs')->fail('expected one exercise or more') : $rungs, $part->get('words')->string(), $part->get('notes')->string());
+        }, $node->get('parts')->items()), $node->get('other_lines')->strings());
+    }
+
+    private function release(Node $node): ReleaseProtocol
+    {
+        $node->only('rules', 'steps');
+        $steps = [];
+        foreach ($node->get('steps')->items() as $i => $step) {
+            $step->only('number', 'title', 'rung', 'hands', 'movement', 'tempo', 'pressure', 'look_for', 'if_tone_rises', 'gate', 'if_tone_rises_to', 'optional');
+            if ($step->get('number')->int() !== $i + 1) {
+                throw $step->get('number')->fail(\sprintf('steps are numbered in order; expected %d', $i + 1));
+            }
+            $text = static fn (string $key): string => $step->get($key)->string();
+            $steps[] = new ReleaseStep(
+                $i + 1,
+                $text('title'),
+                $text('rung'),
+                $text('hands'),
+                $text('movement'),
+                $text('tempo'),
+                $text('pressure'),
+                $text('look_for'),
+                $text('if_tone_rises'),
+                array_map(static fn (Node $to): int => $to->int(1, $i), $step->get('if_tone_rises_to')->items()),
+                $text('gate'),
+                $step->optional('optional')?->bool() ?? false,
+            );
+        }
+
+        return new ReleaseProtocol($node->get('rules')->strings(), $steps);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Catalogue;
+
+/** What stands beside the ladders: materials, hand shapes and their number code, rules, helper scripts, hands-on release. */
+final readonly class Handbook
+{
+    /**
+     * @param array<string, Material>  $materials
+     * @param array<string, HandShape> $shapes
+     * @param array<int, string>       $numberCode what each called number asks for; a clinic setting, this is its default
+     * @param array<string, string>    $rules      by number, such as G7
+     * @param list<HelperScript>       $scripts
+     */
+    public function __construct(public array $materials, public array $shapes, public array $numberCode, public array $rules, public array $scripts, public ReleaseProtocol $release)
+    {
+    }
+
+    public function material(string $key): ?Material
+    {
+        return $this->materials[$key] ?? null;
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Catalogue;
+
+/** The hands-on release: for therapists with the mark only, never part of a client's or helper's plan. */
+final readonly class ReleaseProtocol
+{
+    /**
+     * @param list<string>      $rules
+     * @param list<ReleaseStep> $steps in order
+     */
+    public function __construct(public array $rules, public array $steps)
+    {
+    }
+}

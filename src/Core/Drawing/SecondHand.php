@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Drawing;
+
+/** A second hand: its pose, whose it is, which place of it lies where on the client's hand, and how it is turned. */
+final readonly class SecondHand
+{
+    /**
+     * @param bool                            $isOwn   the client's own other hand, else a helper's with a sleeve
+     * @param array{float, float, float}|null $turn    tilt, roll and flex in degrees; null: laid palm to palm
+     */
+    public function __construct(public string $name, public ?Pose $pose, public bool $isOwn, public ?Place $hold, public ?Place $at, public ?array $turn)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['pose' => $this->pose?->toArray(), 'own' => $this->isOwn, 'hold' => $this->hold?->toArray(), 'at' => $this->at?->toArray(), 'turn' => $this->turn];
+    }
+}
