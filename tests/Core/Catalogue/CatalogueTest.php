@@ -21,6 +21,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Yaml\Yaml;
 
 final class CatalogueTest extends TestCase
@@ -196,22 +197,55 @@ final class CatalogueTest extends TestCase
     /** Whatever is broken, the complaint is one of ours and names a file. */
     public function testAnyBrokenValueEndsInALocatedComplaint(): void
     {
+        $whole = CatalogueStore::parse(Cases::root().'/catalogue');
         $refused = 0;
-        for ($seed = 0; $seed < 120; ++$seed) {
+        for ($seed = 0; $seed < 160; ++$seed) {
             $random = new Randomizer(new Mt19937($seed));
-            $data = CatalogueStore::parse(Cases::root().'/catalogue');
-            $files = array_keys($data['ladders']);
+            $files = array_keys($whole['ladders']);
             $file = $files[$random->getInt(0, \count($files) - 1)];
-            $data['ladders'][$file] = $this->broken($data['ladders'][$file], $random, 4);
+            $data = ['ladders' => [$file => $whole['ladders'][$file]], 'goals' => ['goals' => []]] + $whole;
+            $names = ['vocabulary', 'cautions', 'screening', 'materials', 'shapes', 'rules', 'scripts', 'release'];
+            $name = $names[$random->getInt(0, \count($names) - 1)];
+            if (0 === $seed % 3) {
+                $data[$name] = $this->broken($data[$name], $random, 3);
+            } else {
+                $data['ladders'][$file] = $this->broken($data['ladders'][$file], $random, 4);
+            }
             try {
                 (new CatalogueReader())->read($data);
             } catch (CoreError $e) {
                 ++$refused;
-                // A ladder whose key broke is missed by the goal that names it.
-                self::assertMatchesRegularExpression('~'.preg_quote($file, '~').'|goals\\.yaml~', $e->getMessage(), "seed $seed");
+                // A caution, gate or material that broke may be missed by the ladder that names it.
+                self::assertMatchesRegularExpression('~^('.preg_quote($file, '~').'|'.$name.'\\.yaml)~', $e->getMessage(), "seed $seed");
             }
         }
-        self::assertGreaterThan(60, $refused);
+        self::assertGreaterThan(80, $refused);
+    }
+
+    /** Text that is no YAML any more, or names what is not there, is refused with its file, by everything that reads the folder. */
+    public function testBrokenTextIsRefusedWithItsFile(): void
+    {
+        $dir = sys_get_temp_dir().'/garden-broken-'.getmypid();
+        (new Filesystem())->mirror(Cases::root().'/catalogue', $dir);
+        $refused = 0;
+        try {
+            foreach (['things.yaml', 'second-hands.yaml', 'figures.yaml', 'poses.yaml', 'order.yaml', 'ladders/open-3.yaml', 'cautions.yaml', 'release.yaml'] as $seed => $file) {
+                $random = new Randomizer(new Mt19937($seed));
+                $text = (string) file_get_contents($dir.'/'.$file);
+                $at = $random->getInt(0, \strlen($text) - 200);
+                file_put_contents($dir.'/'.$file, substr($text, 0, $at).['', '{', ': [', "\n\t- "][$seed % 4].substr($text, $at + $random->getInt(1, 40)));
+                try {
+                    CatalogueStore::read($dir);
+                } catch (InvalidData $e) {
+                    ++$refused;
+                    self::assertMatchesRegularExpression('~^[\w/-]+\.yaml~', $e->getMessage(), $file);
+                }
+                file_put_contents($dir.'/'.$file, $text);
+            }
+        } finally {
+            (new Filesystem())->remove($dir);
+        }
+        self::assertGreaterThanOrEqual(6, $refused);
     }
 
     private function broken(mixed $value, Randomizer $random, int $depth): mixed
