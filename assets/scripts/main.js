@@ -1,13 +1,16 @@
 // Connects what the page marks with data-behaviour="name" to the module of that name. A page without scripts still works.
 import { connect as counter } from './behaviours/counter.js';
+import { connect as filters } from './behaviours/filters.js';
+import { connect as flipbook } from './behaviours/flipbook.js';
 import { connect as measure } from './behaviours/measure.js';
 import { connect as pacer } from './behaviours/pacer.js';
 import { connect as player } from './behaviours/player.js';
+import { connect as pose } from './behaviours/pose.js';
 import { connect as print } from './behaviours/print.js';
 import { connect as shortcuts } from './behaviours/shortcuts.js';
 import { connect as stopwatch } from './behaviours/stopwatch.js';
 
-const behaviours = { counter, measure, pacer, player, print, shortcuts, stopwatch };
+const behaviours = { counter, filters, flipbook, measure, pacer, player, pose, print, shortcuts, stopwatch };
 
 for (const element of document.querySelectorAll('[data-behaviour]')) {
   for (const name of element.dataset.behaviour.split(' ')) {

@@ -244,12 +244,12 @@ http {
         root $APP/public;
         location /build/ { add_header Cache-Control "public, max-age=31536000, immutable"; add_header X-Content-Type-Options nosniff; try_files \$uri =404; }
         # A drawing is named by its content: once drawn it is a file, before that the application draws it.
-        location ~ ^/hands/([0-9a-f][0-9a-f])([0-9a-f]+)\.svg\$ {
+        location ~ ^/hands/([0-9a-f][0-9a-f])([0-9a-f]+)\.(svg|json)\$ {
             root $STATE;
             add_header Cache-Control "public, max-age=31536000, immutable";
             add_header Content-Security-Policy "default-src 'none'";
             add_header X-Content-Type-Options nosniff;
-            try_files /hands/\$1/\$1\$2.svg @app;
+            try_files /hands/\$1/\$1\$2.\$3 @app;
         }
         $yardstick
         location / { try_files \$uri @app; }

@@ -13,14 +13,14 @@ use Symfony\Component\Uid\Uuid;
 /** Who read or changed what, and when. Changes are written at once, reads after the answer has gone out. */
 final class Audit
 {
-    /** @var list<array<string, string>> */
+    /** @var list<array<string, string|null>> */
     private array $reads = [];
 
     public function __construct(private readonly Connection $connection, private readonly Who $who)
     {
     }
 
-    public function wrote(string $action, string $clientId, string $subjectId = ''): void
+    public function wrote(string $action, ?string $clientId, string $subjectId = ''): void
     {
         $this->connection->insert('audit_line', $this->line($action, $clientId, $subjectId));
     }
@@ -40,8 +40,8 @@ final class Audit
         }
     }
 
-    /** @return array<string, string> */
-    private function line(string $action, string $clientId, string $subjectId): array
+    /** @return array<string, string|null> */
+    private function line(string $action, ?string $clientId, string $subjectId): array
     {
         $staff = $this->who->staff();
 

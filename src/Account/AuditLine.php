@@ -23,8 +23,9 @@ class AuditLine
         public readonly string $staffId,
         #[ORM\Column(length: 60)]
         public readonly string $action,
-        #[ORM\Column(type: Types::GUID)]
-        public readonly string $clientId,
+        /** Null: it is not about a client. */
+        #[ORM\Column(type: Types::GUID, nullable: true)]
+        public readonly ?string $clientId,
         #[ORM\Column(length: 80)]
         public readonly string $subjectId,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]

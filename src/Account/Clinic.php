@@ -17,6 +17,10 @@ class Clinic
     #[ORM\Column(type: Types::GUID)]
     public readonly string $id;
 
+    /** @var list<string> keys of hand shapes that are not shown here */
+    #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
+    public array $shapesOff = [];
+
     public function __construct(
         #[ORM\Column(length: 120)]
         public string $name,

@@ -105,7 +105,7 @@ final class TakeMeasures extends AbstractController
             'ticked' => self::part($form, 'o'),
             'looked' => self::part($form, 'none'),
             'tried' => self::part($form, 't'),
-            'ladders' => array_filter($this->catalogue->get()->ladders, static fn ($l): bool => $l->kind->isClimbed()),
+            'ladders' => array_filter($this->catalogue->get()->ladders(), static fn ($l): bool => $l->kind->isClimbed()),
             'hands' => $this->handFigures($known),
             'problems' => $problems,
             'note' => $note,

@@ -29,7 +29,7 @@ final readonly class CatalogueCheck
     public function run(): void
     {
         $seen = [];
-        foreach ($this->catalogue->ladders as $ladder) {
+        foreach ($this->catalogue->ladders() as $ladder) {
             foreach ($ladder->rungs as $i => $rung) {
                 $path = self::path($ladder, $i);
                 if (isset($seen[$rung->id])) {

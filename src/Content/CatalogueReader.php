@@ -6,6 +6,7 @@ namespace HandGarden\Content;
 
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Caution;
+use HandGarden\Core\Catalogue\ReadyLadders;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Measure\MeasureKinds;
@@ -30,14 +31,14 @@ final readonly class CatalogueReader
         $vocabulary = $this->vocabulary(Node::root($data['vocabulary'], 'vocabulary.yaml'));
         $codes = Vocabulary::codesOf($vocabulary->lists);
         $handbook = (new HandbookReader())->read($data);
-        $ladders = new LadderReader(new ConditionParser($codes), $vocabulary->gates, Node::root($data['cautions'], 'cautions.yaml')->map(), $handbook->materials);
+        $ladders = new LadderReader(new ConditionParser($codes), $vocabulary->gates, $handbook);
         $read = [];
         foreach (\is_array($data['ladders']) ? $data['ladders'] : [] as $file => $ladder) {
             $read[] = $ladders->read(Node::root($ladder, (string) $file));
         }
 
         return new Catalogue(
-            $read,
+            new ReadyLadders($read),
             $vocabulary,
             (new ScreeningReader())->read(Node::root($data['screening'], 'screening.yaml')),
             (new GoalReader())->read(Node::root($data['goals'], 'goals.yaml'), array_map(static fn ($ladder): string => $ladder->key, $read)),

@@ -28,7 +28,7 @@ final class CheckCatalogue extends Command
 
             return Command::INVALID;
         }
-        $output->writeln(\sprintf('%d ladders, %d rungs, %d poses: all read.', \count($catalogue->ladders), \count($catalogue->rungs()), \count($drawings->poseNames())));
+        $output->writeln(\sprintf('%d ladders, %d rungs, %d poses: all read.', \count($catalogue->ladders()), \count($catalogue->rungs()), \count($drawings->poseNames())));
 
         return Command::SUCCESS;
     }

@@ -38,6 +38,7 @@ final readonly class HandbookReader
             array_map(static fn (Node $rule): string => $rule->string(), $file('rules')->map()),
             array_map($this->script(...), $file('scripts')->items()),
             $this->release($file('release')),
+            array_map(static fn (Node $caution): mixed => $caution->raw(), $file('cautions')->map()),
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Content;
 
 use HandGarden\Core\Catalogue\ApproachTag;
+use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Caution;
 use HandGarden\Core\Catalogue\Condition as ClientCondition;
 use HandGarden\Core\Catalogue\DoneOn;
@@ -12,10 +13,10 @@ use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\DoseKind;
 use HandGarden\Core\Catalogue\DoseRange;
 use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Catalogue\Handbook;
 use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\LadderKind;
-use HandGarden\Core\Catalogue\Material;
 use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Picture;
@@ -33,6 +34,7 @@ use HandGarden\Core\Placement\Condition\AnyOf;
 use HandGarden\Core\Placement\Condition\Condition;
 use HandGarden\Core\Placement\Condition\ConditionParser;
 use HandGarden\Core\Placement\Condition\SidePrefix;
+use HandGarden\Core\Placement\Vocabulary;
 
 /** Reads one ladder file. */
 final readonly class LadderReader
@@ -41,12 +43,16 @@ final readonly class LadderReader
     private const CARRIED = ['mobilize-1', 'mobilize-2', 'mobilize-3'];
 
     /**
-     * @param array<string, Caution>  $gates
-     * @param array<string, Node>     $cautions  by key, as written in the file of cautions
-     * @param array<string, Material> $materials
+     * @param array<string, Caution> $gates
      */
-    public function __construct(private ConditionParser $conditions, private array $gates, private array $cautions, private array $materials)
+    public function __construct(private ConditionParser $conditions, private array $gates, private Handbook $handbook)
     {
+    }
+
+    /** For exercises that come later than the files and are held to the same rules. */
+    public static function of(Catalogue $catalogue): self
+    {
+        return new self(new ConditionParser(Vocabulary::codesOf($catalogue->vocabulary->lists)), $catalogue->vocabulary->gates, $catalogue->handbook);
     }
 
     public function read(Node $node): Ladder
@@ -135,7 +141,7 @@ final readonly class LadderReader
     private function materials(Node $node): array
     {
         foreach ($node->items() as $item) {
-            if (!isset($this->materials[$item->string()])) {
+            if (!isset($this->handbook->materials[$item->string()])) {
                 throw $item->fail('no material of this name in materials.yaml');
             }
         }
@@ -162,7 +168,8 @@ final readonly class LadderReader
     /** A caution by its key; `segment` in its condition is the part that the rung works on. */
     private function caution(Node $item, Segment $segment): Caution
     {
-        $named = ($this->cautions[$item->string()] ?? throw $item->fail('no caution of this name in cautions.yaml'))->only('phrase', 'while', 'in_sitting');
+        $key = $item->string();
+        $named = Node::root($this->handbook->cautions[$key] ?? throw $item->fail('no caution of this name in cautions.yaml'), 'cautions.yaml.'.$key)->only('phrase', 'while', 'in_sitting');
         $while = $named->optional('while');
         if (null !== $while && str_contains($while->string(), '(segment)')) {
             if (\in_array($segment, [Segment::None, Segment::Shoulder], true)) {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Role;
+use HandGarden\Library\OwnExercise;
+use HandGarden\Library\OwnExerciseForm;
 use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\Sitting;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -14,10 +16,12 @@ use Symfony\Component\Routing\RouterInterface;
 final class AccessTest extends GardenTestCase
 {
     /** Routes that need a therapist; all others but signing in are for all staff. */
-    private const THERAPIST = ['client_new', 'client_edit', 'client_archive', 'client_screening', 'assessment_measure', 'assessment_figures', 'assessment_correct', 'planning_set_rung', 'planning_suggest', 'planning_edit_routine', 'progress_decide', 'progress_reopen'];
-    private const PUBLIC = ['account_sign_in', 'content_hand'];
+    private const THERAPIST = ['client_new', 'client_edit', 'client_archive', 'client_screening', 'assessment_measure', 'assessment_figures', 'assessment_correct', 'planning_set_rung', 'planning_suggest', 'planning_edit_routine', 'progress_decide', 'progress_reopen', 'library_own_new', 'library_own_edit', 'library_own_archive', 'library_own_export', 'library_export', 'library_import', 'library_pose', 'library_release', 'library_shapes'];
+    /** Of these, what a lead alone may do. */
+    private const LEAD = ['library_shapes'];
+    private const PUBLIC = ['account_sign_in', 'content_hand', 'content_book'];
     /** Not about a record of a clinic. */
-    private const WITHOUT_RECORD = ['account_sign_in', 'account_sign_out', 'desk_today', 'client_new', 'content_hand'];
+    private const WITHOUT_RECORD = ['account_sign_in', 'account_sign_out', 'desk_today', 'client_new', 'content_hand', 'content_book', 'library_exercises', 'library_exercise', 'library_print', 'library_ladder', 'library_pictures', 'library_rules', 'library_release', 'library_shapes', 'library_own_new', 'library_own_export', 'library_export', 'library_import', 'library_pose'];
 
     /** @return iterable<string, array{?Role}> */
     public static function roles(): iterable
@@ -49,7 +53,7 @@ final class AccessTest extends GardenTestCase
             if (null === $role) {
                 $toSignIn = 302 === $status && str_ends_with((string) $this->browser->getResponse()->headers->get('Location'), '/sign-in');
                 self::assertTrue($toSignIn || \in_array($name, self::PUBLIC, true), "$what: $status");
-            } elseif (Role::Assistant === $role && \in_array($name, self::THERAPIST, true)) {
+            } elseif ((Role::Assistant === $role && \in_array($name, self::THERAPIST, true)) || (Role::Therapist === $role && \in_array($name, self::LEAD, true))) {
                 self::assertSame(403, $status, $what);
             } else {
                 self::assertNotContains($status, [401, 403, 405, 500], $what);
@@ -115,7 +119,7 @@ final class AccessTest extends GardenTestCase
      */
     private function addresses(string $clinicId, ?\HandGarden\Account\Staff $therapist): array
     {
-        $ids = ['client' => 'x', 'sitting' => 'x', 'reading' => 'x', 'suspension' => 'x', 'hash' => str_repeat('0', 32)];
+        $ids = ['client' => 'x', 'sitting' => 'x', 'reading' => 'x', 'suspension' => 'x', 'hash' => str_repeat('0', 32), 'rung' => 'helped-lift-hold', 'ladder' => 'base-1', 'format' => 'yaml', 'key' => 'x'];
         if (null !== $therapist) {
             $clinic = $this->entities->find(\HandGarden\Account\Clinic::class, $clinicId);
             self::assertNotNull($clinic);
@@ -124,6 +128,7 @@ final class AccessTest extends GardenTestCase
             $now = new \DateTimeImmutable();
             $ids['sitting'] = $this->keep(new Sitting($clinicId, $client->id, [], $now, 1, $therapist->id, $now))->id;
             $ids['suspension'] = $this->keep(new Suspension($clinicId, $client->id, '*', 'test', $now))->id;
+            $ids['key'] = $this->keep(new OwnExercise($clinicId, 'abc', 1, 'Own', ['steps' => ['Lift.']] + OwnExerciseForm::blank()->written, [], [], 'own', 60, $therapist->id, $now))->key;
             $reading = $this->entities->getRepository(\HandGarden\Assessment\RecordedReading::class)->findOneBy(['clientId' => $client->id, 'code' => 'wrist_extension']);
             self::assertNotNull($reading);
             $ids['reading'] = $reading->id;

@@ -7,6 +7,7 @@ namespace HandGarden\Content\Pictures;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\WholeFile;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Picture;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Drawing\NamedPose;
 use HandGarden\Core\Drawing\Painter;
@@ -20,14 +21,14 @@ use HandGarden\Core\Drawing\View;
  */
 final readonly class HandPictures
 {
-    public function __construct(private CatalogueStore $catalogue, private string $handsDir)
+    public function __construct(private CatalogueStore $catalogue, private string $handsDir, private ?PoseSwaps $swaps = null)
     {
     }
 
     /** @param 'start'|'end' $which */
     public function ofRung(Rung $rung, Side $side, string $which): string
     {
-        return $this->url($this->specOf($rung, $side, $which));
+        return $this->known($rung, $side, $which, 'svg', 'spec') ?? $this->url($this->specOf($rung, $side, $which));
     }
 
     public function ofPose(Pose $pose, View $view, Side $side): string
@@ -35,31 +36,27 @@ final readonly class HandPictures
         return $this->url(new PictureSpec(new NamedPose('measured', $pose), $view, $side));
     }
 
-    /** @param 'start'|'end' $which the end shows the start behind it, with the way as an arrow */
+    /** @param 'start'|'end' $which */
     public function specOf(Rung $rung, Side $side, string $which): PictureSpec
     {
-        $p = $rung->picture;
-        $library = $this->catalogue->drawings();
-        $view = View::from($p->view);
-        $end = 'end' === $which;
-        [$pose, $things, $hand] = [$end ? $p->endPose : $p->startPose, $end ? $p->endThings : $p->startThings, $end ? $p->endHand : $p->startHand];
-        [$otherPose, $otherThings, $otherHand] = [$end ? $p->startPose : $p->endPose, $end ? $p->startThings : $p->endThings, $end ? $p->startHand : $p->endHand];
+        return PictureNames::spec($this->pictureOf($rung), $this->catalogue->drawings(), $side, $which);
+    }
 
-        return new PictureSpec(
-            $library->subject($pose, $view),
-            $view,
-            $side,
-            $library->subject($otherPose, $view),
-            $end,
-            $p->traced,
-            $library->things($things),
-            $library->things($otherThings),
-            $library->hand($hand),
-            $library->hand($otherHand),
-            $p->table,
-            $end ? $p->zones : null,
-            $p->focus,
-        );
+    private function pictureOf(Rung $rung): Picture
+    {
+        return $this->swaps?->applyTo($rung->picture) ?? $rung->picture;
+    }
+
+    /** A name that is known, if the picture is drawn or its spec put down; null: the scene has to be set. */
+    private function known(Rung $rung, Side $side, string $which, string $drawn, string $put): ?string
+    {
+        $name = $this->pictureOf($rung) === $rung->picture ? $this->catalogue->pictureNames()[PictureNames::key($rung->id, $side, $which)] ?? null : null;
+        if (null === $name) {
+            return null;
+        }
+        $base = $this->place($name);
+
+        return is_file($base.'.'.$drawn) || is_file($base.'.'.$put) ? '/hands/'.$name.'.'.$drawn : null;
     }
 
     public function url(PictureSpec $spec): string
@@ -71,6 +68,51 @@ final readonly class HandPictures
         }
 
         return '/hands/'.$hash.'.svg';
+    }
+
+    public function ofNamedPose(string $name): string
+    {
+        return $this->ofPose($this->catalogue->drawings()->pose($name)->pose, View::Palmar, Side::Right);
+    }
+
+    /** The moving picture of a rung: a file of frames, drawn when it is first asked for. */
+    public function bookOf(Rung $rung, Side $side): string
+    {
+        $known = $this->known($rung, $side, 'book', 'json', 'book');
+        if (null !== $known) {
+            return $known;
+        }
+        $book = PictureNames::book($this->pictureOf($rung), $this->catalogue->drawings(), $side);
+        $base = $this->place($book->hash());
+        if (!is_file($base.'.json') && !is_file($base.'.book')) {
+            WholeFile::write($base.'.book', serialize($book));
+        }
+
+        return '/hands/'.$book->hash().'.json';
+    }
+
+    /** The frames of a name, drawn now if they never were; null when nobody named them. */
+    public function drawBook(string $hash): ?string
+    {
+        $base = $this->place($hash);
+        $drawn = @file_get_contents($base.'.json');
+        if (false !== $drawn) {
+            return $drawn;
+        }
+        $kept = @file_get_contents($base.'.book');
+        $book = false === $kept ? null : @unserialize($kept);
+        if (!$book instanceof FlipBook || $book->hash() !== $hash) {
+            return null;
+        }
+        $json = $book->draw();
+        WholeFile::write($base.'.json', $json);
+
+        return $json;
+    }
+
+    public function isDrawn(string $hash, string $kind): bool
+    {
+        return is_file($this->place($hash).'.'.$kind);
     }
 
     /** The picture of a name, drawn now if it never was; null when nobody named it. */

@@ -8,13 +8,20 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Drawing\View;
 use Twig\Extension\AbstractExtension;
+use Twig\Extension\GlobalsInterface;
 use Twig\TwigFunction;
 
 /** Lets templates ask for the picture of a rung and for the words that stand in for it. */
-final class PictureExtension extends AbstractExtension
+final class PictureExtension extends AbstractExtension implements GlobalsInterface
 {
     public function __construct(private readonly HandPictures $pictures)
     {
+    }
+
+    /** @return array<string, Side> */
+    public function getGlobals(): array
+    {
+        return ['side_right' => Side::Right];
     }
 
     public function getFunctions(): array
@@ -22,6 +29,8 @@ final class PictureExtension extends AbstractExtension
         return [
             new TwigFunction('hand_start', fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'start')),
             new TwigFunction('hand_end', fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'end')),
+            new TwigFunction('hand_pose', $this->pictures->ofNamedPose(...)),
+            new TwigFunction('hand_book', fn (Rung $rung, Side $side): string => $this->pictures->bookOf($rung, $side)),
             new TwigFunction('hand_words', static fn (Rung $rung, Side $side, string $which): string => \sprintf('%s, %s of the movement, %s hand, %s', $rung->name, $which, $side->value, View::from($rung->picture->view)->label())),
         ];
     }

@@ -38,6 +38,14 @@ final readonly class SvgWriter
         'arrow' => 'fill="#2f6b45"',
     ];
 
+    /** @return array<string, string> attributes of a layer, for a picture that a script puts together */
+    public static function attributesOf(string $class): array
+    {
+        preg_match_all('/([a-z-]+)="([^"]*)"/', self::ATTRIBUTES[$class] ?? '', $found);
+
+        return array_combine($found[1], $found[2]);
+    }
+
     public function write(Painting $painting): string
     {
         [$x, $y, $width, $height] = array_map(PathData::number(...), $painting->window);

@@ -8,30 +8,32 @@ use HandGarden\Core\Placement\Vocabulary;
 use HandGarden\Core\Screening\ScreeningQuestions;
 
 /** All ladders in their order, with the vocabulary their conditions are written in and the screening before them. */
-final readonly class Catalogue
+final class Catalogue
 {
-    /** @var array<string, array{Ladder, Rung}> */
-    private array $byRung;
+    /** A clinic's own, where there are any; never part of what is kept. */
+    private ?MoreRungs $more = null;
 
-    /**
-     * @param list<Ladder>   $ladders
-     * @param list<GoalTask> $goals
-     */
-    public function __construct(public array $ladders, public Vocabulary $vocabulary, public ScreeningQuestions $screening, public array $goals, public Handbook $handbook)
+    /** @param list<GoalTask> $goals */
+    public function __construct(private readonly Ladders $ladders, public readonly Vocabulary $vocabulary, public readonly ScreeningQuestions $screening, public readonly array $goals, public readonly Handbook $handbook)
     {
-        $byRung = [];
-        foreach ($ladders as $ladder) {
-            foreach ($ladder->rungs as $rung) {
-                $byRung[$rung->id] = [$ladder, $rung];
-            }
-        }
-        $this->byRung = $byRung;
+    }
+
+    /** The same with its ladders from elsewhere. */
+    public function over(Ladders $ladders): self
+    {
+        return new self($ladders, $this->vocabulary, $this->screening, $this->goals, $this->handbook);
+    }
+
+    /** @return list<Ladder> in the order of a sitting, without a clinic's own */
+    public function ladders(): array
+    {
+        return $this->ladders->all();
     }
 
     /** @throws UnknownRung */
     public function rung(string $id): Rung
     {
-        return ($this->byRung[$id] ?? throw UnknownRung::named($id))[1];
+        return ($this->found($id) ?? throw UnknownRung::named($id))[1];
     }
 
     /** @return list<Rung> easier ones: those named, then the neighbour below */
@@ -63,7 +65,7 @@ final readonly class Catalogue
     /** @throws UnknownRung */
     public function ladderOf(string $rungId): Ladder
     {
-        return ($this->byRung[$rungId] ?? throw UnknownRung::named($rungId))[0];
+        return ($this->found($rungId) ?? throw UnknownRung::named($rungId))[0];
     }
 
     public function goal(string $key): ?GoalTask
@@ -79,12 +81,30 @@ final readonly class Catalogue
 
     public function hasRung(string $id): bool
     {
-        return isset($this->byRung[$id]);
+        return null !== $this->found($id);
     }
 
-    /** @return list<Rung> in catalogue order */
+    public function askAlso(MoreRungs $more): void
+    {
+        $this->more = $more;
+    }
+
+    /** @return array{Ladder, Rung}|null */
+    private function found(string $id): ?array
+    {
+        $ladder = $this->ladders->with($id);
+        foreach ($ladder->rungs ?? [] as $rung) {
+            if ($rung->id === $id && null !== $ladder) {
+                return [$ladder, $rung];
+            }
+        }
+
+        return $this->more?->find($id);
+    }
+
+    /** @return list<Rung> in the order of a sitting, without a clinic's own */
     public function rungs(): array
     {
-        return array_column($this->byRung, 1);
+        return array_merge(...array_map(static fn (Ladder $ladder): array => $ladder->rungs, $this->ladders()));
     }
 }

@@ -15,6 +15,18 @@ enum DoneOn: string
     /** The therapist confirms; blades only there. */
     case SteadierHand = 'steadier hand';
 
+    public function label(): string
+    {
+        return match ($this) {
+            self::Affected => 'the affected hand',
+            self::EachHand => 'each hand in turn',
+            self::BothTogether => 'both hands together',
+            self::NonDominant => 'the hand that does not write',
+            self::WritingHand => 'the writing hand',
+            self::SteadierHand => 'the steadier hand',
+        };
+    }
+
     /** Placed once, whichever hand is the worse one. */
     public function isPlacedOnce(): bool
     {

@@ -13,8 +13,9 @@ final readonly class Handbook
      * @param array<int, string>       $numberCode what each called number asks for; a clinic setting, this is its default
      * @param array<string, string>    $rules      by number, such as G7
      * @param list<HelperScript>       $scripts
+     * @param array<string, mixed>     $cautions   as written, by key
      */
-    public function __construct(public array $materials, public array $shapes, public array $numberCode, public array $rules, public array $scripts, public ReleaseProtocol $release)
+    public function __construct(public array $materials, public array $shapes, public array $numberCode, public array $rules, public array $scripts, public ReleaseProtocol $release, public array $cautions)
     {
     }
 

@@ -15,6 +15,16 @@ enum LadderKind: string
     /** Steps inside one sitting with gates of their own; trained therapists in the clinic only, never in a routine. */
     case Protocol = 'protocol';
 
+    public function says(): string
+    {
+        return match ($this) {
+            self::Climb => 'climbed one rung at a time',
+            self::Chain => 'done in order',
+            self::Menu => 'each by itself',
+            self::Protocol => 'steps of one sitting, with gates',
+        };
+    }
+
     public function isClimbed(): bool
     {
         return self::Climb === $this;

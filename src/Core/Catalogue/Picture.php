@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Catalogue;
 
+use HandGarden\Core\Drawing\NamedPose;
+
 /**
  * How a rung is drawn: poses of the pose or figure file, the camera they are best seen by, the place whose way the arrow
  * shows, and what lies around: things and second hands by name, at the start and at the end. `table` is the part of the hand
@@ -15,7 +17,8 @@ final readonly class Picture
      * @param list<string> $via         poses on the way, where the way matters
      * @param list<string> $startThings
      * @param list<string> $endThings
-     * @param list<string> $focus       digits or limbs in the focus tint
+     * @param list<string>             $focus       digits or limbs in the focus tint
+     * @param array<string, NamedPose> $ownPoses    poses that are not in the pose file
      */
     public function __construct(
         public string $startPose,
@@ -30,6 +33,7 @@ final readonly class Picture
         public ?string $table = null,
         public ?string $zones = null,
         public array $focus = [],
+        public array $ownPoses = [],
     ) {
     }
 
@@ -37,5 +41,19 @@ final readonly class Picture
     public function poses(): array
     {
         return [$this->startPose, ...$this->via, $this->endPose];
+    }
+
+    /** @param array<string, NamedPose> $poses */
+    public function withOwnPoses(string $start, string $end, array $poses): self
+    {
+        return new self($start, $end, $this->view, $this->traced, [], $this->startThings, $this->endThings, $this->startHand, $this->endHand, $this->table, $this->zones, $this->focus, $poses);
+    }
+
+    /** @param array<string, string> $swaps poses that others stand in for */
+    public function withPoses(array $swaps): self
+    {
+        $swap = static fn (string $pose): string => $swaps[$pose] ?? $pose;
+
+        return new self($swap($this->startPose), $swap($this->endPose), $this->view, $this->traced, array_map($swap, $this->via), $this->startThings, $this->endThings, $this->startHand, $this->endHand, $this->table, $this->zones, $this->focus, $this->ownPoses);
     }
 }

@@ -11,7 +11,8 @@ namespace HandGarden\Core\Drawing;
  */
 final class Overlays
 {
-    private const SHORTEST_WAY = 3.5;
+    private const SHORTEST_WAY = 2.0;
+    private const PLAIN_WAY = 11.0;
 
     /** @return list<Layer> pale fill and outline of the start pose */
     public static function ghost(Scene $scene, Camera $camera): array
@@ -45,7 +46,12 @@ final class Overlays
         if ([] === $path || $length < self::SHORTEST_WAY) {
             return [];
         }
-        $width *= min(1.0, max(.5, $length / 14)); // a short way gets a small arrow
+        if ($length < self::PLAIN_WAY) { // a way too short to be seen is drawn longer, in its own direction
+            $end = $path[\count($path) - 1];
+            $path = array_map(static fn (array $p): array => Vector::add($end, Vector::times(Vector::sub($p, $end), self::PLAIN_WAY / $length)), $path);
+            $length = self::PLAIN_WAY;
+        }
+        $width *= min(1.0, $length / 14);
         if (null !== $pivot) {
             $path = array_map(static function (array $p) use ($pivot, $push): array {
                 $d = max(1.0, hypot($p[0] - $pivot[0], $p[1] - $pivot[1]));

@@ -50,6 +50,34 @@ final readonly class Painter
         return new Painting(array_values(array_filter($layers, static fn (Layer $l): bool => '' !== $l->data)), self::window($box));
     }
 
+    /**
+     * Frames of the movement from the other pose of a spec to the shown one, all seen through one window.
+     *
+     * @param list<Subject> $via poses on the way
+     *
+     * @return list<Painting>
+     */
+    public function frames(PictureSpec $spec, array $via, int $count, bool $withMarks = true): array
+    {
+        $stops = [...array_filter([$spec->other]), ...$via, $spec->shown];
+        $legs = \count($stops) - 1;
+        $frames = [];
+        $box = [\INF, \INF, -\INF, -\INF];
+        for ($i = 0; $i < max(1, $count); ++$i) {
+            $share = $i / max(1, $count - 1);
+            $leg = min((int) floor($share * $legs), $legs - 1);
+            $subject = $legs < 1 ? $spec->shown : $stops[$leg]->towards($stops[$leg + 1], $share * $legs - $leg);
+            $second = null === $spec->secondHand || null === $spec->otherSecondHand ? $spec->secondHand : $spec->secondHand->comingFrom($spec->otherSecondHand, $share);
+            $scene = Stage::scene($subject, $share < .5 ? $spec->otherThings : $spec->things, $second, $withMarks);
+            $figure = new Figure($scene, Camera::of($spec->view, $spec->side, $subject->turnDegrees()), $spec->focus, $spec->weight, $withMarks);
+            $frames[] = $figure->layers();
+            $box = self::around($box, $figure->projection->box());
+        }
+        $window = self::window($box);
+
+        return array_map(static fn (array $layers): Painting => new Painting($layers, $window), $frames);
+    }
+
     /** Light drawing for a live pose: flesh and silhouette only. */
     public function sketch(Pose $pose, View $view, Side $side): Painting
     {

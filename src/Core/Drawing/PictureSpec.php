@@ -13,7 +13,7 @@ use HandGarden\Core\Anatomy\Side;
 final readonly class PictureSpec
 {
     /** Raise when model, lines or ink change: every picture then gets a new name. */
-    public const MODEL_VERSION = 4;
+    public const MODEL_VERSION = 5;
 
     /**
      * @param list<string>    $focus       digits or limbs in the focus tint

@@ -48,6 +48,29 @@ final readonly class Pose
         return self::make($angles, true);
     }
 
+    /**
+     * Every joint that can be set, with its limits in degrees (cup: 0 to 1), in the order of a hand.
+     *
+     * @return list<array{name: string, part: string, at: int|null, min: int, max: int}>
+     */
+    public static function joints(): array
+    {
+        $joints = [];
+        foreach (['wrist' => 'Wrist, bent forward +', 'dev' => 'Wrist to the thumb side +', 'forearm' => 'Forearm, palm up +', 'cup' => 'Palm cupped'] as $key => $name) {
+            $joints[] = ['name' => $name, 'part' => $key, 'at' => null, 'min' => self::LIMITS[$key][0], 'max' => self::LIMITS[$key][1]];
+        }
+        foreach (self::THUMB_LIMITS as $at => [$min, $max]) {
+            $joints[] = ['name' => 'Thumb '.self::THUMB_NAMES[$at], 'part' => 'thumb', 'at' => $at, 'min' => $min, 'max' => $max];
+        }
+        foreach (self::FINGERS as $finger) {
+            foreach (self::FINGER_LIMITS as $at => [$min, $max]) {
+                $joints[] = ['name' => ucfirst($finger).' '.self::FINGER_NAMES[$at], 'part' => $finger, 'at' => $at, 'min' => $min, 'max' => $max];
+            }
+        }
+
+        return $joints;
+    }
+
     /** Every angle linear between this pose and another. */
     public function towards(self $other, float $share): self
     {

@@ -11,8 +11,22 @@ final readonly class SecondHand
      * @param bool                            $isOwn   the client's own other hand, else a helper's with a sleeve
      * @param array{float, float, float}|null $turn    tilt, roll and flex in degrees; null: laid palm to palm
      */
-    public function __construct(public string $name, public ?Pose $pose, public bool $isOwn, public ?Place $hold, public ?Place $at, public ?array $turn)
+    public function __construct(public string $name, public ?Pose $pose, public bool $isOwn, public ?Place $hold, public ?Place $at, public ?array $turn, private ?Place $comesFrom = null, private float $share = 1.0)
     {
+    }
+
+    /** On the way from where another one lies. */
+    public function comingFrom(self $other, float $share): self
+    {
+        return new self($this->name, $this->pose, $this->isOwn, $this->hold, $this->at, $this->turn, $other->at, $share);
+    }
+
+    /** @return array{float, float, float}|null where it lies; null: palm to palm */
+    public function target(Scene $scene): ?array
+    {
+        $at = $this->at?->in($scene);
+
+        return null === $at || null === $this->comesFrom ? $at : Vector::mix($this->comesFrom->in($scene), $at, $this->share);
     }
 
     /** @return array<string, mixed> */

@@ -25,7 +25,8 @@ final class Stage
 
     private static function second(Scene $scene, NamedPose $subject, SecondHand $other, bool $withSkin): void
     {
-        if (null === $other->turn || null === $other->hold || null === $other->at) {
+        $target = $other->target($scene);
+        if (null === $other->turn || null === $other->hold || null === $target) {
             $at = new Frame([0.0, 0.0, $subject->gapMillimetres], [-1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, -1.0]);
             Placing::hand($scene, HandModel::build($other->pose ?? $subject->meeting(), $subject->elbow(), $withSkin), $at, true);
 
@@ -35,7 +36,6 @@ final class Stage
         if (!$other->isOwn) {
             Placing::sleeve($second);
         }
-        $target = $other->at->in($scene);
         $frame = (new Frame())->tilt($other->turn[0])->roll($other->turn[1])->flex($other->turn[2]);
         $point = $other->hold->in($second);
         $m = $other->isOwn ? -1.0 : 1.0;

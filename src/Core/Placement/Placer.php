@@ -30,7 +30,7 @@ final readonly class Placer
     {
         $walk = new LadderWalk($this->catalogue, $facts, $today, fn (Ladder $ladder, Side $side, KnownFacts $known): LadderPlacement => $this->ladder($ladder, $side, $facts, $known, $today));
         $placed = [];
-        foreach ($this->catalogue->ladders as $ladder) {
+        foreach ($this->catalogue->ladders() as $ladder) {
             foreach ($ladder->isForBothHandsOnly() ? [$facts->affected[0]] : $facts->affected as $side) {
                 $placed[] = $walk->placement($ladder, $side);
             }

@@ -64,7 +64,7 @@ final readonly class Builder
             }
         }
         $tightHandOpening = null;
-        foreach ($this->catalogue->ladders as $ladder) {
+        foreach ($this->catalogue->ladders() as $ladder) {
             if ('stretch-1' === $ladder->key) {
                 $tightHandOpening = $ladder;
             }

@@ -29,7 +29,7 @@ final class CatalogueTest extends TestCase
     public function testEveryReviewedLadderIsThereWithItsRungsInOrderAndOneRungMore(): void
     {
         $ladders = [];
-        foreach (Cases::catalogue()->ladders as $ladder) {
+        foreach (Cases::catalogue()->ladders() as $ladder) {
             $ladders[$ladder->key] = $ladder;
         }
         $reviewed = Cases::reviewed()['ladders'];
@@ -76,7 +76,7 @@ final class CatalogueTest extends TestCase
 
     public function testWhatOnlyTrainedTherapistsDoStandsInProtocols(): void
     {
-        foreach (Cases::catalogue()->ladders as $ladder) {
+        foreach (Cases::catalogue()->ladders() as $ladder) {
             foreach ($ladder->rungs as $rung) {
                 self::assertSame(LadderKind::Protocol === $ladder->kind, [Performer::TrainedTherapist] === $rung->performers, $rung->id);
             }

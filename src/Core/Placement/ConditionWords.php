@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Placement;
+
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Placement\Condition\AllOf;
+use HandGarden\Core\Placement\Condition\AnyOf;
+use HandGarden\Core\Placement\Condition\Atom;
+use HandGarden\Core\Placement\Condition\Comparison;
+use HandGarden\Core\Placement\Condition\Condition;
+use HandGarden\Core\Placement\Condition\Not;
+use HandGarden\Core\Placement\Condition\SidePrefix;
+
+/** Says a condition in plain words, before anybody is measured by it. */
+final readonly class ConditionWords
+{
+    private Words $words;
+
+    public function __construct(private Catalogue $catalogue)
+    {
+        $this->words = new Words($catalogue);
+    }
+
+    public function say(Condition $condition): string
+    {
+        return match (true) {
+            $condition instanceof AllOf => implode('; ', array_map($this->say(...), $condition->parts)),
+            $condition instanceof AnyOf => implode(', or ', array_map($this->say(...), $condition->parts)),
+            $condition instanceof Not => 'not: '.$this->say($condition->part),
+            $condition instanceof Atom => $this->atom($condition),
+            default => (string) $condition,
+        };
+    }
+
+    private function atom(Atom $atom): string
+    {
+        $whose = match ($atom->prefix) {
+            SidePrefix::Placed => '',
+            SidePrefix::Other => ' (other hand)',
+            SidePrefix::Both => ' (both hands)',
+            SidePrefix::WritingHand => ' (writing hand)',
+            SidePrefix::KnifeHand => ' (steadier hand)',
+        };
+        $wanted = $atom->wantedText.$this->catalogue->vocabulary->unitSign($atom->code);
+
+        return $this->name($atom).$whose.match ($atom->comparison) {
+            null => '',
+            Comparison::AtLeast => ' at least '.$wanted,
+            Comparison::AtMost => ' at most '.$wanted,
+            Comparison::Less => ' under '.$wanted,
+            Comparison::Greater => ' over '.$wanted,
+            Comparison::Equal => ' '.$wanted,
+        };
+    }
+
+    private function name(Atom $atom): string
+    {
+        $rung = null !== $atom->argument && $this->catalogue->hasRung($atom->argument) ? $this->catalogue->rung($atom->argument)->name : (string) $atom->argument;
+
+        return match ($atom->code) {
+            'stands' => 'stands on ‘'.$rung.'’ or above',
+            'met' => '‘'.$rung.'’ has met its evidence',
+            'tryout' => 'try-out of ‘'.$rung.'’',
+            'helper_signed' => 'helper signed off for ‘'.$rung.'’',
+            'chosen' => 'chosen by the therapist for this client',
+            'gate_passed' => 'step '.$atom->argument.' of the hands-on release passed',
+            'tone_dropped_now' => 'tone has clearly dropped in this sitting',
+            'release_trained' => 'a therapist trained in hands-on release',
+            'helper_here' => 'a helper is there',
+            'at_home' => 'at home',
+            'supervised' => 'somebody stands by',
+            default => lcfirst($this->words->name($atom->code, $atom->argument)),
+        };
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Library;
+
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Catalogue\ExerciseFilter;
+use HandGarden\Core\Catalogue\ExerciseSearch;
+use HandGarden\Core\Catalogue\MuscleLoad;
+use HandGarden\Core\Catalogue\Performer;
+use HandGarden\Core\Catalogue\Posture;
+use HandGarden\Core\Catalogue\Strand;
+use Symfony\Component\HttpFoundation\Request;
+
+/** The filters of the address; what makes no sense is as if it were not there. */
+final readonly class FilterInput
+{
+    public static function read(Request $request): ExerciseFilter
+    {
+        $text = static function (string $key) use ($request): string {
+            $value = $request->query->all()[$key] ?? '';
+
+            return \is_string($value) ? $value : '';
+        };
+        $minutes = (int) $text('minutes');
+        $materials = $request->query->all()['at_hand'] ?? null;
+
+        return new ExerciseFilter(
+            ExerciseSearch::wordsIn($text('words')),
+            Condition::tryFrom($text('condition')),
+            Performer::tryFrom($text('performer')),
+            \is_array($materials) && '1' === $text('only') ? array_values(array_filter($materials, \is_string(...))) : ('1' === $text('only') ? [] : null),
+            Posture::tryFrom($text('position')),
+            $minutes > 0 ? $minutes : null,
+            '' === $text('loads') ? null : $text('loads'),
+            Strand::tryFrom($text('strand')),
+        );
+    }
+
+    /** @return list<string> muscle groups that some exercise loads */
+    public static function muscles(Catalogue $catalogue): array
+    {
+        $groups = [];
+        foreach ($catalogue->rungs() as $rung) {
+            foreach (array_map(static fn (MuscleLoad $l): string => $l->group, $rung->loads) as $group) {
+                $groups[$group] = $group;
+            }
+        }
+        sort($groups);
+
+        return $groups;
+    }
+}
