@@ -66,7 +66,7 @@ final readonly class MeasureForm
     {
         $parsed = ReadingKey::parse($key);
         $kind = null === $parsed ? null : $this->catalogue->vocabulary->kinds->find($parsed[0]);
-        if (null === $parsed || null === $kind || ($kind->sided && null === $parsed[1]) || ($kind->hasMode && null === $parsed[2]) || (null !== $parsed[3] && !\in_array($parsed[3], $kind->arguments, true))) {
+        if (null === $parsed || null === $kind || ($kind->sided && null === $parsed[1]) || ($kind->hasMode && null === $parsed[2]) || (null === $parsed[3] && [] !== $kind->arguments && 'opening' !== $kind->code) || (null !== $parsed[3] && !\in_array($parsed[3], $kind->arguments, true))) {
             return \sprintf('measures[%d]: there is no measure "%s"', $place, $key);
         }
         $value = self::value($kind, $text);
@@ -93,7 +93,7 @@ final readonly class MeasureForm
             return \sprintf('%s is outside %s', $text, $kind->range());
         }
 
-        return 0.0 === fmod((float) $number, $kind->step) ? (float) $number : \sprintf('%s is not a step of %s', $text, $kind->step);
+        return $kind->step <= 0.0 || 0.0 === fmod((float) $number, $kind->step) ? (float) $number : \sprintf('%s is not a step of %s', $text, $kind->step);
     }
 
     private function observation(string $key, bool $yes, \DateTimeImmutable $today): ?Reading

@@ -26,10 +26,10 @@ final readonly class MeasureView
     /** @return list<array{title: string, rows: list<array{label: string, how: string, fields: list<array<string, mixed>>}>}> */
     public function groups(): array
     {
-        $titles = ['wrist' => 'Wrist and forearm', 'thumb' => 'Thumb', 'index' => 'Index', 'middle' => 'Middle', 'ring' => 'Ring', 'little' => 'Little', 'opening' => 'Opening by eye, in tens', 'try' => 'Timed and counted', 'tone' => 'Tone, last of all'];
+        $titles = ['wrist' => 'Wrist and forearm', 'thumb' => 'Thumb', 'index' => 'Index', 'middle' => 'Middle', 'ring' => 'Ring', 'little' => 'Little', 'opening' => 'Opening by eye, in tens', 'try' => 'Timed and counted', 'skill' => 'Fingers, grip and pieces', 'tone' => 'Tone, last of all'];
         $rows = array_fill_keys(array_keys($titles), []);
         foreach ($this->catalogue->vocabulary->kinds->all() as $kind) {
-            foreach ('opening' === $kind->code ? [null, ...$kind->arguments] : [null] as $argument) {
+            foreach ('opening' === $kind->code ? [null, ...$kind->arguments] : ([] === $kind->arguments ? [null] : $kind->arguments) as $argument) {
                 $rows[self::groupOf($kind)][] = $this->row($kind, $argument);
             }
         }
@@ -74,7 +74,7 @@ final readonly class MeasureView
                 $typed = $this->typed[$name] ?? '';
                 $fields[] = [
                     'name' => $name,
-                    'label' => $kind->label.(null === $argument ? '' : ', wrist at '.$argument.'°').(null === $side ? '' : ', '.$side->value).(null === $mode ? '' : ', '.$mode->value),
+                    'label' => $kind->label.(null === $argument ? '' : ', '.self::at($kind, $argument)).(null === $side ? '' : ', '.$side->value).(null === $mode ? '' : ', '.$mode->value),
                     'side' => $side?->value,
                     'mode' => $mode?->value,
                     'value' => \is_string($typed) ? $typed : '',
@@ -88,7 +88,7 @@ final readonly class MeasureView
                 ];
             }
         }
-        $where = 'opening' === $kind->code ? (null === $argument ? 'Wrist as it rests' : 'Wrist at '.$argument.'°') : self::short($kind);
+        $where = 'opening' === $kind->code ? (null === $argument ? 'Wrist as it rests' : ucfirst(self::at($kind, $argument))) : self::short($kind).(null === $argument ? '' : ': '.self::at($kind, $argument));
 
         return ['label' => $where, 'how' => $kind->howTaken, 'fields' => $fields];
     }
@@ -101,6 +101,11 @@ final readonly class MeasureView
             \is_float($reading->value) => (string) round($reading->value, 1),
             default => (string) $reading->value,
         };
+    }
+
+    private static function at(MeasureKind $kind, string $argument): string
+    {
+        return \in_array($kind->code, ['opening', 'release_tries_n'], true) ? 'wrist at '.$argument.'°' : $argument;
     }
 
     private static function short(MeasureKind $kind): string
@@ -116,6 +121,7 @@ final readonly class MeasureView
             'opening' === $kind->code => 'opening',
             \in_array($kind->code, ['thumb_palmar_abduction', 'opposition_0to10'], true) => 'thumb',
             Unit::Degrees === $kind->unit => 'wrist',
+            1 === preg_match('/^(individuation|grip|pinch|pick|turns|coins|release)_/', $kind->code) => 'skill',
             default => 'try',
         };
     }

@@ -25,6 +25,12 @@ final readonly class LadderView
     ) {
     }
 
+    /** The client stands on it, or a therapist has set a rung. */
+    public function isClimbedOn(): bool
+    {
+        return null !== $this->standing || null !== $this->overrideNote || \in_array($this->state, ['standing', 'complete'], true);
+    }
+
     public function fits(): bool
     {
         return 'no fit' !== $this->state;

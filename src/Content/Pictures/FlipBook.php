@@ -12,8 +12,9 @@ use HandGarden\Core\Drawing\Subject;
 /** A movement as drawn frames: path data by layer, so that a module only has to hang in the next ones. */
 final readonly class FlipBook
 {
-    private const FRAMES = 12;
-    private const FEWER = 8;
+    /** Divisible by two and by three, and one: thinned out, the first and the last stay. */
+    private const FRAMES = 13;
+    private const SHADING = ['wash', 'crease', 'hollow', 'nail-hand', 'nail-helper'];
     private const MOST_BYTES = 60 * 1024;
 
     /** @param list<Subject> $via */
@@ -30,8 +31,9 @@ final readonly class FlipBook
     public function draw(): string
     {
         $json = '';
-        foreach ([[self::FRAMES, true], [self::FRAMES, false], [self::FEWER, false]] as [$count, $whole]) {
-            $json = self::json((new Painter())->frames($this->spec, $this->via, $count, $whole), $whole);
+        $paintings = (new Painter())->frames($this->spec, $this->via, self::FRAMES);
+        foreach ([[1, true], [1, false], [2, false], [3, false]] as [$every, $whole]) {
+            $json = self::json(array_values(array_filter($paintings, static fn (int $i): bool => 0 === $i % $every, \ARRAY_FILTER_USE_KEY)), $whole);
             if (\strlen((string) gzencode($json, 6)) <= self::MOST_BYTES) {
                 break;
             }
@@ -47,7 +49,7 @@ final readonly class FlipBook
         foreach ($paintings as $painting) {
             $frame = [];
             foreach ($painting->layers as $layer) {
-                if ($whole || 'wash' !== $layer->class) {
+                if ($whole || !\in_array($layer->class, self::SHADING, true)) {
                     $frame[] = [$layer->class, $layer->data, $layer->evenOdd ? 1 : 0];
                     $paint[$layer->class] ??= SvgWriter::attributesOf($layer->class);
                 }

@@ -45,33 +45,13 @@ final readonly class ConditionWords
         };
         $wanted = $atom->wantedText.$this->catalogue->vocabulary->unitSign($atom->code);
 
-        return $this->name($atom).$whose.match ($atom->comparison) {
+        return lcfirst($this->words->name($atom->code, $atom->argument)).$whose.match ($atom->comparison) {
             null => '',
             Comparison::AtLeast => ' at least '.$wanted,
             Comparison::AtMost => ' at most '.$wanted,
             Comparison::Less => ' under '.$wanted,
             Comparison::Greater => ' over '.$wanted,
             Comparison::Equal => ' '.$wanted,
-        };
-    }
-
-    private function name(Atom $atom): string
-    {
-        $rung = null !== $atom->argument && $this->catalogue->hasRung($atom->argument) ? $this->catalogue->rung($atom->argument)->name : (string) $atom->argument;
-
-        return match ($atom->code) {
-            'stands' => 'stands on ‘'.$rung.'’ or above',
-            'met' => '‘'.$rung.'’ has met its evidence',
-            'tryout' => 'try-out of ‘'.$rung.'’',
-            'helper_signed' => 'helper signed off for ‘'.$rung.'’',
-            'chosen' => 'chosen by the therapist for this client',
-            'gate_passed' => 'step '.$atom->argument.' of the hands-on release passed',
-            'tone_dropped_now' => 'tone has clearly dropped in this sitting',
-            'release_trained' => 'a therapist trained in hands-on release',
-            'helper_here' => 'a helper is there',
-            'at_home' => 'at home',
-            'supervised' => 'somebody stands by',
-            default => lcfirst($this->words->name($atom->code, $atom->argument)),
         };
     }
 }

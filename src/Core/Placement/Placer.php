@@ -206,6 +206,9 @@ final readonly class Placer
                 continue;
             }
             foreach ($ladder->next->findings as $finding) {
+                if (!$this->catalogue->vocabulary->isTaken($finding->atom->code)) {
+                    continue; // follows from other ladders or from people
+                }
                 $key = $finding->atom->code.'|'.$finding->atom->argument.'|'.($this->catalogue->vocabulary->isSided($finding->atom->code) ? $finding->side->value : '');
                 $atoms[$key] = $finding;
                 $waiting[$key][$ladder->ladder->key] = true;

@@ -57,6 +57,12 @@ final readonly class Vocabulary
         return null === $number ? isset(self::DERIVED[$code]) || \in_array($code, ['tryout', 'met', 'stands', 'chosen'], true) : $this->kinds->find($number->readingCode)->sided ?? true;
     }
 
+    /** Whether there is something to measure, to look at or to try; other words follow from the plan and the people. */
+    public function isTaken(string $code): bool
+    {
+        return 'tryout' === $code || !\in_array($code, self::OTHER, true);
+    }
+
     public function secondsToTake(string $code): int
     {
         $number = $this->numbers[$code] ?? null;

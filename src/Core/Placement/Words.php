@@ -60,11 +60,33 @@ final readonly class Words
 
     public function name(string $code, ?string $argument): string
     {
+        $rung = null === $argument ? '' : $this->rungName($argument);
+
+        return match ($code) {
+            'stands' => 'Stands on ‘'.$rung.'’ or above',
+            'met' => '‘'.$rung.'’ has met its evidence',
+            'tryout' => 'Try-out of ‘'.$rung.'’',
+            'helper_signed' => 'Helper signed off for ‘'.$rung.'’',
+            'chosen' => 'Chosen by the therapist for this client',
+            'gate_passed' => 'Step '.$argument.' of the hands-on release passed',
+            'tone_dropped_now' => 'Tone has clearly dropped in this sitting',
+            'in_routine' => 'The other side is trained in the same routine',
+            'release_trained' => 'A therapist trained in hands-on release',
+            'helper_here' => 'A helper is there',
+            'at_home' => 'At home',
+            'supervised' => 'Somebody stands by',
+            'has' => 'Lives with '.str_replace('_', ' ', (string) $argument),
+            default => $this->measured($code, $argument),
+        };
+    }
+
+    private function measured(string $code, ?string $argument): string
+    {
         $label = $this->catalogue->vocabulary->label($code);
         if (null === $argument) {
             return $label;
         }
-        $suffix = str_starts_with($code, 'opening_') ? 'wrist at '.$argument.'°' : str_replace('_', ' ', $argument);
+        $suffix = str_starts_with($code, 'opening_') || 'release_tries_n' === $code ? 'wrist at '.$argument.'°' : str_replace('_', ' ', $argument);
 
         return $label.' ('.$suffix.')';
     }
