@@ -22,6 +22,10 @@ test('nothing serious on any view, nor in the player on a phone', async ({ page 
     await page.goto(client + path);
     found[name] = await serious(page);
   }
+  for (const [name, path] of Object.entries({ exercises: '/exercises', search: '/exercises?words=wrist', ladder: '/exercises/ladder/base-1', exercise: '/exercises/of/shelf-arm-side-raise', sheet: '/exercises/of/pencil-creep/print', rules: '/exercises/rules', release: '/exercises/hands-on-release', own: '/exercises/own/new?from=each-finger-lift' })) {
+    await page.goto(path);
+    found[name] = await serious(page);
+  }
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${client}/sittings/new`);
   await beginSitting(page);
