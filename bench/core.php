@@ -10,6 +10,9 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Pictures\HandPictures;
 use HandGarden\Content\Pictures\SvgWriter;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Catalogue\ExerciseFilter;
+use HandGarden\Core\Catalogue\ExerciseSearch;
 use HandGarden\Core\Drawing\Camera;
 use HandGarden\Core\Drawing\Figure;
 use HandGarden\Core\Drawing\HandModel;
@@ -27,8 +30,12 @@ $root = dirname(__DIR__);
 $data = CatalogueStore::parse($root.'/catalogue');
 $catalogue = (new CatalogueReader())->read($data);
 $drawings = CatalogueStore::readDrawings($root.'/catalogue');
-$kept = serialize($catalogue);
-Stopwatch::run('catalogue, ready values', 5, 100, static fn (): mixed => unserialize($kept));
+$cache = sys_get_temp_dir().'/garden-bench';
+(new CatalogueStore($root.'/catalogue', $cache, false))->warmUp($cache);
+Stopwatch::run('catalogue, one exercise out of the ready values', 5, 200, static fn (): mixed => (new CatalogueStore($root.'/catalogue', $cache, false))->get()->rung('helped-lift-hold'), 1.0);
+Stopwatch::run('catalogue, all ladders out of the ready values', 5, 100, static fn (): mixed => (new CatalogueStore($root.'/catalogue', $cache, false))->get()->ladders());
+$filter = new ExerciseFilter(['wrist', 'ligh'], Condition::Stroke, minutes: 3);
+Stopwatch::run('search of the catalogue, words and filters', 5, 100, static fn (): mixed => (new ExerciseSearch($catalogue))->find($filter), 50.0);
 Stopwatch::run('catalogue, from decoded YAML', 2, 20, static fn (): mixed => (new CatalogueReader())->read($data));
 
 $cases = array_map(static fn (string $name): object => (new CaseReader($catalogue, new SchemaCheck($root.'/docs/case.schema.json')))->read((string) file_get_contents($root.'/docs/examples/'.$name.'.json')), ['tight-hand-with-log', 'cupped-hands', 'fingers-together']);
@@ -37,8 +44,10 @@ Stopwatch::run('place + build + propose, one client', 6, 120, static function (i
     $placements = (new Placer($catalogue))->place($case->facts, $case->today);
     (new Builder($catalogue))->build($placements, $case->facts, $case->goal, $case->limits, [], $case->today);
     (new Proposer($catalogue))->propose($case->routine, $case->log, $case->facts->conditions, 5, $case->today);
-}, 20.0);
-Stopwatch::run('place, one client', 6, 120, static fn (int $round): mixed => (new Placer($catalogue))->place($cases[$round % 3]->facts, $cases[$round % 3]->today));
+});
+Stopwatch::run('place, one client on all ladders', 6, 120, static fn (int $round): mixed => (new Placer($catalogue))->place($cases[$round % 3]->facts, $cases[$round % 3]->today), 10.0);
+$placed = array_map(static fn ($case) => (new Placer($catalogue))->place($case->facts, $case->today), $cases);
+Stopwatch::run('build, one client', 6, 120, static fn (int $round): mixed => (new Builder($catalogue))->build($placed[$round % 3], $cases[$round % 3]->facts, $cases[$round % 3]->goal, $cases[$round % 3]->limits, [], $cases[$round % 3]->today), 50.0);
 
 $names = $drawings->poseNames();
 $views = [View::Palmar, View::Dorsal, View::Radial, View::Three, View::ThreePalm];

@@ -37,4 +37,5 @@ printf("%-46s %.2f x the signed-in page, %.2f x the bare Twig page\n", 'client p
 foreach (['Today' => '/', 'placement' => $client.'/placement', 'routine' => $client.'/routine', 'measure' => $client.'/measure', 'decisions' => $client.'/decisions'] as $name => $path) {
     Stopwatch::run($name, 20, 100, $page($path));
 }
+Stopwatch::run('search, 2,000 own exercises beside the catalogue', 20, 100, $page('/exercises?words=lift+ring&condition=stroke&minutes=5'), 50.0);
 Stopwatch::run('figures as you type, round trip', 20, 200, static fn (): string => $get($client.'/measure/figures', $figures), 100.0);

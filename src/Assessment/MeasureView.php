@@ -103,7 +103,7 @@ final readonly class MeasureView
         };
     }
 
-    private static function at(MeasureKind $kind, string $argument): string
+    public static function at(MeasureKind $kind, string $argument): string
     {
         return \in_array($kind->code, ['opening', 'release_tries_n'], true) ? 'wrist at '.$argument.'°' : $argument;
     }

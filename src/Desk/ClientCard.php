@@ -15,6 +15,7 @@ final readonly class ClientCard
     /**
      * @param list<array{side: string, affected: bool, active: ?string, passive: ?string}>                                                  $hands
      * @param list<array{ladder: LadderView, hands: string}>                                                                                                              $ladders
+     * @param array<string, int> $ahead how many others there are, by what they wait for
      * @param array<string, int>                                                                                                            $waiting  proposals by kind
      * @param list<SittingLine>                                                                                                             $sittings newest first
      * @param list<Visit>                                                                                                                   $visits   newest first
@@ -26,6 +27,7 @@ final readonly class ClientCard
         public ?string $goal,
         public array $hands,
         public array $ladders,
+        public array $ahead,
         public array $waiting,
         public array $sittings,
         public array $visits,

@@ -77,11 +77,14 @@ final readonly class ClientCards
             $waiting[$proposal->kind->value] = ($waiting[$proposal->kind->value] ?? 0) + 1;
         }
 
+        $rows = LadderView::inOneRow(array_map($views->ladder(...), $this->plan->placements($client)->trained()));
+
         return new ClientCard(
             $this->cautions->of($client),
             '' !== $client->goalWords ? $client->goalWords : $catalogue->goal($client->goalKey)?->label,
             array_map(fn (Side $side): array => $this->hand($client, $side), [Side::Left, Side::Right]),
-            LadderView::inOneRow(array_map($views->ladder(...), $this->plan->placements($client)->trained())),
+            array_map(static fn (array $row): array => ['ladder' => $row['ladder']->brief(), 'hands' => $row['hands']], array_values(array_filter($rows, static fn (array $row): bool => $row['ladder']->isClimbedOn()))),
+            array_count_values(array_map(static fn (array $row): string => $row['ladder']->state, array_values(array_filter($rows, static fn (array $row): bool => !$row['ladder']->isClimbedOn())))),
             $waiting,
             $this->sittings->recent($client, 8),
             $this->readings->visits($client, 5),
@@ -114,7 +117,7 @@ final readonly class ClientCards
         foreach ($this->catalogue->get()->vocabulary->kinds->all() as $kind) {
             foreach ($byCode[$kind->code] ?? [] as $kept) {
                 $reading = $kept->reading;
-                $rows[] = ['id' => $kept->id, 'label' => $kind->label.(null === $reading->argument ? '' : ', wrist at '.$reading->argument.'°'), 'side' => $reading->side->value ?? '', 'mode' => $reading->mode->value ?? '', 'text' => MeasureView::text($kind, $reading), 'unit' => $kind->unit->sign(), 'on' => $reading->on];
+                $rows[] = ['id' => $kept->id, 'label' => $kind->label.(null === $reading->argument ? '' : ', '.MeasureView::at($kind, $reading->argument)), 'side' => $reading->side->value ?? '', 'mode' => $reading->mode->value ?? '', 'text' => MeasureView::text($kind, $reading), 'unit' => $kind->unit->sign(), 'on' => $reading->on];
             }
         }
 

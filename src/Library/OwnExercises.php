@@ -10,7 +10,7 @@ use HandGarden\Core\Catalogue\ExerciseFilter;
 /** The clinic's own exercises in the database; every question names the clinic. */
 final readonly class OwnExercises
 {
-    private const MOST_SHOWN = 60;
+    private const MOST_SHOWN = 24;
 
     public function __construct(private EntityManagerInterface $entities)
     {

@@ -25,7 +25,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_STAFF')]
 final class ShowExercises extends AbstractController
 {
-    private const MOST_SHOWN = 60;
+    private const MOST_SHOWN = 48;
 
     public function __invoke(Request $request, CatalogueStore $store, OwnExercises $own, OwnRungs $ownRungs, Who $who): Response
     {

@@ -25,6 +25,12 @@ final readonly class LadderView
     ) {
     }
 
+    /** Without its nodes and reasons, for a list. */
+    public function brief(): self
+    {
+        return new self($this->key, $this->name, $this->strand, $this->side, $this->stateText, $this->state, $this->standing, '', $this->next, $this->nextState, '', $this->overrideNote, $this->computed, []);
+    }
+
     /** The client stands on it, or a therapist has set a rung. */
     public function isClimbedOn(): bool
     {

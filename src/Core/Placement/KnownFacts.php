@@ -9,7 +9,9 @@ use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Opening;
 use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Placement\Condition\Condition as EntryCondition;
 use HandGarden\Core\Placement\Condition\FactSource;
+use HandGarden\Core\Placement\Condition\Verdict;
 
 /**
  * What counts as known today: readings that are young enough, what screening settles, and what stronger evidence says
@@ -35,6 +37,9 @@ final class KnownFacts implements FactSource
     /** @var array<string, float|bool|string|null> */
     private array $memo = [];
 
+    /** @var array<string, Verdict> */
+    private array $judged = [];
+
     /** @var array<string, true> evidence being followed, so that two facts that settle each other do not turn in circles */
     private array $following = [];
 
@@ -59,6 +64,12 @@ final class KnownFacts implements FactSource
         }
 
         return $this->memo[$key];
+    }
+
+    /** A condition that many exercises share is judged once a side. */
+    public function judged(string $text, EntryCondition $condition, Side $side): Verdict
+    {
+        return $this->judged[$text.'|'.$side->value] ??= $condition->judge($this, $side);
     }
 
     public function writingHand(): Side

@@ -87,7 +87,7 @@ final readonly class Placer
         }
         $unknown = $blockedBy = $blocking = [];
         foreach ($rung->cautions as $caution) {
-            $verdict = $caution->blocksWhile?->judge($known, $side);
+            $verdict = null === $caution->blocksWhile ? null : $known->judged((string) $caution->blocksWhile, $caution->blocksWhile, $side);
             if (null !== $verdict && $verdict->isTrue()) {
                 $blockedBy[] = $caution;
                 array_push($blocking, ...$verdict->findings);

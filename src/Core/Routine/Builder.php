@@ -35,7 +35,7 @@ final readonly class Builder
             throw NothingFits::because($this->obstacles($placements, $facts, $groups, $limits));
         }
         $more = $limits->withMinutes($limits->minutes + 5);
-        $longer = (new Search($groups, $this->rules($candidates, $facts, $more), $more, $pause))->best();
+        $longer = (new Search($groups, $this->rules($candidates, $facts, $more), $more, $pause))->best($found);
 
         return new Routine(
             new Sequence($found->items),

@@ -52,21 +52,26 @@ final class Search
         }, $rates);
     }
 
-    public function best(): ?Found
+    /** @param ?Found $known an answer that is possible here, such as that of a shorter sitting: only better ones are looked for */
+    public function best(?Found $known = null): ?Found
     {
-        $this->best = null;
+        $this->best = $known;
         $this->nodes = 0;
-        $this->walk(0, [], 0, 0, 0.0, 0);
+        $this->walk(0, [], [], [], 0, 0, 0.0);
         $best = $this->best;
 
         return null === $best ? null : new Found($best->items, $best->value, $this->nodes < self::MOST_NODES);
     }
 
-    /** @param list<Item> $items */
-    private function walk(int $group, array $items, int $value, int $seconds, float $effort, int $homeItems): void
+    /**
+     * @param list<Item>          $items
+     * @param array<string, true> $keys   of the items
+     * @param array<string, true> $blocks what a client counts as one item
+     */
+    private function walk(int $group, array $items, array $keys, array $blocks, int $value, int $seconds, float $effort): void
     {
         $toBeat = $this->best->value ?? 0;
-        if (++$this->nodes >= self::MOST_NODES || $value + $this->bounds[$group] <= $toBeat || $value + $this->mostOf($group, $this->limits->homeItems - $homeItems) <= $toBeat || $value + $this->mostIn($group, $this->limits->seconds() - $seconds) <= $toBeat) {
+        if (++$this->nodes >= self::MOST_NODES || $value + $this->bounds[$group] <= $toBeat || $value + $this->mostOf($group, $this->limits->homeItems - \count($blocks)) <= $toBeat || $value + $this->mostIn($group, $this->limits->seconds() - $seconds) <= $toBeat) {
             return;
         }
         if (!isset($this->groups[$group])) {
@@ -77,9 +82,9 @@ final class Search
             return;
         }
         foreach ($this->groups[$group]->options as $option) {
-            $this->tryOption($group, $option, $items, $value, $seconds, $effort);
+            $this->tryOption($group, $option, $items, $keys, $blocks, $value, $seconds, $effort);
         }
-        $this->walk($group + 1, $items, $value, $seconds, $effort, $homeItems);
+        $this->walk($group + 1, $items, $keys, $blocks, $value, $seconds, $effort);
     }
 
     /** Value per second of a group's best option; what stands between two items and pauses only make it dearer. */
@@ -115,35 +120,41 @@ final class Search
         return (int) floor($most + 1e-6);
     }
 
-    /** @param list<Item> $items */
-    private function tryOption(int $group, Option $option, array $items, int $value, int $seconds, float $effort): void
+    /**
+     * @param list<Item>          $items
+     * @param array<string, true> $keys
+     * @param array<string, true> $blocks
+     */
+    private function tryOption(int $group, Option $option, array $items, array $keys, array $blocks, int $value, int $seconds, float $effort): void
     {
-        $keys = array_map(static fn (Item $i): string => $i->key(), $items);
         foreach ($option->items as $item) {
-            if (\in_array($item->key(), $keys, true)) {
+            $key = $item->key();
+            if (isset($keys[$key])) {
                 return; // it stands in the sitting already, inside a block
             }
+            $keys[$key] = true;
             if ([] !== $this->rules->missingBefore($items, $item)) {
                 return;
             }
+            $last = $items[array_key_last($items) ?? 0] ?? null;
             if ($this->rules->needsPauseBefore($items, $item)) {
                 if (null === $this->pause) {
                     return;
                 }
-                $seconds += Sequence::secondsAfter($items[array_key_last($items)] ?? null, $this->pause);
+                $seconds += Sequence::secondsAfter($last, $this->pause);
                 $effort += $this->pause->effort();
-                $items[] = $this->pause;
+                $items[] = $last = $this->pause;
             }
-            $seconds += Sequence::secondsAfter($items[array_key_last($items)] ?? null, $item);
+            $seconds += Sequence::secondsAfter($last, $item);
             $effort += $item->effort();
-            $items[] = $item;
             if ($seconds > $this->limits->seconds() || $effort > $this->limits->effortBudget() + 1e-9) {
                 return;
             }
+            $items[] = $item;
+            $blocks[$item->block ?? $key] = true;
         }
-        $homeItems = (new Sequence($items))->homeItems();
-        if ($homeItems <= $this->limits->homeItems) {
-            $this->walk($group + 1, $items, $value + $option->value, $seconds, $effort, $homeItems);
+        if (\count($blocks) <= $this->limits->homeItems) {
+            $this->walk($group + 1, $items, $keys, $blocks, $value + $option->value, $seconds, $effort);
         }
     }
 

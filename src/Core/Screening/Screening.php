@@ -11,19 +11,27 @@ use HandGarden\Core\Catalogue\Rung;
  * The answers of one client. An unanswered question counts as a yes wherever a yes would bar or shorten something:
  * it blocks, and says that it was not asked.
  */
-final readonly class Screening
+final class Screening
 {
     private const VALID_DAYS = 90;
+
+    /** @var array<string, Answer> by question and day: every exercise asks the same of every question */
+    private array $answered = [];
 
     /**
      * @param array<string, array{Answer, \DateTimeImmutable}> $answers    by question id
      * @param \DateTimeImmutable|null                          $injectedOn day of the last tone injection, where it is known
      */
-    public function __construct(public ScreeningQuestions $questions, private array $answers, private ?\DateTimeImmutable $injectedOn = null)
+    public function __construct(public readonly ScreeningQuestions $questions, private readonly array $answers, private readonly ?\DateTimeImmutable $injectedOn = null)
     {
     }
 
     public function answer(string $questionId, \DateTimeImmutable $today): Answer
+    {
+        return $this->answered[$questionId.'|'.$today->getTimestamp()] ??= $this->answerOn($questionId, $today);
+    }
+
+    private function answerOn(string $questionId, \DateTimeImmutable $today): Answer
     {
         [$answer, $on] = $this->answers[$questionId] ?? [Answer::NotAsked, $today];
         $days = null === $this->injectedOn ? null : $this->questions->find($questionId)?->daysAfterInjection;

@@ -6,16 +6,23 @@ namespace HandGarden\Tests\Core\Catalogue;
 
 use HandGarden\Content\CatalogueReader;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Catalogue\ApproachTag;
 use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Catalogue\DoseKind;
 use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Core\Catalogue\Performer;
+use HandGarden\Core\Catalogue\ProgressKind;
+use HandGarden\Core\Catalogue\SittingNeed;
 use HandGarden\Core\Catalogue\SittingRole;
+use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Catalogue\UnknownRung;
 use HandGarden\Core\CoreError;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
+use HandGarden\Core\Drawing\View;
 use HandGarden\Core\Placement\Vocabulary;
+use HandGarden\Exchange\Case\SchemaCheck;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -46,6 +53,49 @@ final class CatalogueTest extends TestCase
         }
         self::assertCount(183, Cases::catalogue()->rungs());
         self::assertEqualsCanonicalizing(['settle' => 9, 'sensory' => 9, 'mobilize' => 16, 'stretch' => 19, 'base' => 23, 'open' => 15, 'separate' => 9, 'dexterity' => 24, 'grip' => 21, 'amplitude' => 11, 'steady' => 8, 'timing' => 8, 'daily' => 11], $perStrand);
+    }
+
+    public function testEveryLadderFileFitsTheDocumentedSchemaWhichNamesWhatTheCodeKnows(): void
+    {
+        $schema = (string) file_get_contents(Cases::root().'/docs/ladder.schema.json');
+        $check = new SchemaCheck(Cases::root().'/docs/ladder.schema.json');
+        foreach (Cases::catalogue()->ladders() as $one) {
+            $check->check(json_encode(Yaml::parseFile(Cases::root().'/catalogue/ladders/'.$one->key.'.yaml'), \JSON_THROW_ON_ERROR));
+        }
+        foreach ([...Performer::cases(), ...DoseKind::cases(), ...ApproachTag::cases(), ...ProgressKind::cases(), ...View::cases(), ...SittingNeed::cases()] as $case) {
+            self::assertStringContainsString('"'.$case->value.'"', $schema);
+        }
+
+        $this->expectException(InvalidData::class);
+        $this->expectExceptionMessage('rungs[0].intensity');
+        $ladder = Yaml::parseFile(Cases::root().'/catalogue/ladders/open-3.yaml');
+        self::assertIsArray($ladder);
+        $check->check(json_encode(array_replace_recursive($ladder, ['rungs' => [['intensity' => 9]]]), \JSON_THROW_ON_ERROR));
+    }
+
+    /** Orders that practitioners work in: preparation before what it prepares, letting go after gripping, tasks last. */
+    public function testTheOrdersThatWorkGoAlongWithTheOrderOfASitting(): void
+    {
+        /** @var array<string, list<string>> $orders */
+        $orders = json_decode((string) file_get_contents(Cases::root().'/tests/Core/fixtures/orders.json'), true, 64, \JSON_THROW_ON_ERROR);
+        $strands = array_flip(array_map(static fn (Strand $s): string => $s->value, Strand::cases()));
+        $along = $pairs = 0;
+        foreach ($orders as $ids) {
+            for ($i = 1; $i < \count($ids); ++$i) {
+                $before = Cases::catalogue()->ladderOf($ids[$i - 1]);
+                $after = Cases::catalogue()->ladderOf($ids[$i]);
+                if ($before->strand !== $after->strand) {
+                    ++$pairs;
+                    $along += $strands[$before->strand->value] < $strands[$after->strand->value] ? 1 : 0;
+                } elseif ($before === $after && LadderKind::Climb === $before->kind) {
+                    self::assertNotSame($before->positionOf($ids[$i - 1]), $before->positionOf($ids[$i]));
+                }
+            }
+        }
+        self::assertGreaterThan(40, $pairs);
+        self::assertGreaterThan(.5, $along / $pairs, 'practitioners go from warm-up to tasks; closing items and pauses lie across it');
+        $tight = $orders['tight hand'];
+        self::assertLessThan(array_search('close-and-open', $tight, true), array_search('wrist-ease-back', $tight, true));
     }
 
     public function testEveryCautionOfTheFileIsUsed(): void
