@@ -165,7 +165,7 @@ final class ClientInput
         $materials = [];
         foreach ($catalogue->rungs() as $rung) {
             foreach ($rung->materials as $key) {
-                $materials[$key] = $catalogue->handbook->material($key)->label ?? $key;
+                $materials[$key] = $catalogue->handbook()->material($key)->label ?? $key;
             }
         }
         asort($materials);

@@ -75,7 +75,7 @@ final readonly class CatalogueCheck
 
     private function handbook(): void
     {
-        $book = $this->catalogue->handbook;
+        $book = $this->catalogue->handbook();
         foreach ($book->scripts as $n => $script) {
             foreach ($script->parts as $i => $part) {
                 foreach ($part->rungIds as $id) {

@@ -6,8 +6,10 @@ namespace HandGarden\Content;
 
 use HandGarden\Content\Pictures\PictureNames;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\Handbook;
 use HandGarden\Core\Catalogue\MoreRungs;
 use HandGarden\Core\Catalogue\ReadyLadders;
+use HandGarden\Core\Catalogue\ReleaseProtocol;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Drawing\DrawingLibrary;
@@ -18,7 +20,7 @@ use Symfony\Component\Yaml\Yaml;
 /**
  * The catalogue of this installation: read once, then kept as ready values in the cache folder.
  *
- * @phpstan-type Kept array{ladders: array<string, string>, rungs: array<string, string>, rest: string, drawings: string, pictures: array<string, string>}
+ * @phpstan-type Kept array{ladders: array<string, string>, rungs: array<string, string>, rest: string, handbook: string, drawings: string, pictures: array<string, string>}
  */
 final class CatalogueStore implements CacheWarmerInterface
 {
@@ -41,13 +43,23 @@ final class CatalogueStore implements CacheWarmerInterface
         if (null === $this->catalogue) {
             $kept = $this->kept();
             $rest = unserialize($kept['rest']);
-            $this->catalogue = $rest instanceof Catalogue ? $rest->over(new KeptLadders($kept['ladders'], $kept['rungs'])) : throw new \LogicException('The kept catalogue is of another make.');
+            $this->catalogue = $rest instanceof Catalogue ? $rest->over(new KeptLadders($kept['ladders'], $kept['rungs']), self::handbook($kept['handbook'])) : throw new \LogicException('The kept catalogue is of another make.');
             if (null !== $this->more) {
                 $this->catalogue->askAlso($this->more);
             }
         }
 
         return $this->catalogue;
+    }
+
+    /** @return \Closure(): Handbook */
+    private static function handbook(string $kept): \Closure
+    {
+        return static function () use ($kept): Handbook {
+            $handbook = unserialize($kept);
+
+            return $handbook instanceof Handbook ? $handbook : throw new \LogicException('The kept handbook is of another make.');
+        };
     }
 
     /** @throws InvalidData naming pose and joint */
@@ -115,7 +127,8 @@ final class CatalogueStore implements CacheWarmerInterface
         $kept = [
             'ladders' => $ladders,
             'rungs' => $rungs,
-            'rest' => serialize($catalogue->over(new ReadyLadders([]))),
+            'rest' => serialize($catalogue->over(new ReadyLadders([]), new Handbook([], [], [], [], [], new ReleaseProtocol([], []), []))),
+            'handbook' => serialize($catalogue->handbook()),
             'drawings' => serialize($drawings),
             'pictures' => $pictures,
         ];

@@ -52,7 +52,7 @@ final readonly class LadderReader
     /** For exercises that come later than the files and are held to the same rules. */
     public static function of(Catalogue $catalogue): self
     {
-        return new self(new ConditionParser(Vocabulary::codesOf($catalogue->vocabulary->lists)), $catalogue->vocabulary->gates, $catalogue->handbook);
+        return new self(new ConditionParser(Vocabulary::codesOf($catalogue->vocabulary->lists)), $catalogue->vocabulary->gates, $catalogue->handbook());
     }
 
     public function read(Node $node): Ladder

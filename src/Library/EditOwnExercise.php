@@ -126,7 +126,7 @@ final class EditOwnExercise extends AbstractController
         } catch (InvalidData $e) {
             return $this->page($form, $before, [explode('.', explode('[', $e->path)[0])[0] => $e->path.': '.$e->problem]);
         }
-        $kept = new OwnExercise($this->who->clinicId(), $key, $version, mb_substr($rung->name, 0, 120), $form->written, $form->pose, $form->facets($rung), ExerciseSearch::textOf($rung, $this->store->get()->handbook), $rung->startSeconds(), $this->who->staff()->id, $this->clock->now());
+        $kept = new OwnExercise($this->who->clinicId(), $key, $version, mb_substr($rung->name, 0, 120), $form->written, $form->pose, $form->facets($rung), ExerciseSearch::textOf($rung, $this->store->get()->handbook()), $rung->startSeconds(), $this->who->staff()->id, $this->clock->now());
         $this->exercises->keep($kept);
         $this->audit->wrote('kept own exercise', null, $kept->rungId());
         $this->addFlash('done', 1 === $version ? 'Kept. It can be added to any routine by hand.' : \sprintf('Kept as version %d. Routines go on with the version they were built with.', $version));
@@ -152,7 +152,7 @@ final class EditOwnExercise extends AbstractController
             'ownPose' => [] !== $form->pose,
             'kept' => $kept,
             'problems' => $problems,
-            'handbook' => $catalogue->handbook,
+            'handbook' => $catalogue->handbook(),
             'gates' => array_keys($catalogue->vocabulary->gates),
             'muscles' => FilterInput::muscles($catalogue),
             'joints' => Pose::joints(),

@@ -104,7 +104,7 @@ final class ExchangeLadder extends AbstractController
             }
             /** @var array<string, array<string, mixed>> $pose */
             $form = new OwnExerciseForm($written, $pose);
-            $made[] = new OwnExercise($this->who->clinicId(), $key, 1, mb_substr($read->name, 0, 120), $written, $pose, $form->facets($read), ExerciseSearch::textOf($read, $this->store->get()->handbook), $read->startSeconds(), $this->who->staff()->id, $this->clock->now());
+            $made[] = new OwnExercise($this->who->clinicId(), $key, 1, mb_substr($read->name, 0, 120), $written, $pose, $form->facets($read), ExerciseSearch::textOf($read, $this->store->get()->handbook()), $read->startSeconds(), $this->who->staff()->id, $this->clock->now());
         }
 
         return $made;

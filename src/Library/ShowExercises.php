@@ -45,7 +45,7 @@ final class ShowExercises extends AbstractController
             'performers' => array_filter(Performer::cases(), fn (Performer $p): bool => Performer::TrainedTherapist !== $p || $this->isGranted('ROLE_THERAPIST')),
             'postures' => Posture::cases(),
             'muscles' => FilterInput::muscles($catalogue),
-            'materials' => $catalogue->handbook->materials,
+            'materials' => $catalogue->handbook()->materials,
             'catalogue' => $catalogue,
         ]);
     }

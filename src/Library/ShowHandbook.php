@@ -37,7 +37,7 @@ final class ShowHandbook extends AbstractController
     {
         $catalogue = $this->store->get();
 
-        return $this->render('Library/rules.html.twig', ['handbook' => $catalogue->handbook, 'catalogue' => $catalogue, 'off' => $shapes->off()]);
+        return $this->render('Library/rules.html.twig', ['handbook' => $catalogue->handbook(), 'catalogue' => $catalogue, 'off' => $shapes->off()]);
     }
 
     #[Route('/exercises/hands-on-release', name: 'library_release', methods: ['GET'])]
@@ -46,7 +46,7 @@ final class ShowHandbook extends AbstractController
     {
         $catalogue = $this->store->get();
 
-        return $this->render('Library/release.html.twig', ['release' => $catalogue->handbook->release, 'gate' => $catalogue->vocabulary->gates['G-RELEASE'] ?? null, 'catalogue' => $catalogue]);
+        return $this->render('Library/release.html.twig', ['release' => $catalogue->handbook()->release, 'gate' => $catalogue->vocabulary->gates['G-RELEASE'] ?? null, 'catalogue' => $catalogue]);
     }
 
     #[Route('/exercises/shapes', name: 'library_shapes', methods: ['POST'])]
@@ -54,7 +54,7 @@ final class ShowHandbook extends AbstractController
     public function shapes(Request $request, ClinicRepository $clinics, OwnExercises $exercises, Audit $audit): Response
     {
         $off = [];
-        foreach ($this->store->get()->handbook->shapes as $key => $shape) {
+        foreach ($this->store->get()->handbook()->shapes as $key => $shape) {
             if ($shape->mayBeSwitchedOff && '1' !== $request->request->getString($key)) {
                 $off[] = $key;
             }

@@ -13,15 +13,31 @@ final class Catalogue
     /** A clinic's own, where there are any; never part of what is kept. */
     private ?MoreRungs $more = null;
 
-    /** @param list<GoalTask> $goals */
-    public function __construct(private readonly Ladders $ladders, public readonly Vocabulary $vocabulary, public readonly ScreeningQuestions $screening, public readonly array $goals, public readonly Handbook $handbook)
+    /**
+     * @param list<GoalTask>                $goals
+     * @param Handbook|(\Closure(): Handbook) $handbook most pages never open it
+     */
+    public function __construct(private readonly Ladders $ladders, public readonly Vocabulary $vocabulary, public readonly ScreeningQuestions $screening, public readonly array $goals, private Handbook|\Closure $handbook)
     {
     }
 
-    /** The same with its ladders from elsewhere. */
-    public function over(Ladders $ladders): self
+    public function handbook(): Handbook
     {
-        return new self($ladders, $this->vocabulary, $this->screening, $this->goals, $this->handbook);
+        if ($this->handbook instanceof \Closure) {
+            $this->handbook = ($this->handbook)();
+        }
+
+        return $this->handbook;
+    }
+
+    /**
+     * The same with its ladders and its handbook from elsewhere.
+     *
+     * @param Handbook|(\Closure(): Handbook) $handbook
+     */
+    public function over(Ladders $ladders, Handbook|\Closure $handbook): self
+    {
+        return new self($ladders, $this->vocabulary, $this->screening, $this->goals, $handbook);
     }
 
     /** @return list<Ladder> in the order of a sitting, without a clinic's own */

@@ -59,7 +59,7 @@ final class ExerciseSearch
             $place = match (true) {
                 self::begins($name, $word) => self::IN_NAME,
                 self::begins($around, $word) => self::IN_LADDER,
-                self::begins($text ??= ' '.self::textOf($rung, $this->catalogue->handbook), $word) => self::ANYWHERE,
+                self::begins($text ??= ' '.self::textOf($rung, $this->catalogue->handbook()), $word) => self::ANYWHERE,
                 default => 0,
             };
             if (0 === $place) {

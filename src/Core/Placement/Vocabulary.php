@@ -31,6 +31,21 @@ final readonly class Vocabulary
         $this->numbers = NumberFact::all();
     }
 
+    /** @return array{list<CheckList>, list<StrongerEvidence>, array<string, Caution>} what cannot be made again from the code */
+    public function __serialize(): array
+    {
+        return [$this->lists, $this->evidence, $this->gates];
+    }
+
+    /** @param array{list<CheckList>, list<StrongerEvidence>, array<string, Caution>} $kept */
+    public function __unserialize(array $kept): void
+    {
+        [$this->lists, $this->evidence, $this->gates] = $kept;
+        $this->kinds = MeasureKinds::standard();
+        $this->observations = self::index($this->lists);
+        $this->numbers = NumberFact::all();
+    }
+
     /**
      * @param list<CheckList> $lists
      *

@@ -336,7 +336,7 @@ final class Candidates
         }
         foreach ($rung->materials as $material) {
             if (!\in_array($material, $atHand, true)) {
-                return 'Not at hand: '.($this->catalogue->handbook->material($material)->label ?? $material);
+                return 'Not at hand: '.($this->catalogue->handbook()->material($material)->label ?? $material);
             }
         }
 

@@ -131,14 +131,14 @@ final class CatalogueTest extends TestCase
                 self::assertSame(LadderKind::Protocol === $ladder->kind, [Performer::TrainedTherapist] === $rung->performers, $rung->id);
             }
         }
-        $release = Cases::catalogue()->handbook->release;
+        $release = Cases::catalogue()->handbook()->release;
         self::assertCount(13, $release->steps);
         self::assertSame([4, 5], $release->steps[5]->ifToneRisesGoTo);
     }
 
     public function testOnlyTwoHandShapesMayBeSwitchedOff(): void
     {
-        $shapes = Cases::catalogue()->handbook->shapes;
+        $shapes = Cases::catalogue()->handbook()->shapes;
 
         self::assertCount(8, $shapes);
         self::assertSame(['wide-l', 'outer-pair'], array_keys(array_filter($shapes, static fn ($s): bool => $s->mayBeSwitchedOff)));
