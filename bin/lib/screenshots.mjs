@@ -31,6 +31,15 @@ await shot('placement', `/clients/${odalys}/placement`);
 await shot('routine', `/clients/${odalys}/routine`);
 await shot('print', `/clients/${odalys}/routine/print`);
 await shot('decisions', `/clients/${odalys}/decisions`);
+await shot('exercises', '/exercises');
+await shot('exercise', '/exercises/of/clasped-arm-raise');
+await shot('hands', '/exercises/pictures?strand=dexterity');
+await shot('own', '/exercises/own/new?from=each-finger-lift', { before: async () => {
+  await page.locator('#picture').scrollIntoViewIfNeeded();
+  await page.locator('[data-pose="end"] [data-joint]').filter({ hasText: 'Ring MCP' }).getByRole('slider').fill('-34');
+  await page.waitForTimeout(1500);
+  await page.evaluate(() => document.querySelector('#picture').scrollIntoView());
+} });
 await page.goto(`${base}/clients/${odalys}/sittings/new`);
 await shot('sitting-start');
 await page.getByRole('group', { name: /Pain now/ }).getByLabel('1', { exact: true }).check();

@@ -22,13 +22,14 @@ final readonly class LadderView
         public ?string $overrideNote,
         public string $computed,
         public array $nodes,
+        public bool $isPlacedOnce = false,
     ) {
     }
 
     /** Without its nodes and reasons, for a list. */
     public function brief(): self
     {
-        return new self($this->key, $this->name, $this->strand, $this->side, $this->stateText, $this->state, $this->standing, '', $this->next, $this->nextState, '', $this->overrideNote, $this->computed, []);
+        return new self($this->key, $this->name, $this->strand, $this->side, $this->stateText, $this->state, $this->standing, '', $this->next, $this->nextState, '', $this->overrideNote, $this->computed, [], $this->isPlacedOnce);
     }
 
     /** The client stands on it, or a therapist has set a rung. */
@@ -59,7 +60,7 @@ final readonly class LadderView
         }
         $rows = [];
         foreach ($alike as $same) {
-            $rows[] = ['ladder' => $same[0], 'hands' => 1 === \count($same) ? $same[0]->side : 'both hands'];
+            $rows[] = ['ladder' => $same[0], 'hands' => $same[0]->isPlacedOnce ? 'both together' : (1 === \count($same) ? $same[0]->side : 'both hands')];
         }
 
         return $rows;

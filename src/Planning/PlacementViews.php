@@ -52,6 +52,7 @@ final readonly class PlacementViews
             $placed->override?->note,
             $computed ?? 'none',
             $nodes,
+            $placed->ladder->isForBothHandsOnly(),
         );
     }
 
