@@ -76,6 +76,11 @@ final readonly class CatalogueCheck
     private function handbook(): void
     {
         $book = $this->catalogue->handbook();
+        foreach ($this->catalogue->screening->questions as $i => $question) {
+            foreach ($question->bars->rungs as $id) {
+                $this->rungExists($id, "screening.yaml.questions[$i].bars.rungs");
+            }
+        }
         foreach ($book->scripts as $n => $script) {
             foreach ($script->parts as $i => $part) {
                 foreach ($part->rungIds as $id) {

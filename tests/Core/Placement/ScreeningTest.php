@@ -10,6 +10,7 @@ use HandGarden\Core\Placement\RungState;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Screening;
 use HandGarden\Tests\Core\Cases;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class ScreeningTest extends TestCase
@@ -47,6 +48,33 @@ final class ScreeningTest extends TestCase
         self::assertSame('active-wrist-lift', $placed?->standingRung()?->id);
         self::assertSame('helped-lift-hold', $placed->standing?->rung->id, 'the computed rung stays beside it');
         self::assertNull($placer->place($blocked->facts, $blocked->today)->find('base-1', Side::Right)?->standingRung());
+    }
+
+    /** @return iterable<string, array{string, list<string>, bool}> question, what a yes keeps out, whether somebody beside the client lifts that */
+    public static function findings(): iterable
+    {
+        yield 'lost feeling' => ['sensation_lost', ['palm-flattening-band', 'night-hand-splint', 'rocker-cut-food', 'band-between-fingers'], true];
+        yield 'falls' => ['falls', ['standing-rhythm', 'table-push-stand', 'open-hand-walk'], true];
+        yield 'blood thinner' => ['thinners', ['textured-ball-hand-roll', 'release-phase-fingers'], false];
+        yield 'joints and skin' => ['joints_skin', ['band-anchored-pull-up', 'open-hand-weight-lean', 'textured-ball-palm-roll'], false];
+        yield 'injection' => ['injection_3_days', ['textured-ball-palm-roll', 'cream-palm-massage'], false];
+        yield 'blood pressure' => ['blood_pressure', ['weighted-edge-curl', 'soft-squeeze', 'able-push-up'], false];
+    }
+
+    /** @param list<string> $out */
+    #[DataProvider('findings')]
+    public function testAFindingKeepsOutWhatItSpeaksOf(string $question, array $out, bool $liftedBySomebodyBeside): void
+    {
+        $today = new \DateTimeImmutable('2026-11-20');
+        $no = array_map(static fn (): array => [Answer::No, $today], Cases::allNo());
+        $found = new Screening(Cases::catalogue()->screening, [$question => [Answer::Yes, $today]] + $no);
+        $free = new Screening(Cases::catalogue()->screening, $no);
+        foreach ($out as $id) {
+            $strand = Cases::catalogue()->ladderOf($id)->strand->value;
+            self::assertNotSame([], $found->blocks(Cases::catalogue()->rung($id), $strand, false, $today), $id);
+            self::assertSame($liftedBySomebodyBeside, [] === $found->blocks(Cases::catalogue()->rung($id), $strand, true, $today), $id);
+            self::assertSame([], $free->blocks(Cases::catalogue()->rung($id), $strand, false, $today), $id);
+        }
     }
 
     public function testAnAnswerIsAskedAgainAfter90Days(): void
