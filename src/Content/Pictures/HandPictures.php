@@ -75,6 +75,12 @@ final readonly class HandPictures
         return $this->ofPose($this->catalogue->drawings()->pose($name)->pose, View::Palmar, Side::Right);
     }
 
+    /** Where a helper's hand may lie and where it must not: palm and finger pads feed the grasp. */
+    public function contactMap(Side $side): string
+    {
+        return $this->url(new PictureSpec($this->catalogue->drawings()->pose('open-palm'), View::Palmar, $side, zones: 'keep-off-palm'));
+    }
+
     /** The moving picture of a rung: a file of frames, drawn when it is first asked for. */
     public function bookOf(Rung $rung, Side $side): string
     {

@@ -30,6 +30,7 @@ final class PictureExtension extends AbstractExtension implements GlobalsInterfa
             new TwigFunction('hand_start', fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'start')),
             new TwigFunction('hand_end', fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'end')),
             new TwigFunction('hand_pose', $this->pictures->ofNamedPose(...)),
+            new TwigFunction('hand_contacts', $this->pictures->contactMap(...)),
             new TwigFunction('hand_book', fn (Rung $rung, Side $side): string => $this->pictures->bookOf($rung, $side)),
             new TwigFunction('hand_words', static fn (Rung $rung, Side $side, string $which): string => \sprintf('%s, %s of the movement, %s hand, %s', $rung->name, $which, $side->value, View::from($rung->picture->view)->label())),
         ];

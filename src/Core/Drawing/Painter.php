@@ -145,7 +145,7 @@ final readonly class Painter
 
         return match ($name) {
             'palm-heel' => [...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38), ...Overlays::zone($camera, $h, -24, 34, 14, 8, 20, true)],
-            'keep-off-palm' => [...Overlays::zone($camera, $h, -2, 50, 12, 15, 17, false), ...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38)],
+            'keep-off-palm' => [...Overlays::zone($camera, $h, -6, 50, 12, 20, 26, false), ...array_merge(...array_map(static fn (string $f): array => Overlays::zone($camera, $scene->frames[$f.'.dp'], 0, 10, 8, 5, 9, false), Pose::FINGERS)), ...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38)],
             'back-press' => self::push($camera, $h->at(8, 62, -62), $h->at(8, 62, -20)),
             'lift-press' => self::push($camera, $h->at(6, 60, 72), $h->at(6, 60, 26)),
             'edge-press' => self::push($camera, $h->at(92, 74, 0), $h->at(42, 74, 0)),
