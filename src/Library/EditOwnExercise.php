@@ -7,14 +7,12 @@ namespace HandGarden\Library;
 use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Content\PictureCheck;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\ApproachTag;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\DoneOn;
 use HandGarden\Core\Catalogue\DoseKind;
 use HandGarden\Core\Catalogue\EffortClass;
-use HandGarden\Core\Catalogue\ExerciseSearch;
 use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Posture;
@@ -24,7 +22,6 @@ use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Drawing\Pose;
 use HandGarden\Core\Drawing\View;
-use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -40,9 +37,8 @@ final class EditOwnExercise extends AbstractController
         private readonly CatalogueStore $store,
         private readonly WrittenRungs $written,
         private readonly OwnExercises $exercises,
-        private readonly OwnRungs $rungs,
+        private readonly OwnExerciseMaker $maker,
         private readonly Who $who,
-        private readonly Clock $clock,
         private readonly Audit $audit,
     ) {
     }
@@ -113,20 +109,10 @@ final class EditOwnExercise extends AbstractController
     private function keep(OwnExerciseForm $form, string $key, int $version, ?OwnExercise $before): Response
     {
         try {
-            [, $rung] = $this->rungs->read('own-'.$key.'-v'.$version, $form->written, $form->pose);
-            if ([] === $form->pose) {
-                (new PictureCheck($this->store->drawings()))->check($rung->picture, 'picture');
-            }
-            foreach ([...$rung->easier, ...$rung->harder] as $id) {
-                $this->store->get()->hasRung($id) || throw InvalidData::at('links', \sprintf('there is no exercise "%s"', $id));
-            }
-            if ('' === $rung->name) {
-                throw InvalidData::at('name', 'an exercise has a name');
-            }
+            $kept = $this->maker->make($key, $version, $form);
         } catch (InvalidData $e) {
             return $this->page($form, $before, [explode('.', explode('[', $e->path)[0])[0] => $e->path.': '.$e->problem]);
         }
-        $kept = new OwnExercise($this->who->clinicId(), $key, $version, mb_substr($rung->name, 0, 120), $form->written, $form->pose, $form->facets($rung), ExerciseSearch::textOf($rung, $this->store->get()->handbook()), $rung->startSeconds(), $this->who->staff()->id, $this->clock->now());
         $this->exercises->keep($kept);
         $this->audit->wrote('kept own exercise', null, $kept->rungId());
         $this->addFlash('done', 1 === $version ? 'Kept. It can be added to any routine by hand.' : \sprintf('Kept as version %d. Routines go on with the version they were built with.', $version));

@@ -7,11 +7,8 @@ namespace HandGarden\Library;
 use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Content\PictureCheck;
-use HandGarden\Core\Catalogue\ExerciseSearch;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
-use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -29,7 +26,7 @@ final class ExchangeLadder extends AbstractController
 {
     private const MOST_BYTES = 400_000;
 
-    public function __construct(private readonly CatalogueStore $store, private readonly WrittenRungs $written, private readonly OwnExercises $exercises, private readonly OwnRungs $rungs, private readonly Who $who, private readonly Clock $clock, private readonly Audit $audit)
+    public function __construct(private readonly CatalogueStore $store, private readonly WrittenRungs $written, private readonly OwnExercises $exercises, private readonly OwnExerciseMaker $maker, private readonly Who $who, private readonly Audit $audit)
     {
     }
 
@@ -93,18 +90,12 @@ final class ExchangeLadder extends AbstractController
             $pose = \is_array($written['pose'] ?? null) ? $written['pose'] : [];
             unset($written['id'], $written['pose']);
             $written['strand'] ??= $strand;
-            $key = substr(Uuid::v4()->toRfc4122(), 0, 8);
             try {
-                [, $read] = $this->rungs->read('own-'.$key.'-v1', $written, $pose);
-                if ([] === $pose) {
-                    (new PictureCheck($this->store->drawings()))->check($read->picture, 'picture');
-                }
+                /** @var array<string, array<string, mixed>> $pose */
+                $made[] = $this->maker->make(substr(Uuid::v4()->toRfc4122(), 0, 8), 1, new OwnExerciseForm($written, $pose));
             } catch (InvalidData $e) {
                 throw InvalidData::at("file.rungs[$i]".('' === $e->path ? '' : '.'.$e->path), $e->problem);
             }
-            /** @var array<string, array<string, mixed>> $pose */
-            $form = new OwnExerciseForm($written, $pose);
-            $made[] = new OwnExercise($this->who->clinicId(), $key, 1, mb_substr($read->name, 0, 120), $written, $pose, $form->facets($read), ExerciseSearch::textOf($read, $this->store->get()->handbook()), $read->startSeconds(), $this->who->staff()->id, $this->clock->now());
         }
 
         return $made;
