@@ -12,7 +12,6 @@ use HandGarden\Content\Pictures\SvgWriter;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\ExerciseFilter;
-use HandGarden\Core\Catalogue\ExerciseSearch;
 use HandGarden\Core\Drawing\Camera;
 use HandGarden\Core\Drawing\Figure;
 use HandGarden\Core\Drawing\HandModel;
@@ -35,7 +34,7 @@ $cache = sys_get_temp_dir().'/garden-bench';
 Stopwatch::run('catalogue, one exercise out of the ready values', 5, 200, static fn (): mixed => (new CatalogueStore($root.'/catalogue', $cache, false))->get()->rung('helped-lift-hold'), 1.0);
 Stopwatch::run('catalogue, all ladders out of the ready values', 5, 100, static fn (): mixed => (new CatalogueStore($root.'/catalogue', $cache, false))->get()->ladders());
 $filter = new ExerciseFilter(['wrist', 'ligh'], Condition::Stroke, minutes: 3);
-Stopwatch::run('search of the catalogue, words and filters', 5, 100, static fn (): mixed => (new ExerciseSearch($catalogue))->find($filter), 50.0);
+Stopwatch::run('search of the catalogue, words and filters', 5, 100, static fn (): mixed => (new CatalogueStore($root.'/catalogue', $cache, false))->search()->find($filter), 50.0);
 Stopwatch::run('catalogue, from decoded YAML', 2, 20, static fn (): mixed => (new CatalogueReader())->read($data));
 
 $cases = array_map(static fn (string $name): object => (new CaseReader($catalogue, new SchemaCheck($root.'/docs/case.schema.json')))->read((string) file_get_contents($root.'/docs/examples/'.$name.'.json')), ['tight-hand-with-log', 'cupped-hands', 'fingers-together']);

@@ -6,6 +6,7 @@ namespace HandGarden\Content;
 
 use HandGarden\Content\Pictures\PictureNames;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\ExerciseSearch;
 use HandGarden\Core\Catalogue\Handbook;
 use HandGarden\Core\Catalogue\MoreRungs;
 use HandGarden\Core\Catalogue\ReadyLadders;
@@ -20,7 +21,7 @@ use Symfony\Component\Yaml\Yaml;
 /**
  * The catalogue of this installation: read once, then kept as ready values in the cache folder.
  *
- * @phpstan-type Kept array{ladders: array<string, string>, rungs: array<string, string>, rest: string, handbook: string, drawings: string, pictures: array<string, string>}
+ * @phpstan-type Kept array{ladders: array<string, string>, rungs: array<string, string>, rest: string, handbook: string, index: string, drawings: string, pictures: array<string, string>}
  */
 final class CatalogueStore implements CacheWarmerInterface
 {
@@ -71,6 +72,13 @@ final class CatalogueStore implements CacheWarmerInterface
         }
 
         return $this->drawings;
+    }
+
+    public function search(): ExerciseSearch
+    {
+        $search = unserialize($this->kept()['index']);
+
+        return $search instanceof ExerciseSearch ? $search : throw new \LogicException('The kept index is of another make.');
     }
 
     /** @return array<string, string> names of the catalogue's pictures by what they show, so that a page need not set the scene */
@@ -129,6 +137,7 @@ final class CatalogueStore implements CacheWarmerInterface
             'rungs' => $rungs,
             'rest' => serialize($catalogue->over(new ReadyLadders([]), new Handbook([], [], [], [], [], new ReleaseProtocol([], []), []))),
             'handbook' => serialize($catalogue->handbook()),
+            'index' => serialize(ExerciseSearch::over($catalogue)),
             'drawings' => serialize($drawings),
             'pictures' => $pictures,
         ];

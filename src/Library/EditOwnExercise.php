@@ -140,7 +140,7 @@ final class EditOwnExercise extends AbstractController
             'problems' => $problems,
             'handbook' => $catalogue->handbook(),
             'gates' => array_keys($catalogue->vocabulary->gates),
-            'muscles' => FilterInput::muscles($catalogue),
+            'muscles' => $this->store->search()->muscles(),
             'joints' => Pose::joints(),
             'views' => array_values(array_filter(View::cases(), static fn (View $v): bool => !$v->isOfFigure())),
             'isFigure' => $view->isOfFigure(),

@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace HandGarden\Library;
 
-use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\ExerciseFilter;
 use HandGarden\Core\Catalogue\ExerciseSearch;
-use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Posture;
 use HandGarden\Core\Catalogue\Strand;
@@ -37,19 +35,5 @@ final readonly class FilterInput
             '' === $text('loads') ? null : $text('loads'),
             Strand::tryFrom($text('strand')),
         );
-    }
-
-    /** @return list<string> muscle groups that some exercise loads */
-    public static function muscles(Catalogue $catalogue): array
-    {
-        $groups = [];
-        foreach ($catalogue->rungs() as $rung) {
-            foreach (array_map(static fn (MuscleLoad $l): string => $l->group, $rung->loads) as $group) {
-                $groups[$group] = $group;
-            }
-        }
-        sort($groups);
-
-        return $groups;
     }
 }

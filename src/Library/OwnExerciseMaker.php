@@ -7,7 +7,7 @@ namespace HandGarden\Library;
 use HandGarden\Account\Who;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\PictureCheck;
-use HandGarden\Core\Catalogue\ExerciseSearch;
+use HandGarden\Core\Catalogue\IndexedExercise;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Web\Clock;
 
@@ -43,7 +43,7 @@ final readonly class OwnExerciseMaker
             $form->written,
             $form->pose,
             $form->facets($rung),
-            ExerciseSearch::textOf($rung, $catalogue->handbook()),
+            IndexedExercise::textOf($rung, $catalogue->handbook()),
             $rung->startSeconds(),
             $this->who->staff()->id,
             $this->clock->now(),

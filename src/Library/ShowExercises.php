@@ -8,7 +8,7 @@ use HandGarden\Account\Who;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Condition;
-use HandGarden\Core\Catalogue\ExerciseSearch;
+use HandGarden\Core\Catalogue\IndexedExercise;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\Performer;
@@ -30,37 +30,39 @@ final class ShowExercises extends AbstractController
     public function __invoke(Request $request, CatalogueStore $store, OwnExercises $own, OwnRungs $ownRungs, Who $who): Response
     {
         $catalogue = $store->get();
+        $search = $store->search();
         $filter = FilterInput::read($request);
-        $found = $filter->isEmpty() ? [] : array_values(array_filter((new ExerciseSearch($catalogue))->find($filter), fn (array $hit): bool => $this->maySee($hit[0])));
+        $hits = $filter->isEmpty() ? [] : array_values(array_filter($search->find($filter), fn (IndexedExercise $e): bool => $this->maySee($e->kind)));
         [$ours, $oursInAll] = $filter->isEmpty() ? [$own->current($who->clinicId()), 0] : $own->find($who->clinicId(), $filter);
+        $shown = \array_slice($hits, 0, self::MOST_SHOWN);
 
         return $this->render($request->headers->has('X-Results-Only') ? 'Library/_found.html.twig' : 'Library/exercises.html.twig', [
-            'strands' => $this->strands($catalogue),
+            'strands' => Strand::cases(),
+            'overview' => $filter->isEmpty() ? $this->overview($catalogue) : [],
             'filter' => $filter,
             'words' => implode(' ', $filter->words),
-            'found' => \array_slice($found, 0, self::MOST_SHOWN),
-            'foundInAll' => \count($found) + $oursInAll,
+            'found' => array_map(static fn (IndexedExercise $e): array => [$catalogue->ladderOf($e->id), $catalogue->rung($e->id)], $shown),
+            'foundInAll' => \count($hits) + $oursInAll,
             'own' => array_map(static fn (OwnExercise $one): array => ['exercise' => $one, 'rung' => $ownRungs->of($one)[1]], $ours),
             'conditions' => Condition::cases(),
             'performers' => array_filter(Performer::cases(), fn (Performer $p): bool => Performer::TrainedTherapist !== $p || $this->isGranted('ROLE_THERAPIST')),
             'postures' => Posture::cases(),
-            'muscles' => FilterInput::muscles($catalogue),
+            'muscles' => $search->muscles(),
             'materials' => $catalogue->handbook()->materials,
-            'catalogue' => $catalogue,
         ]);
     }
 
-    private function maySee(Ladder $ladder): bool
+    private function maySee(LadderKind $kind): bool
     {
-        return LadderKind::Protocol !== $ladder->kind || $this->isGranted('ROLE_THERAPIST');
+        return LadderKind::Protocol !== $kind || $this->isGranted('ROLE_THERAPIST');
     }
 
     /** @return list<array{strand: Strand, ladders: list<Ladder>, rungs: int}> ladders by number, as they are talked of */
-    private function strands(Catalogue $catalogue): array
+    private function overview(Catalogue $catalogue): array
     {
         $strands = [];
         foreach (Strand::cases() as $strand) {
-            $ladders = array_values(array_filter($catalogue->ladders(), fn (Ladder $l): bool => $l->strand === $strand && $this->maySee($l)));
+            $ladders = array_values(array_filter($catalogue->ladders(), fn (Ladder $l): bool => $l->strand === $strand && $this->maySee($l->kind)));
             usort($ladders, static fn (Ladder $a, Ladder $b): int => strnatcmp($a->key, $b->key));
             $strands[] = ['strand' => $strand, 'ladders' => $ladders, 'rungs' => array_sum(array_map(static fn (Ladder $l): int => \count($l->rungs), $ladders))];
         }

@@ -29,16 +29,4 @@ final readonly class ExerciseFilter
     {
         return [] === $this->words && null === $this->condition && null === $this->performer && null === $this->materials && null === $this->posture && null === $this->minutes && null === $this->loads && null === $this->strand;
     }
-
-    /** Everything but the words. */
-    public function admits(Ladder $ladder, Rung $rung): bool
-    {
-        return (null === $this->condition || $rung->fits([$this->condition]))
-            && (null === $this->performer || \in_array($this->performer, $rung->performers, true))
-            && (null === $this->materials || [] === array_diff($rung->materials, $this->materials))
-            && (null === $this->posture || $rung->posture === $this->posture)
-            && (null === $this->minutes || $rung->startSeconds() <= 60 * $this->minutes)
-            && (null === $this->strand || $ladder->strand === $this->strand)
-            && (null === $this->loads || \in_array($this->loads, array_map(static fn (MuscleLoad $l): string => $l->group, $rung->loads), true));
-    }
 }

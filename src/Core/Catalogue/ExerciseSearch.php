@@ -5,26 +5,33 @@ declare(strict_types=1);
 namespace HandGarden\Core\Catalogue;
 
 /** Finds exercises by words and filters; best match first, then in the order of the catalogue. */
-final class ExerciseSearch
+final readonly class ExerciseSearch
 {
-    private const IN_NAME = 8;
-    private const IN_LADDER = 3;
-    private const ANYWHERE = 1;
-
-    public function __construct(private readonly Catalogue $catalogue)
+    /** @param list<IndexedExercise> $index */
+    public function __construct(public array $index)
     {
     }
 
-    /** @return list<array{Ladder, Rung}> */
+    public static function over(Catalogue $catalogue): self
+    {
+        $index = [];
+        foreach ($catalogue->ladders() as $ladder) {
+            foreach ($ladder->rungs as $rung) {
+                $index[] = IndexedExercise::of($ladder, $rung, $catalogue->handbook());
+            }
+        }
+
+        return new self($index);
+    }
+
+    /** @return list<IndexedExercise> */
     public function find(ExerciseFilter $filter): array
     {
         $found = [];
-        foreach ($this->catalogue->ladders() as $ladder) {
-            foreach ($ladder->rungs as $rung) {
-                $score = $filter->admits($ladder, $rung) ? $this->score($ladder, $rung, $filter->words) : 0;
-                if ($score > 0) {
-                    $found[] = [$score, [$ladder, $rung]];
-                }
+        foreach ($this->index as $exercise) {
+            $score = $exercise->passes($filter) ? $exercise->score($filter->words) : 0;
+            if ($score > 0) {
+                $found[] = [$score, $exercise];
             }
         }
         usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0]); // stable: equal ones keep their order
@@ -32,12 +39,13 @@ final class ExerciseSearch
         return array_column($found, 1);
     }
 
-    /** Everything that words are looked for in, lower case. */
-    public static function textOf(Rung $rung, Handbook $handbook): string
+    /** @return list<string> muscle groups that some exercise loads */
+    public function muscles(): array
     {
-        $materials = array_map(static fn (string $key): string => $handbook->material($key)->label ?? $key, $rung->materials);
+        $groups = array_unique(array_merge(...array_map(static fn (IndexedExercise $e): array => $e->loads, $this->index)));
+        sort($groups);
 
-        return mb_strtolower(implode(' ', [$rung->name, $rung->id, $rung->moves, $rung->words['position'], $rung->words['watchFor'], $rung->words['why'], ...$rung->steps, ...$materials, ...array_map(static fn (ApproachTag $t): string => $t->value, $rung->tags)]));
+        return $groups;
     }
 
     /** @return list<string> */
@@ -46,33 +54,5 @@ final class ExerciseSearch
         preg_match_all('/[\pL\pN]+/u', mb_strtolower($typed), $found);
 
         return \array_slice($found[0], 0, 8);
-    }
-
-    /** @param list<string> $words */
-    private function score(Ladder $ladder, Rung $rung, array $words): int
-    {
-        $score = 1;
-        $name = $around = $text = null;
-        foreach ($words as $word) {
-            $name ??= ' '.mb_strtolower($rung->name.' '.$rung->id);
-            $around ??= ' '.mb_strtolower($ladder->name.' '.$ladder->strand->label());
-            $place = match (true) {
-                self::begins($name, $word) => self::IN_NAME,
-                self::begins($around, $word) => self::IN_LADDER,
-                self::begins($text ??= ' '.self::textOf($rung, $this->catalogue->handbook()), $word) => self::ANYWHERE,
-                default => 0,
-            };
-            if (0 === $place) {
-                return 0;
-            }
-            $score += $place;
-        }
-
-        return $score;
-    }
-
-    private static function begins(string $text, string $word): bool
-    {
-        return str_contains($text, $word) && 1 === preg_match('/(?<![\pL\pN])'.preg_quote($word, '/').'/u', $text);
     }
 }

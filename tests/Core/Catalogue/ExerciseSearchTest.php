@@ -10,6 +10,7 @@ use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\DoseKind;
 use HandGarden\Core\Catalogue\ExerciseFilter;
 use HandGarden\Core\Catalogue\ExerciseSearch;
+use HandGarden\Core\Catalogue\IndexedExercise;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Posture;
 use HandGarden\Core\Catalogue\Strand;
@@ -121,6 +122,6 @@ final class ExerciseSearchTest extends TestCase
     /** @return list<string> */
     private function ids(ExerciseFilter $filter): array
     {
-        return array_map(static fn (array $hit): string => $hit[1]->id, (new ExerciseSearch(Cases::catalogue()))->find($filter));
+        return array_map(static fn (IndexedExercise $hit): string => $hit->id, ExerciseSearch::over(Cases::catalogue())->find($filter));
     }
 }
