@@ -149,6 +149,37 @@ final readonly class Node
     }
 
     /**
+     * A table of numbers, read at once because recordings have thousands of rows.
+     *
+     * @return list<non-empty-list<float>> rows of between $least and $most finite numbers
+     */
+    public function rows(int $least, int $most, int $mostRows): array
+    {
+        if (!\is_array($this->value) || !array_is_list($this->value)) {
+            throw $this->fail('expected a list of rows');
+        }
+        if (\count($this->value) > $mostRows) {
+            throw $this->fail(\sprintf('%d rows; at most %d', \count($this->value), $mostRows));
+        }
+        $rows = [];
+        foreach ($this->value as $i => $row) {
+            if (!\is_array($row) || !array_is_list($row) || \count($row) < $least || \count($row) > $most || [] === $row) {
+                throw InvalidData::at(\sprintf('%s[%d]', $this->path, $i), \sprintf('expected %s numbers', $least === $most ? $least : $least.' to '.$most));
+            }
+            $numbers = [];
+            foreach ($row as $k => $number) {
+                if ((!\is_float($number) && !\is_int($number)) || !is_finite((float) $number)) {
+                    throw InvalidData::at(\sprintf('%s[%d][%d]', $this->path, $i, $k), 'expected a number');
+                }
+                $numbers[] = (float) $number;
+            }
+            $rows[] = $numbers;
+        }
+
+        return $rows;
+    }
+
+    /**
      * @template T of \BackedEnum
      *
      * @param class-string<T> $enum

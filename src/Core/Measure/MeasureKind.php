@@ -29,6 +29,9 @@ final readonly class MeasureKind
         public ?Joint $joint = null,
         public bool $isFlexionEnd = false,
         public float $step = 1.0,
+        public bool $lowerIsBetter = false,
+        public Combine $combine = Combine::Mean,
+        public int $usualTrials = 1,
     ) {
     }
 

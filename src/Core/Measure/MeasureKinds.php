@@ -19,12 +19,13 @@ final readonly class MeasureKinds
     {
         $kinds = [
             self::degrees('wrist_extension', 'Wrist up (extension)', -90, 90, 'Forearm on the table, palm down, hand past the edge: bend the hand up. Stopped short of straight is minus.'),
-            self::degrees('wrist_flexion', 'Wrist down (flexion)', -100, 30, 'Same position, hand down. Flexion is minus: 60 down is -60.'),
+            self::degrees('wrist_flexion', 'Wrist down (flexion)', -100, 30, 'Same position, hand down. Flexion is minus: 60 down is -60.', true),
             self::degrees('wrist_radial_deviation', 'Wrist to the thumb side (radial)', -20, 40, 'Hand flat or supported: tilt toward the thumb. Stopped short of straight is minus.'),
-            self::degrees('wrist_ulnar_deviation', 'Wrist to the little-finger side (ulnar)', -50, 20, 'Hand flat or supported: tilt toward the little finger. Ulnar is minus: 20 over is -20.'),
+            self::degrees('wrist_ulnar_deviation', 'Wrist to the little-finger side (ulnar)', -50, 20, 'Hand flat or supported: tilt toward the little finger. Ulnar is minus: 20 over is -20.', true),
             self::degrees('forearm_supination', 'Palm up (supination)', -90, 100, 'Elbow bent at the side, thumb up is 0: turn the palm up.'),
-            self::degrees('forearm_pronation', 'Palm down (pronation)', -100, 90, 'Elbow bent at the side, thumb up is 0: turn the palm down. Pronation is minus.'),
+            self::degrees('forearm_pronation', 'Palm down (pronation)', -100, 90, 'Elbow bent at the side, thumb up is 0: turn the palm down. Pronation is minus.', true),
             self::degrees('thumb_palmar_abduction', 'Thumb away from the palm', 0, 80, 'Thumb base led away from the palm.'),
+            self::degrees('thumb_radial_abduction', 'Thumb out to the side (radial)', 0, 80, 'Thumb base led out to the side, in the plane of the palm.'),
         ];
         foreach (Digit::cases() as $digit) {
             foreach ($digit->hinges() as $joint) {
@@ -34,15 +35,16 @@ final readonly class MeasureKinds
             }
         }
         $angles = ['-60', '-30', '0', '30'];
+        $fingers = array_map(static fn (Digit $d): string => $d->value, Digit::fingers());
         $digits = array_map(static fn (Digit $d): string => $d->value, Digit::cases());
         array_push(
             $kinds,
             new MeasureKind('opening', 'Hand opening by eye', Unit::Percent, 0, 100, 'Open the hand: how far from fist to flat, in tens.', 20, hasMode: true, arguments: $angles, step: 10),
             new MeasureKind('opposition_0to10', 'Thumb reach', Unit::Score, 0, 10, 'Touch the thumb to the ten places in turn: 1-2 side of the index, 3-6 fingertips, 7-10 down the little finger.', 20),
-            new MeasureKind('wrist_ext_hold_s', 'Wrist held up', Unit::Seconds, 0, 10, 'Palm down, help the hand up, take the help away, count until it sinks or the shoulder hitches.', 30),
+            new MeasureKind('wrist_ext_hold_s', 'Wrist held up', Unit::Seconds, 0, 10, 'Palm down, help the hand up, take the help away, count until it sinks or the shoulder hitches. Best of two.', 30, combine: Combine::Best),
             new MeasureKind('wrist_lift_reps_n', 'Clean wrist lifts', Unit::Count, 0, 20, 'Palm down, elbow fairly straight, lift and lower slowly; stop at the first hitch, lean or drop.', 60),
             new MeasureKind('wrist_edge_reps_n', 'Clean lifts past the edge', Unit::Count, 0, 20, 'The same with the hand past the edge, whole arc.', 60),
-            new MeasureKind('wrist_flex_hold_s', 'Wrist held curled', Unit::Seconds, 0, 10, 'Palm up, help the hand up, take the help away, count until it sinks.', 30),
+            new MeasureKind('wrist_flex_hold_s', 'Wrist held curled', Unit::Seconds, 0, 10, 'Palm up, help the hand up, take the help away, count until it sinks. Best of two.', 30, combine: Combine::Best),
             new MeasureKind('wrist_curl_reps_n', 'Clean wrist curls', Unit::Count, 0, 20, 'Palm up, curl and lower slowly.', 60),
             new MeasureKind('tilt_reps_n', 'Clean side tilts', Unit::Count, 0, 15, 'Thumb up, tilt toward the thumb and lower slowly.', 45),
             new MeasureKind('arms_out_hold_s', 'Arms held out', Unit::Seconds, 0, 30, 'Both arms straight ahead at or below shoulder height; stop when one sinks.', 35, sided: false),
@@ -51,14 +53,33 @@ final readonly class MeasureKinds
             new MeasureKind('pinch_hold_s', 'Coin held still', Unit::Seconds, 0, 10, 'Coin between thumb tip and fingertip, forearm thumb-up; stop at the first shake or slip.', 15, arguments: \array_slice($digits, 1)),
             new MeasureKind('pick_place_n', 'Pegs placed, of ten', Unit::Count, 0, 10, 'Pegs or blocks of about 3 cm, thumb, index and middle only, placed in a bowl.', 60),
             new MeasureKind('turns_60s_n', 'Block turns in 60 s', Unit::Count, 0, 200, 'Foam block turned in the fingers, forearm resting.', 60),
-            new MeasureKind('coins_kept_n', 'Coins kept in the palm', Unit::Count, 0, 10, 'Coins picked up one by one and still in the palm; best of two.', 60),
+            new MeasureKind('coins_kept_n', 'Coins kept in the palm', Unit::Count, 0, 10, 'Coins picked up one by one and still in the palm; best of two.', 60, combine: Combine::Best),
             new MeasureKind('coins_returned_n', 'Coins put back', Unit::Count, 0, 10, 'Coins put back one by one without loss.', 60),
-            new MeasureKind('coins_dropped_n', 'Coins lost while putting back', Unit::Count, 0, 10, 'Counted during the same.', 0),
+            new MeasureKind('coins_dropped_n', 'Coins lost while putting back', Unit::Count, 0, 10, 'Counted during the same.', 0, lowerIsBetter: true),
             new MeasureKind('release_tries_n', 'Ball let go, of five', Unit::Count, 0, 5, 'Soft ball of 6 to 7 cm let go within 5 s of the request.', 45, arguments: ['-60', '-50', '-40', '-30', '-20', '-10', '0', '10', '20', '30']),
+            new MeasureKind('pip_mcp_straight', 'PIP bends, knuckle held straight', Unit::Degrees, -45, 130, 'Passive: hold the knuckle straight, bend the middle joint slowly.', 15, arguments: $fingers),
+            new MeasureKind('pip_mcp_bent', 'PIP bends, knuckle held bent', Unit::Degrees, -45, 130, 'Passive: hold the knuckle bent, bend the middle joint slowly.', 15, arguments: $fingers),
+            new MeasureKind('along', 'Moves along', Unit::Score, 0, 3, 'One finger asked to move: how far each moves, 0 not at all to 3 as far as it can. The asked one must reach 3.', 8, arguments: Independence::pairs()),
+            new MeasureKind('pegs_s', 'Pegs in and out', Unit::Seconds, 0, 600, 'Nine pegs of the clinic\'s board in and out again, one at a time.', 60, step: 0.0, lowerIsBetter: true, usualTrials: 2),
+            new MeasureKind('blocks_60s_n', 'Blocks moved in 60 s', Unit::Count, 0, 150, 'Blocks of 2.5 cm from one box to the other, over the wall.', 60),
+            new MeasureKind('stack_n', 'Blocks stacked', Unit::Count, 0, 30, 'Highest stack that stands.', 45, combine: Combine::Best),
+            new MeasureKind('taps_15s_n', 'Finger taps in 15 s', Unit::Count, 0, 150, 'Index finger on the table, heel of the hand down.', 20),
+            new MeasureKind('grip_kg', 'Grip force', Unit::Kilograms, 0, 90, 'Gauge, elbow bent at the side, wrist a little up. Mean of three.', 60, step: 0.0, usualTrials: 3),
+            new MeasureKind('pinch_kg', 'Pinch force', Unit::Kilograms, 0, 30, 'Pinch gauge, elbow bent at the side. Mean of three.', 60, arguments: ['tip', 'key', 'three-point'], step: 0.0, usualTrials: 3),
+            new MeasureKind('back_after_s', 'Stretched part is back after', Unit::Seconds, 0, 600, 'Opened slowly and let go: seconds until it is back where it was.', 60),
+            new MeasureKind('pain_now', 'Pain', Unit::Score, 0, 10, '0 none to 10 the worst there is.', 5, lowerIsBetter: true),
+            new MeasureKind('stiffness_now', 'Stiffness', Unit::Score, 0, 10, '0 none to 10 the stiffest it has been.', 5, lowerIsBetter: true),
+            new MeasureKind('fatigue_now', 'Fatigue', Unit::Score, 0, 10, '0 none to 10 worn out.', 5, sided: false, lowerIsBetter: true),
+            new MeasureKind('task_goes', 'How well does the daily task go?', Unit::Score, 0, 10, 'The client\'s own answer, 0 to 10.', 10, sided: false),
+            new MeasureKind('task_content', 'How content are you with that?', Unit::Score, 0, 10, 'The client\'s own answer, 0 to 10.', 10, sided: false),
             new MeasureKind('commands_n', 'Steps followed', Unit::Count, 0, 3, 'Longest spoken or shown instruction followed without help.', 30, sided: false),
-            new MeasureKind('tone_finger', 'Tone, finger flexors', Unit::Grade, 0, 4, 'One passive opening of the fingers at about one second. Last of all.', 15),
-            new MeasureKind('tone_elbow', 'Tone, elbow flexors', Unit::Grade, 0, 4, 'One passive elbow extension at about one second. Last of all.', 15),
-            new MeasureKind('tone_wrist', 'Tone, wrist flexors', Unit::Grade, 0, 4, 'One passive wrist extension at about one second. Last of all.', 15),
+            new MeasureKind('slow_angle', 'Slow angle (R2)', Unit::Degrees, 0, 220, 'Moved slowly to its full passive end, from the position of least stretch of that group.', 20, arguments: ToneGroup::keys()),
+            new MeasureKind('catch_angle', 'Quick catch angle (R1)', Unit::Degrees, 0, 220, 'One quick movement, after all other measures of the hand: where it catches, from the position of least stretch.', 20, arguments: ToneGroup::keys()),
+            new MeasureKind('tone_finger', 'Tone, finger flexors', Unit::Grade, 0, 4, 'One passive opening of the fingers at about one second. Last of all.', 15, lowerIsBetter: true),
+            new MeasureKind('tone_thumb', 'Tone, thumb flexors and adductors', Unit::Grade, 0, 4, 'Thumb led out of the palm once, at about one second. Last of all.', 15, lowerIsBetter: true),
+            new MeasureKind('tone_pronator', 'Tone, pronators', Unit::Grade, 0, 4, 'Palm turned up once, at about one second. Last of all.', 15, lowerIsBetter: true),
+            new MeasureKind('tone_elbow', 'Tone, elbow flexors', Unit::Grade, 0, 4, 'One passive elbow extension at about one second. Last of all.', 15, lowerIsBetter: true),
+            new MeasureKind('tone_wrist', 'Tone, wrist flexors', Unit::Grade, 0, 4, 'One passive wrist extension at about one second. Last of all.', 15, lowerIsBetter: true),
         );
         $byCode = [];
         foreach ($kinds as $kind) {
@@ -79,9 +100,9 @@ final readonly class MeasureKinds
         return array_values($this->byCode);
     }
 
-    private static function degrees(string $code, string $label, float $min, float $max, string $how): MeasureKind
+    private static function degrees(string $code, string $label, float $min, float $max, string $how, bool $lowerIsBetter = false): MeasureKind
     {
-        return new MeasureKind($code, $label, Unit::Degrees, $min, $max, $how, 15, hasMode: true);
+        return new MeasureKind($code, $label, Unit::Degrees, $min, $max, $how, 15, hasMode: true, lowerIsBetter: $lowerIsBetter);
     }
 
     private static function hinge(Digit $digit, Joint $joint, bool $flexion): MeasureKind
@@ -98,6 +119,7 @@ final readonly class MeasureKinds
             digit: $digit,
             joint: $joint,
             isFlexionEnd: $flexion,
+            lowerIsBetter: !$flexion,
         );
     }
 }

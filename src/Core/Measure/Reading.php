@@ -21,6 +21,7 @@ final readonly class Reading
         public float|bool|string|null $value,
         public \DateTimeImmutable $on,
         public bool $byEye = false,
+        public ?Taken $taken = null,
     ) {
     }
 

@@ -13,6 +13,7 @@ enum Unit: string
     case Seconds = 'seconds';
     case Count = 'count';
     case Grade = 'grade';
+    case Kilograms = 'kilograms';
 
     public function sign(): string
     {
@@ -20,6 +21,7 @@ enum Unit: string
             self::Degrees => '°',
             self::Percent => '%',
             self::Seconds => 's',
+            self::Kilograms => 'kg',
             default => '',
         };
     }

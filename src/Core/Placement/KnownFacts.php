@@ -6,6 +6,7 @@ namespace HandGarden\Core\Placement;
 
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Measure\Independence;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Opening;
 use HandGarden\Core\Measure\Reading;
@@ -19,7 +20,7 @@ use HandGarden\Core\Placement\Condition\Verdict;
  */
 final class KnownFacts implements FactSource
 {
-    private const SHORT_LIVED = ['tone_finger', 'tone_wrist', 'tone_elbow', 'painful', 'skin_whole', 'frail_skin', 'touch_comfortable', 'grasp_reflex', 'bruises_easily'];
+    private const SHORT_LIVED = ['tone_finger', 'tone_thumb', 'tone_wrist', 'tone_pronator', 'tone_elbow', 'painful', 'skin_whole', 'frail_skin', 'touch_comfortable', 'grasp_reflex', 'bruises_easily'];
     /** Known only while a sitting runs; before it they do not hold. */
     private const OF_THE_SITTING = ['gate_passed', 'tone_dropped_now', 'done_today', 'in_routine'];
     private const DAYS = 28;
@@ -39,6 +40,9 @@ final class KnownFacts implements FactSource
 
     /** @var array<string, Verdict> */
     private array $judged = [];
+
+    /** @var array<string, Independence> by side */
+    private array $independence = [];
 
     /** @var array<string, true> evidence being followed, so that two facts that settle each other do not turn in circles */
     private array $following = [];
@@ -104,6 +108,7 @@ final class KnownFacts implements FactSource
             'opening_active_pct' === $code => $this->opening($side, Mode::Active, $argument),
             'opening_passive_pct' === $code => $this->opening($side, Mode::Passive, $argument),
             'release_angle_deg' === $code => Opening::releaseAngle($this->openingByWristAngle($side)),
+            'individuation_idx' === $code => $this->number($this->numbers[$code], $side, $argument) ?? $this->independence($side)->index[$argument ?? ''] ?? null,
             isset($this->numbers[$code]) => $this->number($this->numbers[$code], $side, $argument),
             default => $this->observed($code, $argument, $side),
         };
@@ -142,6 +147,11 @@ final class KnownFacts implements FactSource
         $reading = Opening::ofHand($this->facts->readings, $side, $mode);
 
         return null !== $reading && $this->isYoung('opening', $reading->on) && \is_float($reading->value) ? $reading->value : null;
+    }
+
+    private function independence(Side $side): Independence
+    {
+        return $this->independence[$side->value] ??= Independence::byEye($this->facts->readings->where(fn (Reading $r): bool => 'along' === $r->code && $this->isYoung($r->code, $r->on)), $side);
     }
 
     /** @return array<int, float> */

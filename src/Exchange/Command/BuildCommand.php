@@ -10,7 +10,7 @@ use Symfony\Component\Console\Attribute\AsCommand;
 #[AsCommand('garden:build', 'Builds the routine of one sitting for a case.')]
 final class BuildCommand extends CaseCommand
 {
-    protected function answer(CaseFile $case): array
+    protected function answerCase(CaseFile $case): array
     {
         return $this->runner->build($case);
     }

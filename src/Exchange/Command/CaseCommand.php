@@ -4,52 +4,22 @@ declare(strict_types=1);
 
 namespace HandGarden\Exchange\Command;
 
-use HandGarden\Core\CoreError;
 use HandGarden\Exchange\Case\CaseFile;
 use HandGarden\Exchange\Case\CaseRunner;
-use Symfony\Component\Console\Command\Command;
-use Symfony\Component\Console\Input\InputArgument;
-use Symfony\Component\Console\Input\InputInterface;
-use Symfony\Component\Console\Output\ConsoleOutputInterface;
-use Symfony\Component\Console\Output\OutputInterface;
 
-/** Reads a case from a file or standard input and prints the answer as JSON. Exit 2 and a message when the case is wrong. */
-abstract class CaseCommand extends Command
+/** A command about one case. */
+abstract class CaseCommand extends FileCommand
 {
     public function __construct(protected readonly CaseRunner $runner)
     {
         parent::__construct();
     }
 
+    protected function answer(string $json): array
+    {
+        return $this->answerCase($this->runner->read($json));
+    }
+
     /** @return array<string, mixed> */
-    abstract protected function answer(CaseFile $case): array;
-
-    protected function configure(): void
-    {
-        $this->addArgument('file', InputArgument::REQUIRED, 'Case as JSON (see docs/formats.md), or - for standard input');
-    }
-
-    protected function execute(InputInterface $input, OutputInterface $output): int
-    {
-        $file = $input->getArgument('file');
-        $json = @file_get_contents('-' === $file ? 'php://stdin' : $file);
-        if (false === $json) {
-            return self::refuse($output, \sprintf('Cannot read %s.', $file));
-        }
-        try {
-            $answer = $this->answer($this->runner->read($json));
-        } catch (CoreError $e) {
-            return self::refuse($output, $e->getMessage());
-        }
-        $output->writeln(json_encode($answer, \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
-
-        return Command::SUCCESS;
-    }
-
-    private static function refuse(OutputInterface $output, string $message): int
-    {
-        ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($message, OutputInterface::OUTPUT_RAW);
-
-        return Command::INVALID;
-    }
+    abstract protected function answerCase(CaseFile $case): array;
 }

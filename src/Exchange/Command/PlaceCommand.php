@@ -10,7 +10,7 @@ use Symfony\Component\Console\Attribute\AsCommand;
 #[AsCommand('garden:place', 'Places a case on all ladders and says why.')]
 final class PlaceCommand extends CaseCommand
 {
-    protected function answer(CaseFile $case): array
+    protected function answerCase(CaseFile $case): array
     {
         return $this->runner->place($case);
     }

@@ -10,7 +10,7 @@ use Symfony\Component\Console\Attribute\AsCommand;
 #[AsCommand('garden:propose', 'Reads the log of a case and proposes what to change.')]
 final class ProposeCommand extends CaseCommand
 {
-    protected function answer(CaseFile $case): array
+    protected function answerCase(CaseFile $case): array
     {
         return $this->runner->propose($case);
     }

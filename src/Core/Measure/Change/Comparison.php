@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Measure\Change;
+
+use HandGarden\Core\Measure\MeasureKind;
+use HandGarden\Core\Measure\MedicationState;
+use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Measure\Taken;
+
+/** Two readings of the same thing, and whether the difference is real. */
+final readonly class Comparison
+{
+    private function __construct(public Judgement $judgement, public ?float $difference, public ?RealDifference $srd, public string $why)
+    {
+    }
+
+    /**
+     * @param list<Reading>            $history    of the same measure, for the repeats
+     * @param \DateTimeImmutable|null $injectedOn last tone injection; across it and between its phases nothing is compared
+     */
+    public static function of(MeasureKind $kind, Reading $older, Reading $newer, array $history, ?\DateTimeImmutable $injectedOn = null, Defaults $defaults = new Defaults()): self
+    {
+        if (!\is_float($older->value) || !\is_float($newer->value)) {
+            return new self(Judgement::NotComparable, null, null, 'one of them is no number');
+        }
+        $before = $older->taken ?? new Taken();
+        $after = $newer->taken ?? new Taken();
+        $why = match (true) {
+            $before->position !== $after->position => 'taken in another position',
+            $before->medication !== $after->medication && self::matters($before) && self::matters($after) => 'once on, once off medicine',
+            $before->source !== $after->source => 'taken in another way',
+            $older->byEye !== $newer->byEye => 'once measured, once by eye',
+            null !== $injectedOn && InjectionPhase::of($injectedOn, $older->on) !== InjectionPhase::of($injectedOn, $newer->on) => 'a tone injection lies between, or another phase of it',
+            default => '',
+        };
+        $difference = $newer->value - $older->value;
+        if ('' !== $why) {
+            return new self(Judgement::NotComparable, $difference, null, $why);
+        }
+        $srd = RealDifference::of($kind, Repeats::ofReadings($history), null === $before->byStaffId || null === $after->byStaffId || $before->byStaffId === $after->byStaffId, $newer->byEye, $defaults);
+        if (null === $srd) {
+            return new self(Judgement::NeedsRepeats, $difference, null, 'no repeats of three trials on two days yet');
+        }
+
+        return new self($srd->judge($kind->lowerIsBetter ? -$difference : $difference), $difference, $srd, '');
+    }
+
+    private static function matters(Taken $taken): bool
+    {
+        return \in_array($taken->medication, [MedicationState::On, MedicationState::Off], true);
+    }
+}

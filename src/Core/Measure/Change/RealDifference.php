@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Measure\Change;
+
+use HandGarden\Core\Measure\MeasureKind;
+use HandGarden\Core\Measure\Unit;
+
+/**
+ * The smallest difference that is more than error of measurement: SRD = 1.96 x sqrt(2) x SEM. SEM is the client's own
+ * once there are enough repeats, and never below what the default implies; before that the default (clinic setting).
+ */
+final readonly class RealDifference
+{
+    private const FACTOR = 1.96 * \M_SQRT2;
+
+    private function __construct(public float $value, public string $from)
+    {
+    }
+
+    /**
+     * @param int $readings of how many readings the value is a sum: errors add up as the square root
+     *
+     * @return self|null null when there is neither a default nor enough repeats
+     */
+    public static function of(MeasureKind $kind, Repeats $repeats, bool $sameTester, bool $byEye, Defaults $defaults = new Defaults(), int $readings = 1): ?self
+    {
+        $default = match (true) {
+            'opening' === $kind->code => $byEye ? $defaults->openingByEyePoints : $defaults->openingMeasuredPoints,
+            Unit::Degrees === $kind->unit => $sameTester ? $defaults->jointSameTesterDegrees * sqrt($readings) : $defaults->jointOtherTesterDegrees * sqrt($readings),
+            Unit::Grade === $kind->unit => $defaults->toneGrades,
+            'opposition_0to10' === $kind->code => $defaults->oppositionPlaces,
+            default => null,
+        };
+        if (!$repeats->areEnough()) {
+            return null === $default ? null : new self($default, $sameTester || Unit::Degrees !== $kind->unit ? 'default' : 'default, two testers');
+        }
+        $own = self::FACTOR * $repeats->deviation;
+
+        return $own >= ($default ?? 0.0) ? new self($own, \sprintf('own repeats, %d days', $repeats->days)) : new self((float) $default, 'default; own repeats agree closer');
+    }
+
+    /** Signed difference toward better, as gain, loss or neither. */
+    public function judge(float $towardBetter): Judgement
+    {
+        return match (true) {
+            $towardBetter >= $this->value && $towardBetter > 0.0 => Judgement::Gain,
+            $towardBetter <= -$this->value && $towardBetter < 0.0 => Judgement::Loss,
+            default => Judgement::NoChange,
+        };
+    }
+}

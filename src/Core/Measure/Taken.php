@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Measure;
+
+/** The circumstances of a reading: what has to be the same before two readings are compared. */
+final readonly class Taken
+{
+    /** @param list<float> $trials the single values when it was taken more than once */
+    public function __construct(
+        public ?string $byStaffId = null,
+        public Position $position = Position::Usual,
+        public MedicationState $medication = MedicationState::NotAsked,
+        public Source $source = Source::Hand,
+        public array $trials = [],
+    ) {
+    }
+
+    /** @param list<float> $trials */
+    public function withTrials(array $trials): self
+    {
+        return new self($this->byStaffId, $this->position, $this->medication, $this->source, $trials);
+    }
+
+    /** Range of the trials, highest less lowest; null for one trial. */
+    public function spread(): ?float
+    {
+        return \count($this->trials) < 2 ? null : max($this->trials) - min($this->trials);
+    }
+}
