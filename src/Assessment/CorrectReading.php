@@ -40,7 +40,7 @@ final class CorrectReading extends AbstractController
         $reason = trim((string) $request->request->get('reason', ''));
         $problems = [];
         if ($request->isMethod('POST')) {
-            $value = '' === $typed ? 'Type the right value.' : (new MeasureForm($this->catalogue->get()))->measure($wrong->key(), $typed, 0, $wrong->onDay);
+            $value = '' === $typed ? 'Type the right value.' : (new MeasureForm($this->catalogue->get()))->measure($wrong->key(), $typed, $wrong->onDay);
             if (null !== $wrong->replacedById) {
                 $problems['value'] = 'This reading was corrected already.';
             } elseif (!$value instanceof Reading) {

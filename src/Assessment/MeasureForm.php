@@ -8,73 +8,124 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Measure\MeasureKind;
 use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Measure\Readings;
+use HandGarden\Core\Measure\Taken;
 use HandGarden\Core\Measure\ToneGrade;
 use HandGarden\Core\Measure\Unit;
 use HandGarden\Core\Placement\CheckList;
 use HandGarden\Core\Placement\Observation;
 
-/** Reads a measuring form. Empty fields say nothing; `u` or 'usual' is 'as usual', kept as such and never as a number. */
+/**
+ * Reads a measuring form. Empty fields say nothing; `u` or 'usual' is 'as usual', kept as such and never as a number.
+ * Several numbers in one field are trials of the same measure: `12 13 12.5`.
+ */
 final readonly class MeasureForm
 {
-    public function __construct(private Catalogue $catalogue)
+    private const MOST_TRIALS = 10;
+
+    public function __construct(private Catalogue $catalogue, private Taken $circumstances = new Taken())
     {
     }
 
     /**
-     * @param array<mixed> $measured  typed values by field name
-     * @param array<mixed> $observed  field names that are ticked
-     * @param array<mixed> $lookedFor `list:side` that were looked for, none of the rest
-     * @param array<mixed> $tried     results by `rung:side`
+     * @param array<string, array<string, string>> $typed by part: `m` measures, `o` observations, `t` try-outs, `none` lists of which none of the rest was found
+     * @param Readings|null                        $known what was known before, for checks of one value against another
      */
-    public function read(array $measured, array $observed, array $lookedFor, array $tried, \DateTimeImmutable $today): TypedReadings
+    public function read(array $typed, \DateTimeImmutable $today, ?Readings $known = null): TypedReadings
     {
         $readings = $problems = [];
-        $place = 0;
-        foreach ($measured as $key => $value) {
-            $text = \is_string($value) ? trim($value) : '';
-            if ('' === $text) {
-                ++$place;
-                continue;
-            }
-            $reading = $this->measure((string) $key, $text, $place++, $today);
-            $reading instanceof Reading ? $readings[] = $reading : $problems[(string) $key] = $reading;
+        foreach ($typed['m'] ?? [] as $key => $text) {
+            $reading = $this->measure($key, $text, $today);
+            $reading instanceof Reading ? $readings[] = $reading : $problems[$key] = $reading;
         }
-        foreach ($observed as $key => $value) {
-            $reading = 'yes' === $value ? $this->observation((string) $key, true, $today) : null;
-            if (null !== $reading) {
-                $readings[] = $reading;
-            }
+        foreach ($typed['o'] ?? [] as $key => $text) {
+            $answer = match (mb_strtolower($text)) {
+                'yes', 'y' => true,
+                'no', 'n' => false,
+                default => null,
+            };
+            $reading = null === $answer ? null : $this->observation($key, $answer, $today);
+            $reading instanceof Reading ? $readings[] = $reading : $problems[$key] = \sprintf('%s: %s is neither yes nor no', $key, $text);
         }
-        foreach ($lookedFor as $key => $value) {
-            if ('1' === $value) {
-                array_push($readings, ...$this->rest((string) $key, $readings, $today));
+        foreach ($typed['none'] ?? [] as $key => $text) {
+            if ('1' === $text) {
+                array_push($readings, ...$this->rest($key, $readings, $today));
             }
         }
-        foreach ($tried as $key => $value) {
-            [$rung, $side] = explode(':', (string) $key) + [1 => ''];
+        foreach ($typed['t'] ?? [] as $key => $text) {
+            [$rung, $side] = explode(':', $key) + [1 => ''];
             $hand = Side::tryFrom($side);
-            if (\in_array($value, ['clean', 'trick', 'no'], true) && null !== $hand && $this->catalogue->hasRung($rung)) {
-                $readings[] = new Reading('tryout', $hand, null, $rung, $value, $today);
+            if (\in_array($text, ['clean', 'trick', 'no'], true) && null !== $hand && $this->catalogue->hasRung($rung)) {
+                $readings[] = new Reading('tryout', $hand, null, $rung, $text, $today, taken: $this->circumstances);
+            } else {
+                $problems[$key] = \sprintf('%s: a try-out is clean, trick or no', $key);
             }
         }
 
-        return new TypedReadings($readings, $problems);
+        return new TypedReadings($readings, $problems + self::crossed($readings, $known));
     }
 
-    /** The reading, or what is wrong with it: `measures[3].degrees: 400 is outside -45..130`. */
-    public function measure(string $key, string $text, int $place, \DateTimeImmutable $today): Reading|string
+    /** The reading, or what is wrong with it: `Index MCP bent, right, active: 400 is outside -45..130`. */
+    public function measure(string $key, string $text, \DateTimeImmutable $today): Reading|string
     {
         $parsed = ReadingKey::parse($key);
         $kind = null === $parsed ? null : $this->catalogue->vocabulary->kinds->find($parsed[0]);
         if (null === $parsed || null === $kind || ($kind->sided && null === $parsed[1]) || ($kind->hasMode && null === $parsed[2]) || (null === $parsed[3] && [] !== $kind->arguments && 'opening' !== $kind->code) || (null !== $parsed[3] && !\in_array($parsed[3], $kind->arguments, true))) {
-            return \sprintf('measures[%d]: there is no measure "%s"', $place, $key);
+            return \sprintf('there is no measure "%s"', $key);
         }
-        $value = self::value($kind, $text);
-        if (\is_string($value)) {
-            return \sprintf('measures[%d].%s: %s', $place, $kind->unit->value, $value);
+        $name = implode(', ', array_filter([$kind->label, $parsed[3] ?? '', $parsed[1]->value ?? '', $parsed[2]->value ?? ''], static fn (string $part): bool => '' !== $part));
+        $values = [];
+        $parts = preg_split('/[\s;]+/', $text, -1, \PREG_SPLIT_NO_EMPTY);
+        if (false === $parts || [] === $parts || 'as usual' === mb_strtolower($text)) {
+            $parts = [$text];
+        }
+        foreach ($parts as $part) {
+            $value = self::value($kind, $part);
+            if (\is_string($value) || (null === $value && \count($parts) > 1)) {
+                return \sprintf('%s: %s', $name, $value ?? '‘as usual’ stands alone');
+            }
+            if (null !== $value) {
+                $values[] = $value;
+            }
+        }
+        if (\count($values) > self::MOST_TRIALS || (\count($values) > 1 && Unit::Grade === $kind->unit)) {
+            return \sprintf('%s: %s', $name, Unit::Grade === $kind->unit ? 'one grade only: quick movement is made once' : \sprintf('at most %d trials', self::MOST_TRIALS));
         }
 
-        return new Reading($kind->code, $kind->sided ? $parsed[1] : null, $kind->hasMode ? $parsed[2] : null, $parsed[3], $value, $today, 'opening' === $kind->code);
+        return new Reading(
+            $kind->code,
+            $kind->sided ? $parsed[1] : null,
+            $kind->hasMode ? $parsed[2] : null,
+            $parsed[3],
+            [] === $values ? null : $kind->combine->value($values, $kind->lowerIsBetter),
+            $today,
+            $kind->isByEye(),
+            \count($values) > 1 ? $this->circumstances->withTrials($values) : $this->circumstances,
+        );
+    }
+
+    /**
+     * What two fields say against each other: the quick angle cannot lie beyond the slow one.
+     *
+     * @param list<Reading> $typed
+     *
+     * @return array<string, string>
+     */
+    private static function crossed(array $typed, ?Readings $known): array
+    {
+        $all = new Readings($typed);
+        $problems = [];
+        foreach ($typed as $reading) {
+            if (!\in_array($reading->code, ['slow_angle', 'catch_angle'], true)) {
+                continue;
+            }
+            [$slow, $quick] = array_map(static fn (string $code): float|bool|string|null => ($all->newest($code, $reading->side, null, $reading->argument) ?? $known?->newest($code, $reading->side, null, $reading->argument))?->value, ['slow_angle', 'catch_angle']);
+            if (\is_float($slow) && \is_float($quick) && $quick > $slow) {
+                $problems[ReadingKey::of($reading->code, $reading->side, null, $reading->argument)] = \sprintf('catch at %s is beyond the slow angle %s: the slow angle goes at least as far', $quick, $slow);
+            }
+        }
+
+        return $problems;
     }
 
     private static function value(MeasureKind $kind, string $text): float|string|null
@@ -104,7 +155,7 @@ final readonly class MeasureForm
             return null;
         }
 
-        return new Reading($observation->code, $observation->sided ? $parsed[1] : null, null, $parsed[3], $yes, $today);
+        return new Reading($observation->code, $observation->sided ? $parsed[1] : null, null, $parsed[3], $yes, $today, taken: $this->circumstances);
     }
 
     /**

@@ -7,41 +7,80 @@ namespace HandGarden\Assessment;
 use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Measure\Independence;
 use HandGarden\Core\Measure\MeasureKind;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Measure\ToneGrade;
 use HandGarden\Core\Measure\Unit;
-use HandGarden\Core\Placement\CheckList;
+use HandGarden\Core\Placement\Needed;
+use HandGarden\Core\Placement\Words;
 
-/** The measuring page: groups of rows with a field for each hand and mode, and the last value behind each. */
+/**
+ * The measuring page: rows with a field for each hand and mode, and the last value behind each.
+ *
+ * @phpstan-type Field array{name: string, key: string, kind: 'number'|'grade'|'yesno'|'tryout', label: string, column: string, side: ?string, mode: ?string, value: string, last: string, lastOn: string, timed: bool, counted: bool, max: float, unit: string, trials: int}
+ * @phpstan-type FieldRow array{label: string, how: string, seconds: ?int, fields: list<Field>}
+ */
 final readonly class MeasureView
 {
-    /** @param array<mixed> $typed what was typed, by field name */
+    /** @param array<string, array<string, string>> $typed what was typed, by part and field */
     public function __construct(private Catalogue $catalogue, private Readings $known, private array $typed)
     {
     }
 
-    /** @return list<array{title: string, rows: list<array{label: string, how: string, fields: list<array<string, mixed>>}>}> */
-    public function groups(): array
+    /** @return list<array{title: string, columns: list<string>, rows: list<FieldRow>}> */
+    public function groups(Preset $preset): array
     {
-        $titles = ['wrist' => 'Wrist and forearm', 'thumb' => 'Thumb', 'index' => 'Index', 'middle' => 'Middle', 'ring' => 'Ring', 'little' => 'Little', 'opening' => 'Opening by eye, in tens', 'try' => 'Timed and counted', 'skill' => 'Fingers, grip and pieces', 'tone' => 'Tone, last of all'];
-        $rows = array_fill_keys(array_keys($titles), []);
+        /** @var array<string, list<FieldRow>> $rows */
+        $rows = [];
         foreach ($this->catalogue->vocabulary->kinds->all() as $kind) {
-            foreach ('opening' === $kind->code ? [null, ...$kind->arguments] : ([] === $kind->arguments ? [null] : $kind->arguments) as $argument) {
-                $rows[self::groupOf($kind)][] = $this->row($kind, $argument);
+            $key = Preset::groupOf($kind);
+            if (\in_array($key, $preset->groups(), true) && 'along' !== $key) {
+                foreach ('opening' === $kind->code ? [null, ...$kind->arguments] : ([] === $kind->arguments ? [null] : $kind->arguments) as $argument) {
+                    $rows[$key][] = $this->row($kind, $argument);
+                }
             }
         }
         $groups = [];
-        foreach ($titles as $key => $title) {
-            $groups[] = ['title' => $title, 'rows' => $rows[$key]];
+        foreach (Preset::titles() as $key => $title) {
+            if (isset($rows[$key])) {
+                $groups[] = ['title' => $title, 'columns' => self::columns($rows[$key]), 'rows' => $rows[$key]];
+            } elseif ('along' === $key && \in_array($key, $preset->groups(), true)) {
+                array_push($groups, ...array_map($this->along(...), [Side::Right, Side::Left]));
+            }
         }
 
         return $groups;
     }
 
-    /** @return list<array{list: CheckList, rows: list<array{text: string, fields: list<array{name: string, side: ?string, yes: bool, last: string}>}>}> */
+    /**
+     * What ladders ask, one row for a fact, both hands beside each other where both are asked.
+     *
+     * @param list<Needed> $asked
+     *
+     * @return list<array{title: string, columns: list<string>, rows: list<FieldRow>}>
+     */
+    public function asked(array $asked): array
+    {
+        $words = new Words($this->catalogue);
+        $rows = [];
+        foreach ($asked as $fact) {
+            $fields = array_map($this->field(...), FieldName::answering($fact, $this->catalogue->vocabulary));
+            if ([] === $fields) {
+                continue;
+            }
+            $key = $fact->code.'|'.$fact->argument;
+            $rows[$key] ??= ['label' => $words->name($fact->code, $fact->argument), 'how' => $this->howOf($fields), 'seconds' => 0, 'fields' => []];
+            $rows[$key]['seconds'] += $fact->seconds;
+            array_push($rows[$key]['fields'], ...$fields);
+        }
+
+        return [] === $rows ? [] : [['title' => '', 'columns' => [], 'rows' => array_values($rows)]];
+    }
+
+    /** @return list<array{title: string, key: string, rows: list<FieldRow>}> */
     public function lists(): array
     {
         $lists = [];
@@ -49,80 +88,138 @@ final readonly class MeasureView
             $rows = [];
             foreach ($list->observations as $observation) {
                 foreach ([] === $observation->parts ? [null] : $observation->parts as $part) {
-                    $fields = [];
-                    foreach ($observation->sided ? [Side::Right, Side::Left] : [null] as $side) {
-                        $last = $this->known->newest($observation->code, $side, null, $part);
-                        $fields[] = ['name' => ReadingKey::of($observation->code, $side, null, $part), 'side' => $side?->value, 'yes' => false, 'last' => null === $last ? '' : (true === $last->value ? 'yes' : 'no').' '.$last->on->format('j M')];
-                    }
-                    $rows[] = ['text' => $observation->question.(null === $part ? '' : ': '.str_replace('_', ' ', $part)), 'fields' => $fields];
+                    $rows[] = [
+                        'label' => $observation->question.(null === $part ? '' : ': '.str_replace('_', ' ', $part)),
+                        'how' => '',
+                        'seconds' => null,
+                        'fields' => array_map(fn (?Side $side): array => $this->field(FieldName::observation($observation->code, $side, $part)), $observation->sided ? [Side::Right, Side::Left] : [null]),
+                    ];
                 }
             }
-            $lists[] = ['list' => $list, 'rows' => $rows];
+            $lists[] = ['title' => $list->title, 'key' => $list->key, 'rows' => $rows];
         }
 
         return $lists;
     }
 
-    /** @return array{label: string, how: string, fields: list<array<string, mixed>>} */
-    private function row(MeasureKind $kind, ?string $argument): array
+    /**
+     * @param list<Side> $sides
+     *
+     * @return list<FieldRow>
+     */
+    public function tryouts(array $sides): array
     {
-        $fields = [];
-        foreach ($kind->sided ? [Side::Right, Side::Left] : [null] as $side) {
-            foreach ($kind->hasMode ? [Mode::Active, Mode::Passive] : [null] as $mode) {
-                $name = ReadingKey::of($kind->code, $side, $mode, $argument);
-                $last = $this->known->newest($kind->code, $side, $mode, $argument);
-                $typed = $this->typed[$name] ?? '';
-                $fields[] = [
-                    'name' => $name,
-                    'label' => $kind->label.(null === $argument ? '' : ', '.self::at($kind, $argument)).(null === $side ? '' : ', '.$side->value).(null === $mode ? '' : ', '.$mode->value),
-                    'side' => $side?->value,
-                    'mode' => $mode?->value,
-                    'value' => \is_string($typed) ? $typed : '',
-                    'last' => null === $last ? '' : self::text($kind, $last),
-                    'lastOn' => null === $last ? '' : $last->on->format('j M'),
-                    'isGrade' => Unit::Grade === $kind->unit,
-                    'timed' => Unit::Seconds === $kind->unit,
-                    'counted' => Unit::Count === $kind->unit,
-                    'max' => $kind->max,
-                    'unit' => $kind->unit->sign(),
-                ];
+        $rows = [];
+        foreach ($this->catalogue->ladders() as $ladder) {
+            foreach ($ladder->kind->isClimbed() ? $ladder->rungs : [] as $rung) {
+                $rows[] = ['label' => $rung->name, 'how' => '', 'seconds' => null, 'fields' => array_map(fn (Side $side): array => $this->field(FieldName::tryout($rung->id, $side)), $sides)];
             }
         }
-        $where = 'opening' === $kind->code ? (null === $argument ? 'Wrist as it rests' : ucfirst(self::at($kind, $argument))) : self::short($kind).(null === $argument ? '' : ': '.self::at($kind, $argument));
 
-        return ['label' => $where, 'how' => $kind->howTaken, 'fields' => $fields];
+        return $rows;
     }
 
-    public static function text(MeasureKind $kind, Reading $reading): string
+    public static function text(?MeasureKind $kind, Reading $reading): string
     {
         return match (true) {
             null === $reading->value => 'usual',
-            Unit::Grade === $kind->unit && \is_float($reading->value) => ToneGrade::fromRank($reading->value)->value,
+            \is_bool($reading->value) => $reading->value ? 'yes' : 'no',
+            Unit::Grade === $kind?->unit && \is_float($reading->value) => ToneGrade::fromRank($reading->value)->value,
             \is_float($reading->value) => (string) round($reading->value, 1),
-            default => (string) $reading->value,
+            default => $reading->value,
         };
     }
 
     public static function at(MeasureKind $kind, string $argument): string
     {
-        return \in_array($kind->code, ['opening', 'release_tries_n'], true) ? 'wrist at '.$argument.'°' : $argument;
-    }
-
-    private static function short(MeasureKind $kind): string
-    {
-        return null === $kind->joint ? $kind->label : $kind->joint->label().($kind->isFlexionEnd ? ' bent' : ' straight');
-    }
-
-    private static function groupOf(MeasureKind $kind): string
-    {
-        return match (true) {
-            $kind->digit instanceof Digit => $kind->digit->value,
-            str_starts_with($kind->code, 'tone_') => 'tone',
-            'opening' === $kind->code => 'opening',
-            \in_array($kind->code, ['thumb_palmar_abduction', 'opposition_0to10'], true) => 'thumb',
-            Unit::Degrees === $kind->unit => 'wrist',
-            1 === preg_match('/^(individuation|grip|pinch|pick|turns|coins|release)_/', $kind->code) => 'skill',
-            default => 'try',
+        return match ($kind->code) {
+            'opening', 'release_tries_n' => 'wrist at '.$argument.'°',
+            'along' => str_replace('>', ' asked, moves ', $argument),
+            default => $argument,
         };
+    }
+
+    /**
+     * A row for each finger that is asked, a column for each that moves.
+     *
+     * @return array{title: string, columns: list<string>, rows: list<FieldRow>}
+     */
+    private function along(Side $side): array
+    {
+        $rows = [];
+        foreach (Digit::cases() as $asked) {
+            $fields = array_map(fn (Digit $moving): array => $this->field(FieldName::measure('along', $side, null, Independence::pair($asked, $moving))), Digit::cases());
+            $rows[] = ['label' => ucfirst($asked->value).' asked', 'how' => 'How far each moves, 0 to 3; the asked one must reach 3.', 'seconds' => null, 'fields' => $fields];
+        }
+
+        return ['title' => 'Moves along, '.$side->value, 'columns' => array_map(static fn (Digit $d): string => ucfirst($d->value), Digit::cases()), 'rows' => $rows];
+    }
+
+    /** @return FieldRow */
+    private function row(MeasureKind $kind, ?string $argument): array
+    {
+        $fields = [];
+        foreach ($kind->sided ? [Side::Right, Side::Left] : [null] as $side) {
+            foreach ($kind->hasMode ? [Mode::Active, Mode::Passive] : [null] as $mode) {
+                $fields[] = $this->field(FieldName::measure($kind->code, $side, $mode, $argument));
+            }
+        }
+        $label = 'opening' === $kind->code ? (null === $argument ? 'Wrist as it rests' : ucfirst(self::at($kind, $argument))) : (null === $kind->joint ? $kind->label : $kind->joint->label().($kind->isFlexionEnd ? ' bent' : ' straight')).(null === $argument ? '' : ': '.self::at($kind, $argument));
+
+        return ['label' => $label, 'how' => $kind->howTaken, 'seconds' => null, 'fields' => $fields];
+    }
+
+    /** @return Field */
+    private function field(FieldName $name): array
+    {
+        $kind = $this->catalogue->vocabulary->kinds->find($name->code);
+        $last = $this->known->newest($name->code, $name->side, $name->mode, $name->argument);
+        $title = $kind->label ?? $this->catalogue->vocabulary->observation($name->code)->question ?? 'Try-out';
+
+        return [
+            'name' => $name->name(),
+            'key' => $name->key(),
+            'kind' => match (true) {
+                'o' === $name->part => 'yesno',
+                't' === $name->part => 'tryout',
+                Unit::Grade === $kind?->unit => 'grade',
+                default => 'number',
+            },
+            'label' => implode(', ', array_filter([$title, null === $name->argument ? '' : ('m' === $name->part && null !== $kind ? self::at($kind, $name->argument) : str_replace(['_', '-'], ' ', $name->argument)), $name->side->value ?? '', $name->mode->value ?? ''], static fn (string $part): bool => '' !== $part)),
+            'column' => implode(', ', array_filter([ucfirst($name->side->value ?? ''), $name->mode->value ?? '', 'm' === $name->part && null !== $kind && null !== $name->argument ? self::at($kind, $name->argument) : ''], static fn (string $part): bool => '' !== $part)),
+            'side' => $name->side?->value,
+            'mode' => $name->mode?->value,
+            'value' => $this->typed[$name->part][$name->key()] ?? '',
+            'last' => null === $last ? '' : self::text($kind, $last),
+            'lastOn' => null === $last ? '' : $last->on->format('j M'),
+            'timed' => Unit::Seconds === $kind?->unit,
+            'counted' => Unit::Count === $kind?->unit,
+            'max' => $kind->max ?? 0.0,
+            'unit' => $kind?->unit->sign() ?? '',
+            'trials' => $kind->usualTrials ?? 1,
+        ];
+    }
+
+    /** @param list<Field> $fields */
+    private function howOf(array $fields): string
+    {
+        $parsed = ReadingKey::parse($fields[0]['key'] ?? '');
+
+        return null === $parsed ? '' : ($this->catalogue->vocabulary->kinds->find($parsed[0])->howTaken ?? '');
+    }
+
+    /**
+     * @param list<FieldRow> $rows
+     *
+     * @return list<string>
+     */
+    private static function columns(array $rows): array
+    {
+        $most = $rows[0]['fields'] ?? [];
+        foreach ($rows as $row) {
+            $most = \count($row['fields']) > \count($most) ? $row['fields'] : $most;
+        }
+
+        return array_map(static fn (array $f): string => implode(', ', array_filter([ucfirst($f['side'] ?? ''), $f['mode'] ?? ''], static fn (string $p): bool => '' !== $p)), $most);
     }
 }

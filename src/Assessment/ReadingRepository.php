@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace HandGarden\Assessment;
 
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\ParameterType;
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Measure\MedicationState;
 use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Position;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
+use HandGarden\Core\Measure\Source;
+use HandGarden\Core\Measure\Taken;
 use HandGarden\Web\Row;
 use Symfony\Component\Uid\Uuid;
 use Symfony\Contracts\Service\ResetInterface;
@@ -17,8 +23,8 @@ use Symfony\Contracts\Service\ResetInterface;
 /** Readings and visits of one client. */
 final class ReadingRepository implements ResetInterface
 {
-    private const NEWEST = 'SELECT DISTINCT ON (code, side, mode, argument) id, code, side, mode, argument, number, yes, word, on_day
-        FROM reading WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL
+    private const NEWEST = 'SELECT DISTINCT ON (code, side, mode, argument) id, code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position, medication, source, by_staff_id
+        FROM reading WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL
         ORDER BY code, side, mode, argument, on_day DESC, at DESC, id DESC';
 
     /** @var array<string, list<KeptReading>> one query a request */
@@ -40,21 +46,69 @@ final class ReadingRepository implements ResetInterface
         return $this->kept[$client->id] ??= array_map(static function (array $values): KeptReading {
             $row = new Row($values);
 
-            return new KeptReading($row->text('id'), new Reading(
-                $row->text('code'),
-                Side::tryFrom($row->textOrNull('side') ?? ''),
-                Mode::tryFrom($row->textOrNull('mode') ?? ''),
-                $row->textOrNull('argument'),
-                $row->float('number') ?? $row->bool('yes') ?? $row->textOrNull('word'),
-                $row->day('on_day'),
-            ));
+            return new KeptReading($row->text('id'), self::reading($row));
         }, $this->entities->getConnection()->fetchAllAssociative(self::NEWEST, [$client->id, $client->clinicId]));
+    }
+
+    private static function reading(Row $row): Reading
+    {
+        return new Reading(
+            $row->text('code'),
+            Side::tryFrom($row->textOrNull('side') ?? ''),
+            Mode::tryFrom($row->textOrNull('mode') ?? ''),
+            $row->textOrNull('argument'),
+            $row->float('number') ?? $row->bool('yes') ?? $row->textOrNull('word'),
+            $row->day('on_day'),
+            $row->bool('by_eye') ?? false,
+            new Taken($row->text('by_staff_id'), Position::from($row->text('position')), MedicationState::from($row->text('medication')), Source::from($row->text('source')), $row->floats('trials')),
+        );
+    }
+
+    /**
+     * Everything that counts since a day, oldest first, in one query.
+     *
+     * @param list<string> $codes empty: every code
+     *
+     * @return list<Reading>
+     */
+    public function since(Client $client, \DateTimeImmutable $day, array $codes = []): array
+    {
+        $where = [] === $codes ? '' : ' AND code IN (?)';
+        $rows = $this->entities->getConnection()->executeQuery(
+            'SELECT code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position, medication, source, by_staff_id FROM reading
+             WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL AND on_day >= ?'.$where.' ORDER BY on_day, at, id',
+            [$client->id, $client->clinicId, $day->format('Y-m-d'), ...([] === $codes ? [] : [$codes])],
+            [...array_fill(0, 3, ParameterType::STRING), ...([] === $codes ? [] : [ArrayParameterType::STRING])],
+        )->fetchAllAssociative();
+
+        return array_map(static fn (array $values): Reading => self::reading(new Row($values)), $rows);
+    }
+
+    /** @return list<RecordedReading> of one visit, with those that were corrected */
+    public function ofVisit(Visit $visit): array
+    {
+        return $this->entities->getRepository(RecordedReading::class)->findBy(['visitId' => $visit->id], ['at' => 'ASC', 'id' => 'ASC']);
+    }
+
+    public function findVisit(Client $client, string $id): ?Visit
+    {
+        return Uuid::isValid($id) ? $this->entities->getRepository(Visit::class)->findOneBy(['id' => $id, 'clientId' => $client->id, 'clinicId' => $client->clinicId]) : null;
+    }
+
+    /**
+     * What one person kept at one moment, so that it can be taken back.
+     *
+     * @return list<RecordedReading>
+     */
+    public function keptAt(Client $client, string $staffId, string $visitId, \DateTimeImmutable $at): array
+    {
+        return $this->entities->getRepository(RecordedReading::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'byStaffId' => $staffId, 'visitId' => $visitId, 'at' => $at, 'replacedById' => null, 'withdrawnAt' => null]);
     }
 
     /** @return list<Reading> every one of a measure that counts, oldest first */
     public function history(Client $client, string $code): array
     {
-        return array_map(static fn (RecordedReading $r): Reading => $r->toReading(), $this->entities->getRepository(RecordedReading::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'code' => $code, 'replacedById' => null], ['onDay' => 'ASC', 'at' => 'ASC', 'id' => 'ASC']));
+        return array_map(static fn (RecordedReading $r): Reading => $r->toReading(), $this->entities->getRepository(RecordedReading::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'code' => $code, 'replacedById' => null, 'withdrawnAt' => null], ['onDay' => 'ASC', 'at' => 'ASC', 'id' => 'ASC']));
     }
 
     public function find(Client $client, string $id): ?RecordedReading
@@ -74,10 +128,10 @@ final class ReadingRepository implements ResetInterface
         return $trail;
     }
 
-    /** The visit of this day and person, begun when there is none yet. */
+    /** The open visit of this day and person, begun when there is none yet; a signed one takes nothing more. */
     public function visit(Client $client, \DateTimeImmutable $day, string $staffId, \DateTimeImmutable $now): Visit
     {
-        $visit = $this->entities->getRepository(Visit::class)->findOneBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'onDay' => $day, 'byStaffId' => $staffId]);
+        $visit = $this->entities->getRepository(Visit::class)->findOneBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'onDay' => $day, 'byStaffId' => $staffId, 'signedAt' => null]);
         if (null === $visit) {
             $visit = new Visit($client->clinicId, $client->id, $day, $staffId, $now);
             $this->entities->persist($visit);

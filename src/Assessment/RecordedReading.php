@@ -7,14 +7,20 @@ namespace HandGarden\Assessment;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Measure\MedicationState;
 use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Position;
 use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Measure\Source;
+use HandGarden\Core\Measure\Taken;
+use HandGarden\Core\Measure\ToneGrade;
 use Symfony\Component\Uid\Uuid;
 
 /** A reading as it was taken. It is never changed: a mistyped one is replaced by another that says why. */
 #[ORM\Entity]
 #[ORM\Table(name: 'reading')]
 #[ORM\Index(name: 'reading_by_client', columns: ['client_id', 'on_day', 'at'])]
+#[ORM\Index(name: 'reading_newest', columns: ['client_id', 'code', 'side', 'mode', 'argument', 'on_day', 'at', 'id'])]
 class RecordedReading
 {
     #[ORM\Id]
@@ -24,6 +30,11 @@ class RecordedReading
     #[ORM\Column(type: Types::GUID, nullable: true)]
     public ?string $replacedById = null;
 
+    /** Taken back by the person who took it, right after; it stays on record and counts nowhere. */
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $withdrawnAt = null;
+
+    /** @param list<float> $trials single values when it was taken more than once */
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clinicId,
@@ -53,6 +64,16 @@ class RecordedReading
         public readonly string $byStaffId,
         #[ORM\Column(length: 200)]
         public readonly string $reason = '',
+        #[ORM\Column(length: 8, enumType: Source::class)]
+        public readonly Source $source = Source::Hand,
+        #[ORM\Column]
+        public readonly bool $byEye = false,
+        #[ORM\Column(type: Types::JSON)]
+        public readonly array $trials = [],
+        #[ORM\Column(length: 12, enumType: Position::class)]
+        public readonly Position $position = Position::Usual,
+        #[ORM\Column(length: 10, enumType: MedicationState::class)]
+        public readonly MedicationState $medication = MedicationState::NotAsked,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
     }
@@ -76,16 +97,44 @@ class RecordedReading
             $at,
             $byStaffId,
             $reason,
+            $reading->taken->source ?? Source::Hand,
+            $reading->byEye,
+            $reading->taken->trials ?? [],
+            $reading->taken->position ?? Position::Usual,
+            $reading->taken->medication ?? MedicationState::NotAsked,
         );
     }
 
     public function toReading(): Reading
     {
-        return new Reading($this->code, $this->side, $this->mode, $this->argument, $this->number ?? $this->yes ?? $this->word, new \DateTimeImmutable($this->onDay->format('Y-m-d'), new \DateTimeZone('UTC')));
+        return new Reading($this->code, $this->side, $this->mode, $this->argument, $this->number ?? $this->yes ?? $this->word, new \DateTimeImmutable($this->onDay->format('Y-m-d'), new \DateTimeZone('UTC')), $this->byEye, new Taken($this->byStaffId, $this->position, $this->medication, $this->source, array_map(floatval(...), $this->trials)));
+    }
+
+    /** Part of the measuring form that it stands in. */
+    public function part(): string
+    {
+        return match (true) {
+            'tryout' === $this->code => 't',
+            null !== $this->yes => 'o',
+            default => 'm',
+        };
+    }
+
+    /** As it would be typed again. */
+    public function typedText(): string
+    {
+        return match (true) {
+            null !== $this->yes => $this->yes ? 'yes' : 'no',
+            null !== $this->word => $this->word,
+            null === $this->number => 'usual',
+            [] !== $this->trials => implode(' ', $this->trials),
+            str_starts_with($this->code, 'tone_') => ToneGrade::fromRank($this->number)->value,
+            default => (string) $this->number,
+        };
     }
 
     public function key(): string
     {
-        return ReadingKey::of($this->code, $this->side, $this->mode, $this->argument);
+        return 'tryout' === $this->code ? $this->argument.':'.($this->side->value ?? '') : ReadingKey::of($this->code, $this->side, $this->mode, $this->argument);
     }
 }

@@ -6,11 +6,9 @@ namespace HandGarden\Assessment;
 
 use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
-use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Web\Clock;
@@ -21,14 +19,15 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** Takes measures, observations and try-outs of both hands. */
+/** Takes measures, observations and try-outs of both hands. What is typed is a draft on the server until it is kept. */
 #[IsGranted('ROLE_THERAPIST')]
 final class TakeMeasures extends AbstractController
 {
     public function __construct(
         private readonly ReadingRepository $readings,
+        private readonly Drafts $drafts,
+        private readonly MeasurePage $page,
         private readonly CatalogueStore $catalogue,
-        private readonly Cautions $cautions,
         private readonly Audit $audit,
         private readonly Who $who,
         private readonly Clock $clock,
@@ -38,90 +37,111 @@ final class TakeMeasures extends AbstractController
     #[Route('/clients/{client}/measure', name: 'assessment_measure', methods: ['GET', 'POST'])]
     public function measure(Request $request, Client $client): Response
     {
+        $staffId = $this->who->staff()->id;
+        $draft = $this->drafts->of($client, $staffId);
+        $preset = Preset::tryFrom((string) $request->query->get('set', '')) ?? $this->page->usual($client);
         if ($request->isMethod('GET')) {
-            return $this->page($client, [], [], '');
+            return $this->page->show($client, $preset, $draft->typed ?? [], $draft->note ?? '', $draft);
         }
         $form = $request->request->all();
-        $measured = self::part($form, 'm');
-        $note = trim((string) $request->request->get('note', ''));
-        $typed = $this->read($form, $client);
-        if ([] !== $typed->problems) {
-            return $this->page($client, $form, $typed->problems, $note);
+        $note = self::note($request);
+        $typed = Drafts::merged($form, $draft->typed ?? []);
+        $circumstances = Circumstances::typed($form);
+        $today = $this->clock->today($client->zone);
+        $read = (new MeasureForm($this->catalogue->get(), $circumstances->taken($staffId)))->read($typed, $today, $this->readings->of($client));
+        $problems = $read->problems + ('' === $circumstances->problem ? [] : ['hours' => $circumstances->problem]);
+        if ([] !== $problems) {
+            $this->drafts->keep($client, $staffId, $typed, $note, $this->clock->now());
+
+            return $this->page->show($client, $preset, $typed, $note, $draft, $problems, $form);
         }
-        $now = $this->clock->now();
-        $staffId = $this->who->staff()->id;
-        $visit = $this->readings->visit($client, $this->clock->today($client->zone), $staffId, $now);
+        if ([] === $read->readings && '' === $note) {
+            $this->addFlash('done', 'Nothing was typed, so nothing was kept.');
+
+            return $this->redirectToRoute('assessment_measure', ['client' => $client->id, 'set' => $preset->value], Response::HTTP_SEE_OTHER);
+        }
+        $now = $this->clock->now()->setTime(...self::wholeSecond($this->clock->now()));
+        $visit = $this->readings->visit($client, $today, $staffId, $now);
+        $circumstances->writeTo($visit);
         if ('' !== $note) {
             $visit->note = trim($visit->note."\n".$note);
         }
-        $this->readings->add(array_map(static fn ($r): RecordedReading => RecordedReading::of($r, $visit, $staffId, $now), $typed->readings));
+        $this->readings->add(array_map(static fn (Reading $r): RecordedReading => RecordedReading::of($r, $visit, $staffId, $now), $read->readings));
+        $this->drafts->drop($client, $staffId);
         $this->audit->wrote('measured', $client->id, $visit->id);
-        $this->addFlash('done', \sprintf('%d readings kept.', \count($typed->readings)));
+        $this->addFlash('done', \sprintf('%d readings kept.', \count($read->readings)));
+        if ([] !== $read->readings) {
+            $this->addFlash('undo', $this->generateUrl('assessment_take_back', ['client' => $client->id, 'visit' => $visit->id, 'second' => $now->getTimestamp()]));
+        }
 
         return $this->redirectToRoute('planning_placement', ['client' => $client->id], Response::HTTP_SEE_OTHER);
     }
 
-    /** As you type: figures of both hands, and what is wrong with which field. Nothing is kept. */
+    /** As you type: figures of both hands, and what is wrong with which field. What is typed goes into the draft. */
     #[Route('/clients/{client}/measure/figures', name: 'assessment_figures', methods: ['POST'])]
     public function figures(Request $request, Client $client): Response
     {
-        $typed = $this->read($request->request->all(), $client);
-        $all = new Readings([...array_map(static fn (KeptReading $k): Reading => $k->reading, $this->readings->newest($client)), ...$typed->readings]);
-
-        return new JsonResponse(['problems' => (object) $typed->problems, 'hands' => $this->handFigures($all)]);
-    }
-
-    /** @return array<string, array{rows: list<array<string, string>>, active: string, passive: string}> */
-    private function handFigures(Readings $readings): array
-    {
-        $hands = [];
-        foreach ([Side::Right, Side::Left] as $side) {
-            $hands[$side->value] = ['rows' => Figures::of($readings, $side), 'active' => Figures::opening($readings, $side, Mode::Active), 'passive' => Figures::opening($readings, $side, Mode::Passive)];
-        }
-
-        return $hands;
-    }
-
-    /** @param array<mixed> $form */
-    private function read(array $form, Client $client): TypedReadings
-    {
-        return (new MeasureForm($this->catalogue->get()))->read(self::part($form, 'm'), self::part($form, 'o'), self::part($form, 'none'), self::part($form, 't'), $this->clock->today($client->zone));
-    }
-
-    /**
-     * @param array<mixed>          $form
-     * @param array<string, string> $problems
-     */
-    private function page(Client $client, array $form, array $problems, string $note): Response
-    {
+        $staffId = $this->who->staff()->id;
+        $form = $request->request->all();
         $known = $this->readings->of($client);
-        $view = new MeasureView($this->catalogue->get(), $known, self::part($form, 'm'));
+        $typed = Drafts::merged($form, $this->drafts->of($client, $staffId)->typed ?? []);
+        $read = (new MeasureForm($this->catalogue->get()))->read($typed, $this->clock->today($client->zone), $known);
+        $note = self::note($request);
+        if ([] === $typed && '' === $note) {
+            $this->drafts->drop($client, $staffId);
+        } else {
+            $this->drafts->keep($client, $staffId, $typed, $note, $this->clock->now());
+        }
+        $all = new Readings([...$known->current(), ...$read->readings]);
+        $side = Side::tryFrom((string) $request->request->get('look', ''));
 
-        return $this->render('Assessment/measure.html.twig', [
-            'client' => $client,
-            'banner' => $this->cautions->of($client),
-            'groups' => $view->groups(),
-            'lists' => $view->lists(),
-            'ticked' => self::part($form, 'o'),
-            'looked' => self::part($form, 'none'),
-            'tried' => self::part($form, 't'),
-            'ladders' => array_filter($this->catalogue->get()->ladders(), static fn ($l): bool => $l->kind->isClimbed()),
-            'hands' => $this->handFigures($known),
-            'problems' => $problems,
-            'note' => $note,
-            'sides' => $client->affected(),
-        ], new Response(status: [] === $problems ? 200 : 422));
+        return new JsonResponse([
+            'problems' => (object) $read->problems,
+            'trials' => (object) $this->page->trials($read->readings),
+            'hands' => $this->page->handFigures($client, $all),
+            'hand' => null === $side ? null : $this->page->liveHand($all, $side),
+            'typed' => array_sum(array_map(\count(...), $typed)),
+        ]);
     }
 
-    /**
-     * @param array<mixed> $form
-     *
-     * @return array<mixed>
-     */
-    private static function part(array $form, string $key): array
+    #[Route('/clients/{client}/measure/throw-away', name: 'assessment_drop_draft', methods: ['POST'])]
+    public function dropDraft(Client $client): Response
     {
-        $part = $form[$key] ?? [];
+        $this->drafts->drop($client, $this->who->staff()->id);
+        $this->addFlash('done', 'What was typed and not kept is gone.');
 
-        return \is_array($part) ? $part : [];
+        return $this->redirectToRoute('assessment_measure', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+    }
+
+    /** Undo: what the same person has just kept counts no more, and is typed again in the draft. */
+    #[Route('/clients/{client}/measure/take-back/{visit}/{second}', name: 'assessment_take_back', requirements: ['second' => '\d{1,12}'], methods: ['POST'])]
+    public function takeBack(Client $client, string $visit, int $second): Response
+    {
+        $found = $this->readings->findVisit($client, $visit) ?? throw $this->createNotFoundException('No such visit.');
+        $staffId = $this->who->staff()->id;
+        $now = $this->clock->now();
+        $kept = null === $found->signedAt ? $this->readings->keptAt($client, $staffId, $found->id, new \DateTimeImmutable('@'.$second)) : [];
+        $typed = [];
+        foreach ($kept as $reading) {
+            $reading->withdrawnAt = $now;
+            $typed[$reading->part()][$reading->key()] = $reading->typedText();
+        }
+        $this->readings->add([]);
+        $this->drafts->keep($client, $staffId, Drafts::merged($typed, $this->drafts->of($client, $staffId)->typed ?? []), '', $now);
+        $this->audit->wrote('took back', $client->id, $found->id);
+        $this->addFlash('done', [] === $kept ? 'Nothing could be taken back: the visit is signed, or somebody else kept it.' : \sprintf('%d readings taken back; they are typed here again.', \count($kept)));
+
+        return $this->redirectToRoute('assessment_measure', ['client' => $client->id, 'set' => Preset::Everything->value], Response::HTTP_SEE_OTHER);
+    }
+
+    private static function note(Request $request): string
+    {
+        return mb_substr(trim((string) $request->request->get('note', '')), 0, 4000);
+    }
+
+    /** @return array{int, int, int} the record keeps whole seconds, and taking back asks for the very moment */
+    private static function wholeSecond(\DateTimeImmutable $now): array
+    {
+        return [(int) $now->format('G'), (int) $now->format('i'), (int) $now->format('s')];
     }
 }

@@ -8,7 +8,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Uid\Uuid;
 
-/** One meeting of client and therapist, with its free note. */
+/** One meeting of client and therapist, with its free note. Once signed it takes nothing more: what follows is a new one. */
 #[ORM\Entity]
 #[ORM\Table(name: 'visit')]
 #[ORM\Index(name: 'visit_by_client', columns: ['client_id', 'on_day'])]
@@ -20,6 +20,19 @@ class Visit
 
     #[ORM\Column(type: Types::TEXT)]
     public string $note = '';
+
+    /** Feet, hips, back, table, shoulder and breath were looked at before measuring. */
+    #[ORM\Column]
+    public bool $setUpChecked = false;
+
+    #[ORM\Column(nullable: true)]
+    public ?float $hoursSinceDose = null;
+
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $signedAt = null;
+
+    #[ORM\Column(type: Types::GUID, nullable: true)]
+    public ?string $signedById = null;
 
     public function __construct(
         #[ORM\Column(type: Types::GUID)]

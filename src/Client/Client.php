@@ -82,6 +82,10 @@ class Client
     #[ORM\Column(length: 300)]
     public string $story = '';
 
+    /** @var array<string, mixed> as Intake gives it */
+    #[ORM\Column(type: Types::JSON)]
+    private array $intake = [];
+
     #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
     public ?\DateTimeImmutable $archivedAt = null;
 
@@ -135,10 +139,26 @@ class Client
         $this->unaffected = array_map(static fn (Side $s): string => $s->value, $unaffected);
     }
 
+    public function intake(): Intake
+    {
+        return Intake::fromArray($this->intake);
+    }
+
+    public function setIntake(Intake $intake): void
+    {
+        $this->intake = $intake->toArray();
+    }
+
     /** As midnight UTC, so that it compares with the days of the core. */
     public function injectionDay(): ?\DateTimeImmutable
     {
         return null === $this->injectedOn ? null : new \DateTimeImmutable($this->injectedOn->format('Y-m-d'), new \DateTimeZone('UTC'));
+    }
+
+    /** Whether it matters how long ago the last dose was. */
+    public function takesTimedMedicine(): bool
+    {
+        return \in_array(Condition::Parkinsons, $this->conditions(), true) || [] !== $this->intake()->doseTimes;
     }
 
     public function isArchived(): bool

@@ -73,6 +73,14 @@ final class ClientInput
 
     public string $version = '';
 
+    #[Assert\Valid]
+    public IntakeInput $intake;
+
+    public function __construct()
+    {
+        $this->intake = new IntakeInput();
+    }
+
     public static function of(Client $client): self
     {
         $input = new self();
@@ -97,6 +105,7 @@ final class ClientInput
         $input->injectedOn = $client->injectedOn?->format('Y-m-d') ?? '';
         $input->story = $client->story;
         $input->version = (string) $client->version;
+        $input->intake = IntakeInput::of($client->intake());
 
         return $input;
     }
@@ -115,6 +124,7 @@ final class ClientInput
         $texts = static fn (mixed $list): array => \is_array($list) ? array_values(array_filter($list, \is_string(...))) : [];
         $input->conditions = $texts($all['conditions'] ?? []);
         $input->materials = $texts($all['materials'] ?? []);
+        $input->intake = IntakeInput::typed(\is_array($all['intake'] ?? null) ? $all['intake'] : []);
 
         return $input;
     }
@@ -157,6 +167,7 @@ final class ClientInput
         $injected = \DateTimeImmutable::createFromFormat('!Y-m-d', $this->injectedOn, new \DateTimeZone('UTC'));
         $client->injectedOn = false === $injected ? null : $injected;
         $client->story = $this->story;
+        $client->setIntake($this->intake->intake());
     }
 
     /** @return array<string, string> labels of everything an exercise may need, by key */

@@ -101,6 +101,10 @@ final class EditClient extends AbstractController
             'materials' => ClientInput::materialsIn($catalogue),
             'goals' => $catalogue->goals,
             'staminas' => Stamina::cases(),
+            'communication' => Intake::COMMUNICATION,
+            'commands' => Intake::COMMANDS,
+            'epilepsy' => Intake::EPILEPSY,
+            'intakeOpen' => null === $client || [] !== array_intersect_key($problems, get_object_vars($input->intake)),
             'zones' => \DateTimeZone::listIdentifiers(),
         ], new Response(status: [] === $problems ? 200 : 422));
     }

@@ -28,7 +28,7 @@ final readonly class ScreeningReader
 
     private function question(Node $node): Question
     {
-        $node->only('id', 'ask', 'yes', 'emergency', 'bars', 'note', 'max_hold_seconds', 'applies_to_classes', 'gives', 'days_after_injection');
+        $node->only('id', 'ask', 'yes', 'unblocks', 'emergency', 'bars', 'note', 'max_hold_seconds', 'applies_to_classes', 'gives', 'days_after_injection');
 
         return new Question(
             $node->get('id')->string(),
@@ -40,6 +40,7 @@ final readonly class ScreeningReader
             $node->optional('emergency')?->bool() ?? false,
             $node->optional('note')?->bool() ?? false,
             array_map(static fn (Node $value): bool => $value->bool(), $node->optional('gives')?->map() ?? []),
+            $node->get('unblocks')->string(),
             $node->optional('days_after_injection')?->int(1, 365),
         );
     }

@@ -32,7 +32,7 @@ use Symfony\Contracts\Cache\CacheInterface;
 final readonly class ClientCards
 {
     private const FINGERPRINT = "SELECT md5(concat_ws('|', c.version, k.emergency_number,
-            (SELECT count(*)::text || max(at) || count(replaced_by_id) FROM reading WHERE client_id = c.id),
+            (SELECT count(*)::text || max(at) || count(replaced_by_id) || count(withdrawn_at) FROM reading WHERE client_id = c.id),
             (SELECT count(*)::text || max(at) FROM screening_answer WHERE client_id = c.id),
             (SELECT count(*)::text || count(withdrawn_at) FROM placement_override WHERE client_id = c.id),
             (SELECT count(*) FROM approved_rung WHERE client_id = c.id),
@@ -41,7 +41,7 @@ final readonly class ClientCards
             (SELECT count(*)::text || max(received_at) || count(*) FILTER (WHERE hurt_later) FROM log_entry WHERE client_id = c.id),
             (SELECT count(*)::text || count(finished_at) || sum(length(note)) FROM sitting WHERE client_id = c.id),
             (SELECT count(*) FROM decision WHERE client_id = c.id),
-            (SELECT count(*)::text || sum(length(note)) FROM visit WHERE client_id = c.id),
+            (SELECT count(*)::text || sum(length(note)) || count(signed_at) FROM visit WHERE client_id = c.id),
             (SELECT string_agg(name, ',' ORDER BY id) FROM staff WHERE clinic_id = c.clinic_id)))
         FROM client c JOIN clinic k ON k.id = c.clinic_id WHERE c.id = ? AND c.clinic_id = ?";
 

@@ -14,7 +14,7 @@ final class Problems
     {
         $problems = [];
         foreach ($violations as $violation) {
-            $field = (string) preg_replace('/\[.*$/', '', $violation->getPropertyPath());
+            $field = (string) preg_replace('/^\w+\.|\[.*$/', '', $violation->getPropertyPath());
             $problems[$field] ??= (string) $violation->getMessage();
         }
 

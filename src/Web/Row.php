@@ -44,6 +44,12 @@ final readonly class Row
         return new \DateTimeImmutable($this->text($column), new \DateTimeZone('UTC'));
     }
 
+    /** @return list<float> of a JSON list */
+    public function floats(string $column): array
+    {
+        return array_map(static fn (mixed $v): float => is_numeric($v) ? (float) $v : 0.0, array_values($this->json($column)));
+    }
+
     /** @return array<string, mixed> */
     public function json(string $column): array
     {

@@ -16,7 +16,7 @@ use Symfony\Component\Routing\RouterInterface;
 final class AccessTest extends GardenTestCase
 {
     /** Routes that need a therapist; all others but signing in are for all staff. */
-    private const THERAPIST = ['client_new', 'client_edit', 'client_archive', 'client_screening', 'assessment_measure', 'assessment_figures', 'assessment_correct', 'planning_set_rung', 'planning_suggest', 'planning_edit_routine', 'progress_decide', 'progress_reopen', 'library_own_new', 'library_own_edit', 'library_own_archive', 'library_own_export', 'library_export', 'library_import', 'library_pose', 'library_release', 'library_shapes'];
+    private const THERAPIST = ['client_new', 'client_edit', 'client_archive', 'client_screening', 'assessment_measure', 'assessment_figures', 'assessment_correct', 'assessment_drop_draft', 'assessment_take_back', 'assessment_sign', 'planning_set_rung', 'planning_suggest', 'planning_edit_routine', 'progress_decide', 'progress_reopen', 'library_own_new', 'library_own_edit', 'library_own_archive', 'library_own_export', 'library_export', 'library_import', 'library_pose', 'library_release', 'library_shapes'];
     /** Of these, what a lead alone may do. */
     private const LEAD = ['library_shapes'];
     private const PUBLIC = ['account_sign_in', 'content_hand', 'content_book'];
@@ -119,7 +119,7 @@ final class AccessTest extends GardenTestCase
      */
     private function addresses(string $clinicId, ?\HandGarden\Account\Staff $therapist): array
     {
-        $ids = ['client' => 'x', 'sitting' => 'x', 'reading' => 'x', 'suspension' => 'x', 'hash' => str_repeat('0', 32), 'rung' => 'helped-lift-hold', 'ladder' => 'base-1', 'format' => 'yaml', 'key' => 'x'];
+        $ids = ['client' => 'x', 'sitting' => 'x', 'reading' => 'x', 'visit' => 'x', 'second' => '1', 'suspension' => 'x', 'hash' => str_repeat('0', 32), 'rung' => 'helped-lift-hold', 'ladder' => 'base-1', 'format' => 'yaml', 'key' => 'x'];
         if (null !== $therapist) {
             $clinic = $this->entities->find(\HandGarden\Account\Clinic::class, $clinicId);
             self::assertNotNull($clinic);
@@ -132,6 +132,7 @@ final class AccessTest extends GardenTestCase
             $reading = $this->entities->getRepository(\HandGarden\Assessment\RecordedReading::class)->findOneBy(['clientId' => $client->id, 'code' => 'wrist_extension']);
             self::assertNotNull($reading);
             $ids['reading'] = $reading->id;
+            $ids['visit'] = $reading->visitId;
         }
         $router = $this->service(RouterInterface::class);
         $addresses = [];

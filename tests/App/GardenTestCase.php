@@ -84,7 +84,7 @@ abstract class GardenTestCase extends WebTestCase
             $visit = new Visit($clinic->id, $client->id, $today, $therapist->id, $now);
             $this->entities->persist($visit);
             foreach (Cases::example('tight-hand')->facts->readings->current() as $r) {
-                $this->entities->persist(RecordedReading::of(new Reading($r->code, $r->side, $r->mode, $r->argument, $r->value, $today), $visit, $therapist->id, $now));
+                $this->entities->persist(RecordedReading::of(new Reading($r->code, $r->side, $r->mode, $r->argument, $r->value, $today), $visit, $therapist->id, $now->modify('-1 hour')));
             }
             $this->entities->flush();
         }

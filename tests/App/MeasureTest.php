@@ -30,8 +30,8 @@ final class MeasureTest extends OdalysTestCase
         $this->post($this->path(), ['m' => ['wrist_extension:right:active:-' => '10', 'wrist_flexion:right:active:-' => '', 'forearm_supination:right:active:-' => '30', 'index_mcp_flexion:right:active:-' => '400', 'opening:right:active:-' => '45'], 'note' => 'A long note']);
 
         $this->assertStatus(422);
-        self::assertStringContainsString('measures[3].degrees: 400 is outside -45..130', $this->page());
-        self::assertStringContainsString('measures[4].percent: 45 is not a step of 10', $this->page());
+        self::assertStringContainsString('Index MCP bent, right, active: 400 is outside -45..130', $this->page());
+        self::assertStringContainsString('Hand opening by eye, right, active: 45 is not a step of 10', $this->page());
         self::assertSelectorExists('input[name="m[index_mcp_flexion:right:active:-]"][aria-invalid="true"][value="400"]');
         self::assertSelectorExists('input[name="m[wrist_extension:right:active:-]"][value="10"]');
         self::assertSelectorTextContains('textarea', 'A long note');
@@ -51,7 +51,7 @@ final class MeasureTest extends OdalysTestCase
 
         self::assertSame('160°', $answer['hands']['right']['rows'][1]['active']);
         self::assertSame('–', $answer['hands']['left']['rows'][1]['active']);
-        self::assertSame('measures[6].degrees: abc is not a number', $answer['problems']['wrist_extension:right:active:-']);
+        self::assertSame('Wrist up (extension), right, active: abc is not a number', $answer['problems']['wrist_extension:right:active:-']);
     }
 
     public function testLookedForNoneOfTheRestAnswersNoForTheRestOfThatHandOnly(): void

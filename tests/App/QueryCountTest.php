@@ -18,7 +18,7 @@ final class QueryCountTest extends GardenTestCase
     public static function pages(): iterable
     {
         yield 'client' => ['', 16];
-        yield 'measure' => ['/measure', 8];
+        yield 'measure' => ['/measure', 10];
         yield 'placement' => ['/placement', 12];
         yield 'routine' => ['/routine', 12];
         yield 'decisions' => ['/decisions', 12];

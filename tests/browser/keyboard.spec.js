@@ -34,6 +34,8 @@ test('the same path with the keyboard alone', async ({ page }) => {
 
   // measure: m goes there; Enter goes down the column, = copies the last value, u is as usual
   await go(page, 'm', '**/measure');
+  await tabTo(page, page.getByRole('link', { name: 'Everything', exact: true }));
+  await go(page, 'Enter', '**/measure?set=everything');
   const first = page.getByLabel(/^Wrist up \(extension\), right, active/);
   await tabTo(page, first);
   await page.keyboard.type('=');

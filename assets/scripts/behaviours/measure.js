@@ -1,66 +1,153 @@
 /**
- * The measuring form: figures from the core as you type, last values to copy, Enter down the column.
- * @param {HTMLFormElement} form carries data-figures, the address that computes
+ * The measuring form: figures from the core as you type, last values to copy, keys that answer and go on. Every change goes
+ * to the server as a draft, one request at a time, so that a closed tab loses nothing.
+ * @param {HTMLFormElement} form carries data-figures, the address that computes and keeps the draft
  */
+import { hang } from '../core/drawing.js';
+
 export function connect(form) {
-  const fields = [...form.querySelectorAll('input[name^="m["]')];
-  let pending = null;
-  let round = 0;
-  let changed = false;
+  const fields = [...form.querySelectorAll('[data-field]')];
+  const send = sender(form, (answer) => show(form, fields, answer));
+  const history = undoStack(form, fields, send);
 
-  const compute = async () => {
-    round += 1;
-    const mine = round;
-    try {
-      const response = await fetch(form.dataset.figures, { method: 'POST', body: new FormData(form), headers: { Accept: 'application/json' } });
-      if (response.ok && mine === round) {
-        show(form, fields, await response.json());
-      }
-    } catch {
-      // no network: the figures wait, what is typed stays
-    }
-  };
-
-  form.addEventListener('input', () => {
-    changed = true;
-    clearTimeout(pending);
-    pending = setTimeout(compute, 120);
-  });
-  form.addEventListener('submit', () => { changed = false; });
-  window.addEventListener('beforeunload', (event) => {
-    if (changed) {
-      event.preventDefault();
-    }
-  });
+  form.addEventListener('input', send);
+  form.addEventListener('change', send);
   form.addEventListener('keydown', (event) => {
-    const field = event.target;
-    if (!fields.includes(field)) {
+    const field = event.target.closest('[data-field]');
+    if (!field || event.ctrlKey || event.metaKey || event.altKey) {
       return;
     }
-    if (event.key === 'Enter') {
+    const act = actionOf(event.key, field, event.target);
+    if (act) {
       event.preventDefault();
-      below(field, fields)?.focus();
-    } else if (event.key === '=' && field.dataset.last) {
-      event.preventDefault();
-      set(field, field.dataset.last);
-      field.select();
-    } else if (event.key === 'u' && field.value === '') {
-      event.preventDefault();
-      set(field, 'usual');
+      act();
     }
   });
 
-  const copy = form.querySelector('[data-copy]');
-  copy.hidden = false;
-  for (const button of copy.querySelectorAll('button')) {
-    button.addEventListener('click', () => {
-      for (const field of fields) {
-        if (field.dataset.side === button.dataset.copySide && field.value === '' && field.dataset.last) {
-          set(field, field.dataset.last);
-        }
+  function actionOf(key, field, target) {
+    if (key === 'Enter' && target.tagName !== 'SELECT') {
+      return () => go(field);
+    }
+    if (field.matches('.yesno')) {
+      const answer = { y: 'yes', n: 'no' }[key.toLowerCase()];
+      return answer && (() => {
+        field.querySelector(`input[value="${answer}"]`).checked = true;
+        send();
+        go(field);
+      });
+    }
+    if (field.tagName !== 'INPUT' || (key !== '=' && field.value !== '')) {
+      return null;
+    }
+    if (key === '=' && field.dataset.last) {
+      return () => { set(field, field.dataset.last); go(field); };
+    }
+    if (key === 'u') {
+      return () => { set(field, 'usual'); go(field); };
+    }
+    if (key === 'U') {
+      return () => {
+        const part = fingerOf(field);
+        history.fill(fields.filter((other) => other.tagName === 'INPUT' && other.value === '' && fingerOf(other) === part), () => 'usual');
+        go(fields.filter((other) => fingerOf(other) === part).pop() ?? field);
+      };
+    }
+    return null;
+  }
+
+  /** The next field in reading order that is still empty in the same column, else simply the next. */
+  function go(field) {
+    const rest = fields.slice(fields.indexOf(field) + 1);
+    const next = rest.find((other) => columnOf(other) === columnOf(field)) ?? rest[0] ?? form.querySelector('.btn-act');
+    focus(next);
+  }
+
+  for (const link of form.querySelectorAll('.hand-map a')) {
+    link.addEventListener('click', (event) => {
+      const field = document.getElementById(decodeURIComponent(link.getAttribute('href').slice(1)));
+      if (field) {
+        event.preventDefault();
+        focus(field);
       }
     });
   }
+  form.addEventListener('focusin', (event) => markJoint(form, event.target));
+
+  const fill = form.querySelector('[data-fill]');
+  fill.hidden = false;
+  for (const button of fill.querySelectorAll('[data-copy-side]')) {
+    button.addEventListener('click', () => history.fill(fields.filter((f) => f.dataset.side === button.dataset.copySide && f.value === '' && f.dataset.last), (f) => f.dataset.last));
+  }
+  for (const button of fill.querySelectorAll('[data-usual-side]')) {
+    button.addEventListener('click', () => history.fill(fields.filter((f) => f.dataset.side === button.dataset.usualSide && f.value === '' && f.name.includes(':active:')), () => 'usual'));
+  }
+}
+
+/** Sends the form when typing rests; while a request is on its way the next one waits, so that the last word stands. */
+function sender(form, onAnswer) {
+  let waiting = null;
+  let busy = false;
+  let again = false;
+  const said = form.querySelector('[data-kept]');
+  const run = async () => {
+    if (busy) {
+      again = true;
+      return;
+    }
+    busy = true;
+    try {
+      const data = new FormData(form);
+      data.set('look', document.activeElement?.dataset?.side ?? '');
+      for (const name of new Set([...form.querySelectorAll('.yesno input')].map((input) => input.name))) {
+        if (!data.has(name)) {
+          data.set(name, '');
+        }
+      }
+      const response = await fetch(form.dataset.figures, { method: 'POST', body: data, headers: { Accept: 'application/json' } });
+      if (response.ok) {
+        onAnswer(await response.json());
+      } else {
+        said.textContent = 'The server did not take it; what you typed is still on this page.';
+      }
+    } catch {
+      said.textContent = 'No network: what you typed is still on this page.';
+    }
+    busy = false;
+    if (again) {
+      again = false;
+      run();
+    }
+  };
+  return () => {
+    clearTimeout(waiting);
+    waiting = setTimeout(run, 120);
+  };
+}
+
+/** Fills many fields at once, and takes that back. */
+function undoStack(form, fields, send) {
+  const done = [];
+  const button = form.querySelector('[data-undo]');
+  button.addEventListener('click', () => {
+    for (const [field, before] of done.pop() ?? []) {
+      field.value = before;
+    }
+    button.disabled = done.length === 0;
+    send();
+  });
+  return {
+    fill(targets, valueOf) {
+      if (targets.length === 0) {
+        return;
+      }
+      done.push(targets.map((field) => [field, field.value]));
+      for (const field of targets) {
+        field.value = valueOf(field);
+      }
+      button.disabled = false;
+      send();
+    },
+  };
 }
 
 function set(field, value) {
@@ -68,23 +155,43 @@ function set(field, value) {
   field.dispatchEvent(new Event('input', { bubbles: true }));
 }
 
-/** The field of the next row in the same column: same hand, same mode. */
-function below(field, fields) {
-  const columnOf = (other) => other.name.replace(/^m\[[^:]+:([^:]+:[^:]+):.*$/, '$1');
-  return fields.slice(fields.indexOf(field) + 1).find((other) => columnOf(other) === columnOf(field));
+function focus(target) {
+  const field = target.matches?.('.yesno') ? target.querySelector('input:checked') ?? target.querySelector('input') : target;
+  field.focus();
+  field.select?.();
+}
+
+const partsOf = (field) => (field.name ?? field.querySelector('input').name).replace(/^\w+\[|\]$/g, '').split(':');
+
+/** Same hand and same mode. */
+const columnOf = (field) => (field.matches('.yesno, select') || field.closest('table').tHead === null ? 'any' : partsOf(field).slice(1, 3).join(':'));
+
+/** Digit, hand and mode: `index_pip_flexion` and `index_dip_flexion` of one hand are one finger. */
+function fingerOf(field) {
+  const [code, side, mode] = partsOf(field);
+  return `${code.split('_')[0]}:${side}:${mode}`;
+}
+
+function markJoint(form, target) {
+  const [code, side] = target.name?.startsWith('m[') ? partsOf(target) : ['', ''];
+  for (const link of form.querySelectorAll('.hand-map a')) {
+    const here = code !== '' && link.getAttribute('href').includes(`:${side}:`) && code.startsWith(link.dataset.joint === 'thumb' ? 'thumb_palmar' : link.dataset.joint);
+    link.setAttribute('aria-current', here ? 'true' : 'false');
+  }
 }
 
 function show(form, fields, answer) {
   for (const field of fields) {
-    const problem = answer.problems[field.name.slice(2, -1)];
-    const said = field.parentElement.querySelector('.wrong');
-    if (problem) {
-      const words = said ?? field.parentElement.appendChild(Object.assign(document.createElement('span'), { className: 'wrong', id: `p-${field.name}` }));
-      words.textContent = problem;
+    if (field.tagName !== 'INPUT') {
+      continue;
+    }
+    const key = field.name.slice(2, -1);
+    say(field, 'wrong', answer.problems[key]);
+    say(field, 'said', answer.trials[key]);
+    field.toggleAttribute('aria-invalid', false);
+    if (answer.problems[key]) {
       field.setAttribute('aria-invalid', 'true');
-      field.setAttribute('aria-describedby', words.id);
     } else {
-      said?.remove();
       field.removeAttribute('aria-invalid');
     }
   }
@@ -96,5 +203,27 @@ function show(form, fields, answer) {
       const { active, passive, lag, ask } = hand.rows[i];
       [active, passive, ask ? `${lag} ${ask}` : lag].forEach((text, cell) => { row.cells[cell + 1].textContent = text; });
     });
+    place.querySelector('[data-findings]').replaceChildren(...hand.findings.map((title) => Object.assign(document.createElement('li'), { textContent: title })));
   }
+  if (answer.hand) {
+    const figure = form.querySelector('[data-live-hand]');
+    figure.hidden = false;
+    hang(figure.querySelector('svg'), answer.hand.window, answer.hand.layers);
+    figure.querySelector('figcaption').textContent = `${answer.hand.side} hand, opened by itself as measured`;
+  }
+  form.querySelector('[data-kept]').textContent = answer.typed > 0 ? `${answer.typed} values typed; the draft is on the server.` : '';
+}
+
+function say(field, kind, text) {
+  const place = field.closest('td') ?? field.parentElement;
+  const id = `${kind}-${field.name}`;
+  const said = place.querySelector(`[id="${CSS.escape(id)}"]`) ?? (kind === 'wrong' ? place.querySelector('.wrong:not([id])') : null);
+  if (!text) {
+    said?.remove();
+    return;
+  }
+  const words = said ?? place.appendChild(Object.assign(document.createElement('span'), { className: kind === 'wrong' ? 'wrong' : 'quiet small block' }));
+  words.id = id;
+  words.textContent = text;
+  field.setAttribute('aria-describedby', id);
 }

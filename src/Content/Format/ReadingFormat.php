@@ -32,7 +32,7 @@ final readonly class ReadingFormat
             throw $node->get('at')->fail([] === $kind->arguments ? 'this measure has no angle' : \sprintf('%s is not one of %s', $at, implode(', ', $kind->arguments)));
         }
 
-        return new Reading($kind->code, $kind->sided ? $node->get('side')->enum(Side::class) : null, $kind->hasMode ? $node->get('mode')->enum(Mode::class) : null, $at, $number, self::day($node, $today), $node->optional('by_eye')?->bool() ?? false);
+        return new Reading($kind->code, $kind->sided ? $node->get('side')->enum(Side::class) : null, $kind->hasMode ? $node->get('mode')->enum(Mode::class) : null, $at, $number, self::day($node, $today), $node->optional('by_eye')?->bool() ?? $kind->isByEye());
     }
 
     /** @throws InvalidData */

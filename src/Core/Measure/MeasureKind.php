@@ -35,6 +35,12 @@ final readonly class MeasureKind
     ) {
     }
 
+    /** Judged by looking, never measured with an instrument. */
+    public function isByEye(): bool
+    {
+        return \in_array($this->code, ['opening', 'along'], true);
+    }
+
     public function accepts(float $value): bool
     {
         return $value >= $this->min && $value <= $this->max && is_finite($value);

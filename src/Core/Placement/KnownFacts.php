@@ -23,7 +23,8 @@ final class KnownFacts implements FactSource
     private const SHORT_LIVED = ['tone_finger', 'tone_thumb', 'tone_wrist', 'tone_pronator', 'tone_elbow', 'painful', 'skin_whole', 'frail_skin', 'touch_comfortable', 'grasp_reflex', 'bruises_easily'];
     /** Known only while a sitting runs; before it they do not hold. */
     private const OF_THE_SITTING = ['gate_passed', 'tone_dropped_now', 'done_today', 'in_routine'];
-    private const DAYS = 28;
+    /** Days for which numbers, try-outs and observations count. */
+    public const DAYS = 28;
     private const SHORT_DAYS = 14;
     private const SHORT_DAYS_AFTER_INJECTION = 7;
     private const INJECTION_WEEKS = 12;

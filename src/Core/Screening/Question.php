@@ -23,6 +23,7 @@ final readonly class Question
         public bool $isEmergency,
         public bool $isNote,
         public array $gives,
+        public string $unblocks,
         public ?int $daysAfterInjection = null,
     ) {
     }

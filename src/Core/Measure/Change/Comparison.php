@@ -18,9 +18,10 @@ final readonly class Comparison
 
     /**
      * @param list<Reading>            $history    of the same measure, for the repeats
+     * @param int                     $readings   of how many readings each value is a sum
      * @param \DateTimeImmutable|null $injectedOn last tone injection; across it and between its phases nothing is compared
      */
-    public static function of(MeasureKind $kind, Reading $older, Reading $newer, array $history, ?\DateTimeImmutable $injectedOn = null, Defaults $defaults = new Defaults()): self
+    public static function of(MeasureKind $kind, Reading $older, Reading $newer, array $history, ?\DateTimeImmutable $injectedOn = null, Defaults $defaults = new Defaults(), int $readings = 1): self
     {
         if (!\is_float($older->value) || !\is_float($newer->value)) {
             return new self(Judgement::NotComparable, null, null, 'one of them is no number');
@@ -39,7 +40,7 @@ final readonly class Comparison
         if ('' !== $why) {
             return new self(Judgement::NotComparable, $difference, null, $why);
         }
-        $srd = RealDifference::of($kind, Repeats::ofReadings($history), null === $before->byStaffId || null === $after->byStaffId || $before->byStaffId === $after->byStaffId, $newer->byEye, $defaults);
+        $srd = RealDifference::of($kind, Repeats::ofReadings($history), null === $before->byStaffId || null === $after->byStaffId || $before->byStaffId === $after->byStaffId, $newer->byEye, $defaults, $readings);
         if (null === $srd) {
             return new self(Judgement::NeedsRepeats, $difference, null, 'no repeats of three trials on two days yet');
         }

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Assessment;
+
+use HandGarden\Assessment\Chart\Chart;
+use HandGarden\Core\Measure\Change\Judgement;
+
+/** One measure of one hand over time, as a row: from, to, and whether that is a real change. */
+final readonly class Change
+{
+    public function __construct(
+        public string $label,
+        public string $hand,
+        public string $first,
+        public \DateTimeImmutable $firstOn,
+        public string $last,
+        public \DateTimeImmutable $lastOn,
+        public string $difference,
+        public string $mustBeat,
+        public Judgement $judgement,
+        public string $why,
+        public ?Chart $chart,
+    ) {
+    }
+}

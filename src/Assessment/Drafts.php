@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Assessment;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use HandGarden\Client\Client;
+use Symfony\Component\Uid\Uuid;
+
+/** What was typed and not kept yet, by client and person. */
+final readonly class Drafts
+{
+    /** Parts of the measuring form: measures, observations, try-outs, lists of which none of the rest was found. */
+    public const PARTS = ['m', 'o', 't', 'none'];
+
+    public function __construct(private EntityManagerInterface $entities, private Connection $connection)
+    {
+    }
+
+    public function of(Client $client, string $staffId): ?MeasureDraft
+    {
+        return $this->entities->getRepository(MeasureDraft::class)->findOneBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'staffId' => $staffId]);
+    }
+
+    /**
+     * Lays what is on the page over what was typed on other pages before: a field that is there and empty was emptied.
+     *
+     * @param array<mixed>                         $form
+     * @param array<string, array<string, string>> $before
+     *
+     * @return array<string, array<string, string>>
+     */
+    public static function merged(array $form, array $before): array
+    {
+        $merged = $before;
+        foreach (self::PARTS as $part) {
+            foreach (\is_array($form[$part] ?? null) ? $form[$part] : [] as $key => $value) {
+                $text = \is_string($value) ? mb_substr(trim($value), 0, 60) : '';
+                if ('' === $text) {
+                    unset($merged[$part][(string) $key]);
+                } else {
+                    $merged[$part][(string) $key] = $text;
+                }
+            }
+        }
+
+        return array_filter($merged, static fn (array $values): bool => [] !== $values);
+    }
+
+    /**
+     * Two tabs of one person write in turn; the later one wins field by field, because each lays its fields over the kept ones.
+     *
+     * @param array<string, array<string, string>> $typed
+     */
+    public function keep(Client $client, string $staffId, array $typed, string $note, \DateTimeImmutable $now): void
+    {
+        $this->connection->executeStatement(
+            'INSERT INTO measure_draft (id, clinic_id, client_id, staff_id, typed, note, at) VALUES (?, ?, ?, ?, ?, ?, ?)
+             ON CONFLICT (client_id, staff_id) DO UPDATE SET typed = EXCLUDED.typed, note = EXCLUDED.note, at = EXCLUDED.at',
+            [Uuid::v7()->toRfc4122(), $client->clinicId, $client->id, $staffId, json_encode((object) $typed, \JSON_THROW_ON_ERROR), $note, $now->format('Y-m-d H:i:sP')],
+        );
+    }
+
+    public function drop(Client $client, string $staffId): void
+    {
+        $this->connection->executeStatement('DELETE FROM measure_draft WHERE client_id = ? AND clinic_id = ? AND staff_id = ?', [$client->id, $client->clinicId, $staffId]);
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Assessment;
+
+enum RecordingKind: string
+{
+    case Ink = 'ink';
+    case Trace = 'trace';
+    case Steadying = 'steadying';
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Assessment;
+
+use HandGarden\Assessment\Chart\IndependenceMap;
+use HandGarden\Assessment\Chart\JointArcs;
+use HandGarden\Assessment\Chart\OpeningCurve;
+use HandGarden\Client\Cautions;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Anatomy\Digit;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Measure\Change\InjectionPhase;
+use HandGarden\Core\Measure\Finding\Finding;
+use HandGarden\Core\Measure\Finding\Findings;
+use HandGarden\Core\Measure\FingerMotion;
+use HandGarden\Core\Measure\Independence;
+use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Opening;
+use HandGarden\Core\Measure\Readings;
+use HandGarden\Core\Placement\KnownFacts;
+use HandGarden\Core\Placement\Words;
+use HandGarden\Web\Clock;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** What the measures say: explained findings, charts of both hands, and what has really changed. */
+#[Route('/clients/{client}/findings', name: 'assessment_findings', methods: ['GET'])]
+#[IsGranted('ROLE_STAFF')]
+final class ShowFindings extends AbstractController
+{
+    private const CHANGES_OVER_DAYS = 180;
+
+    public function __construct(
+        private readonly ReadingRepository $readings,
+        private readonly CatalogueStore $catalogue,
+        private readonly Cautions $cautions,
+        private readonly Clock $clock,
+    ) {
+    }
+
+    public function __invoke(Client $client): Response
+    {
+        $today = $this->clock->today($client->zone);
+        $history = $this->readings->since($client, $today->modify('-'.self::CHANGES_OVER_DAYS.' days'));
+        $readings = new Readings($history);
+        $young = $readings->since($today->modify('-'.KnownFacts::DAYS.' days'));
+        $catalogue = $this->catalogue->get();
+        $hands = [];
+        foreach ([] === $client->affected() ? [Side::Right] : $client->affected() as $side) {
+            $hands[] = $this->hand($readings, $young, $side);
+            if (1 === \count($client->affected())) {
+                $hands[] = $this->hand($readings, $young, $side->opposite());
+            }
+        }
+
+        return $this->render('Assessment/findings.html.twig', [
+            'client' => $client,
+            'banner' => $this->cautions->of($client),
+            'hands' => $hands,
+            'changes' => (new Changes($catalogue->vocabulary->kinds, $client->injectionDay()))->of($history),
+            'days' => self::CHANGES_OVER_DAYS,
+            'shares' => self::shares($young, $client),
+            'phase' => null === $client->injectionDay() ? null : InjectionPhase::of($client->injectionDay(), $today)->value,
+        ]);
+    }
+
+    /** @return array{side: string, findings: list<array{finding: Finding, needs: list<string>}>, arcs: list<mixed>, curve: mixed, map: mixed} */
+    private function hand(Readings $readings, Readings $young, Side $side): array
+    {
+        $words = new Words($this->catalogue->get());
+        $kinds = $this->catalogue->get()->vocabulary->kinds;
+
+        return [
+            'side' => $side->value,
+            'findings' => array_map(static fn (Finding $f): array => ['finding' => $f, 'needs' => array_map(static function (string $need) use ($words, $kinds): string {
+                $parts = explode(':', $need);
+                $kind = $kinds->find($parts[0]);
+                if (null !== $kind) {
+                    return lcfirst($kind->label).(isset($parts[1]) ? ', '.MeasureView::at($kind, $parts[1]) : '');
+                }
+
+                return $words->name($parts[0], $parts[1] ?? null);
+            }, $f->needs)], (new Findings())->of($young, $side)),
+            'arcs' => array_values(array_filter([JointArcs::ofWrist($readings, $side), ...array_map(static fn (Digit $d) => JointArcs::ofDigit($readings, $side, $d), Digit::cases())])),
+            'curve' => OpeningCurve::of($young, $side),
+            'map' => IndependenceMap::of(Independence::byEye($young, $side), $side),
+        ];
+    }
+
+    /**
+     * The worse hand in percent of the other, where the other is unaffected.
+     *
+     * @return list<array{label: string, worse: float, other: float, percent: float, unit: string}>
+     */
+    private static function shares(Readings $young, Client $client): array
+    {
+        $worse = $client->affected()[0] ?? null;
+        if (null === $worse || !\in_array($worse->opposite(), $client->unaffected(), true)) {
+            return [];
+        }
+        $pairs = [];
+        foreach (['grip_kg' => 'Grip', 'pinch_kg' => 'Pinch', 'blocks_60s_n' => 'Blocks in 60 s', 'taps_15s_n' => 'Taps in 15 s'] as $code => $label) {
+            $value = static fn (Side $side): mixed => $young->newest($code, $side)?->value;
+            $pairs[] = [$label, $value($worse), $value($worse->opposite()), 'grip_kg' === $code || 'pinch_kg' === $code ? ' kg' : ''];
+        }
+        foreach (Digit::cases() as $digit) {
+            $total = static fn (Side $side): ?float => FingerMotion::of($young, $side, $digit, Mode::Active)->totalDegrees;
+            $pairs[] = ['Total active motion, '.$digit->value, $total($worse), $total($worse->opposite()), '°'];
+        }
+        $opening = static fn (Side $side): mixed => Opening::ofHand($young, $side, Mode::Active)?->value;
+        $pairs[] = ['Own opening', $opening($worse), $opening($worse->opposite()), ' %'];
+        $shares = [];
+        foreach ($pairs as [$label, $a, $b, $unit]) {
+            if (\is_float($a) && \is_float($b) && $b > 0.0) {
+                $shares[] = ['label' => $label, 'worse' => $a, 'other' => $b, 'percent' => 100.0 * $a / $b, 'unit' => $unit];
+            }
+        }
+
+        return $shares;
+    }
+}

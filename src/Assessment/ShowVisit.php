@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Assessment;
+
+use HandGarden\Account\Audit;
+use HandGarden\Account\ClinicRepository;
+use HandGarden\Account\Who;
+use HandGarden\Client\Cautions;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Measure\Finding\Finding;
+use HandGarden\Core\Measure\Finding\Findings;
+use HandGarden\Core\Measure\Readings;
+use HandGarden\Core\Placement\Words;
+use HandGarden\Web\Clock;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** One visit on paper: what was measured, how, by whom; signed with its date it takes nothing more. */
+#[IsGranted('ROLE_STAFF')]
+final class ShowVisit extends AbstractController
+{
+    public function __construct(
+        private readonly ReadingRepository $readings,
+        private readonly CatalogueStore $catalogue,
+        private readonly Cautions $cautions,
+        private readonly ClinicRepository $clinics,
+        private readonly Audit $audit,
+        private readonly Who $who,
+        private readonly Clock $clock,
+    ) {
+    }
+
+    #[Route('/clients/{client}/visits/{visit}', name: 'assessment_visit', methods: ['GET'])]
+    public function show(Client $client, string $visit): Response
+    {
+        $found = $this->readings->findVisit($client, $visit) ?? throw $this->createNotFoundException('No such visit.');
+        $taken = $this->readings->ofVisit($found);
+        $counting = array_values(array_filter($taken, static fn (RecordedReading $r): bool => null === $r->replacedById && null === $r->withdrawnAt));
+
+        return $this->render('Assessment/visit.html.twig', [
+            'client' => $client,
+            'banner' => $this->cautions->of($client),
+            'visit' => $found,
+            'rows' => $this->rows($counting),
+            'changed' => \count($taken) - \count($counting),
+            'findings' => array_merge(...array_map(static fn ($side): array => array_values(array_filter((new Findings())->of(new Readings(array_map(static fn (RecordedReading $r) => $r->toReading(), $counting)), $side), static fn (Finding $f): bool => $f->isFound())), $client->affected())),
+            'names' => $this->clinics->namesOfStaff(),
+            'setUp' => $this->catalogue->get()->screening->setUpCheck,
+        ]);
+    }
+
+    #[Route('/clients/{client}/visits/{visit}/sign', name: 'assessment_sign', methods: ['POST'])]
+    #[IsGranted('ROLE_THERAPIST')]
+    public function sign(Client $client, string $visit): Response
+    {
+        $found = $this->readings->findVisit($client, $visit) ?? throw $this->createNotFoundException('No such visit.');
+        if (null === $found->signedAt) {
+            $found->signedAt = $this->clock->now();
+            $found->signedById = $this->who->staff()->id;
+            $this->readings->add([]);
+            $this->audit->wrote('signed visit', $client->id, $found->id);
+        }
+        $this->addFlash('done', 'Signed. This visit takes nothing more; what is measured from now on is a new one.');
+
+        return $this->redirectToRoute('assessment_visit', ['client' => $client->id, 'visit' => $found->id], Response::HTTP_SEE_OTHER);
+    }
+
+    /**
+     * @param list<RecordedReading> $taken
+     *
+     * @return list<array{label: string, right: string, left: string, how: string}> one row for a measure, both hands beside each other
+     */
+    private function rows(array $taken): array
+    {
+        $vocabulary = $this->catalogue->get()->vocabulary;
+        $words = new Words($this->catalogue->get());
+        $rows = [];
+        foreach ($taken as $record) {
+            $reading = $record->toReading();
+            $kind = $vocabulary->kinds->find($record->code);
+            $label = (null === $kind ? ('tryout' === $record->code ? 'Try-out: '.$words->name('tryout', $record->argument) : $words->name($record->code, $record->argument)) : $kind->label.(null === $record->argument ? '' : ', '.MeasureView::at($kind, $record->argument))).(null === $record->mode ? '' : ', '.$record->mode->value);
+            $spread = $reading->taken?->spread();
+            $text = MeasureView::text($kind, $reading).(null === $kind || null === $reading->value ? '' : $kind->unit->sign()).($record->byEye ? ' by eye' : '').(null === $spread ? '' : \sprintf(' (%s; spread %s)', implode(', ', $record->trials), round($spread, 1)));
+            $rows[$label] ??= ['label' => $label, 'right' => '', 'left' => '', 'how' => ''];
+            $rows[$label]['left' === ($record->side->value ?? 'right') ? 'left' : 'right'] = $text;
+            $rows[$label]['how'] = implode(', ', array_filter(['hand' === $record->source->value ? '' : $record->source->label(), 'usual' === $record->position->value ? '' : $record->position->label(), \in_array($record->medication->value, ['on', 'off'], true) ? $record->medication->label() : ''], static fn (string $s): bool => '' !== $s));
+        }
+
+        return array_values($rows);
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\App;
+
+use HandGarden\Account\Role;
+use HandGarden\Assessment\MeasureDraft;
+use HandGarden\Assessment\ReadingRepository;
+use HandGarden\Assessment\RecordedReading;
+use HandGarden\Assessment\Visit;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Measure\Mode;
+
+final class VisitTest extends OdalysTestCase
+{
+    public function testWhatIsTypedSurvivesOnTheServerUntilItIsKept(): void
+    {
+        $this->post($this->path('/measure/figures'), ['m' => ['grip_kg:right:-:-' => '7 8 9']]);
+        $this->assertStatus(200);
+        $this->browser->request('GET', $this->path('/measure?set=dexterity'));
+
+        self::assertSelectorExists('input[name="m[grip_kg:right:-:-]"][value="7 8 9"]');
+        $this->post($this->path('/measure?set=dexterity'), ['m' => ['pegs_s:right:-:-' => '41']]);
+        $readings = $this->service(ReadingRepository::class)->of($this->odalys);
+        self::assertSame(8.0, $readings->newest('grip_kg', Side::Right)?->value, 'three trials: the mean');
+        self::assertSame([7.0, 8.0, 9.0], $readings->newest('grip_kg', Side::Right)->taken?->trials);
+        self::assertSame(41.0, $readings->newest('pegs_s', Side::Right)?->value);
+        self::assertCount(0, $this->entities->getRepository(MeasureDraft::class)->findAll());
+    }
+
+    public function testADraftBelongsToOnePerson(): void
+    {
+        $this->post($this->path('/measure/figures'), ['m' => ['grip_kg:right:-:-' => '7']]);
+        $clinic = $this->entities->find(\HandGarden\Account\Clinic::class, $this->odalys->clinicId);
+        self::assertNotNull($clinic);
+        $this->signIn($this->staff($clinic));
+        $this->browser->request('GET', $this->path('/measure?set=dexterity'));
+
+        self::assertSelectorNotExists('input[name="m[grip_kg:right:-:-]"][value="7"]');
+    }
+
+    public function testKeptReadingsAreTakenBackOnceAndTypedAgain(): void
+    {
+        $this->post($this->path('/measure?set=motion'), ['m' => ['wrist_extension:right:active:-' => '-5']]);
+        $this->browser->followRedirect();
+        $undo = $this->browser->getCrawler()->filter('form[action*="/take-back/"]');
+        self::assertCount(1, $undo);
+        $this->post((string) $undo->attr('action'), []);
+        $this->browser->followRedirect();
+
+        self::assertSelectorExists('input[name="m[wrist_extension:right:active:-]"][value="-5"]');
+        self::assertSame(-10.0, $this->service(ReadingRepository::class)->of($this->odalys)->newest('wrist_extension', Side::Right, Mode::Active)?->value, 'what was known before counts again');
+        self::assertCount(2, $this->entities->getRepository(RecordedReading::class)->findBy(['code' => 'wrist_extension', 'side' => Side::Right, 'mode' => Mode::Active]), 'nothing is deleted');
+    }
+
+    public function testASignedVisitTakesNothingMore(): void
+    {
+        $visit = $this->entities->getRepository(Visit::class)->findOneBy(['clientId' => $this->odalys->id]);
+        self::assertNotNull($visit);
+        $this->browser->request('GET', $this->path('/visits/'.$visit->id));
+        self::assertSelectorTextContains('table', 'Wrist up (extension), active');
+        $this->post($this->path('/visits/'.$visit->id.'/sign'), []);
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('main', 'Signed by Sefa Ouland');
+        $before = \count($this->entities->getRepository(RecordedReading::class)->findBy(['visitId' => $visit->id]));
+        $this->post($this->path('/measure'), ['m' => ['grip_kg:right:-:-' => '7']]);
+
+        self::assertCount($before, $this->entities->getRepository(RecordedReading::class)->findBy(['visitId' => $visit->id]));
+        self::assertCount(2, $this->entities->getRepository(Visit::class)->findAll());
+        $this->post($this->path('/measure/take-back/'.$visit->id.'/'.$visit->at->getTimestamp()), []);
+        self::assertNull($this->service(ReadingRepository::class)->ofVisit($this->fresh($visit))[0]->withdrawnAt);
+    }
+
+    public function testAnAssistantReadsFindingsAndVisitsButSignsNothing(): void
+    {
+        $clinic = $this->entities->find(\HandGarden\Account\Clinic::class, $this->odalys->clinicId);
+        self::assertNotNull($clinic);
+        $this->signIn($this->staff($clinic, Role::Assistant));
+        $this->browser->request('GET', $this->path('/findings'));
+        $this->assertStatus(200);
+        self::assertSelectorNotExists('form[action$="/sign"]');
+    }
+
+    public function testFindingsExplainThemselvesAndSayWhatIsMissing(): void
+    {
+        $this->browser->request('GET', $this->path('/findings'));
+
+        self::assertSelectorTextContains('main', 'Thumb in the palm, held there by the fingers');
+        self::assertSelectorTextContains('main', 'lets go at -45°');
+        self::assertMatchesRegularExpression('/Long finger flexors short or toned<\/b>: measure [^<]*wrist at -30/', $this->page());
+        self::assertSelectorExists('figure.chart svg[aria-label*="50 % at -60°"]');
+    }
+
+    public function testAChangeWithinTheErrorOfMeasurementIsNotCalledProgress(): void
+    {
+        $day = new \DateTimeImmutable('-30 days');
+        $visit = new Visit($this->odalys->clinicId, $this->odalys->id, $day, $this->therapist->id, $day);
+        $this->entities->persist($visit);
+        foreach (['wrist_extension' => -14.0, 'wrist_flexion' => -50.0] as $code => $value) {
+            $this->entities->persist(RecordedReading::of(new \HandGarden\Core\Measure\Reading($code, Side::Right, 'wrist_flexion' === $code ? Mode::Passive : Mode::Active, null, $value, $day), $visit, $this->therapist->id, $day));
+        }
+        $this->entities->flush();
+        $this->browser->request('GET', $this->path('/findings'));
+        $found = fn (string $label): string => 1 === preg_match('#<tr><th[^>]*>'.$label.'.*?</tr>#s', $this->page(), $row) ? $row[0] : '';
+
+        self::assertStringContainsString('no real change yet', $found('Wrist up'));
+        self::assertStringContainsString('real gain', $found('Wrist down'));
+    }
+
+    public function testTheIntakeIsKeptAndShown(): void
+    {
+        $crawler = $this->browser->request('GET', $this->path('/edit'));
+        $form = $crawler->selectButton('Save')->form();
+        $form->setValues(['intake[doseTimes]' => '18:00 7.30', 'intake[splints]' => 'Night splint', 'intake[seatedMinutes]' => '45', 'intake[commands]' => '2']);
+        $this->browser->submit($form);
+        self::assertResponseRedirects();
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('main', 'at 07:30, 18:00');
+        self::assertTrue($this->fresh($this->odalys)->takesTimedMedicine());
+
+        $form->setValues(['intake[doseTimes]' => 'at noon', 'intake[onsetOn]' => '2199-01-01', 'version' => (string) $this->fresh($this->odalys)->version]);
+        $this->browser->submit($form);
+        $this->assertStatus(422);
+        self::assertSelectorTextContains('#p-doseTimes', 'are not times');
+        self::assertSelectorTextContains('#p-onsetOn', 'future');
+        self::assertSelectorExists('input[name="intake[splints]"][value="Night splint"]');
+    }
+
+    private function path(string $rest): string
+    {
+        return '/clients/'.$this->odalys->id.$rest;
+    }
+}
