@@ -174,7 +174,7 @@ final readonly class MeasureView
     {
         $kind = $this->catalogue->vocabulary->kinds->find($name->code);
         $last = $this->known->newest($name->code, $name->side, $name->mode, $name->argument);
-        $title = $kind->label ?? $this->catalogue->vocabulary->observation($name->code)->question ?? 'Try-out';
+        $title = $kind->label ?? $this->catalogue->vocabulary->observation($name->code)->question ?? (null !== $name->argument && $this->catalogue->hasRung($name->argument) ? $this->catalogue->rung($name->argument)->name : 'Try-out');
 
         return [
             'name' => $name->name(),
@@ -185,7 +185,7 @@ final readonly class MeasureView
                 Unit::Grade === $kind?->unit => 'grade',
                 default => 'number',
             },
-            'label' => implode(', ', array_filter([$title, null === $name->argument ? '' : ('m' === $name->part && null !== $kind ? self::at($kind, $name->argument) : str_replace(['_', '-'], ' ', $name->argument)), $name->side->value ?? '', $name->mode->value ?? ''], static fn (string $part): bool => '' !== $part)),
+            'label' => implode(', ', array_filter([$title, null === $name->argument || 't' === $name->part ? '' : ('m' === $name->part && null !== $kind ? self::at($kind, $name->argument) : str_replace(['_', '-'], ' ', $name->argument)), $name->side->value ?? '', $name->mode->value ?? ''], static fn (string $part): bool => '' !== $part)),
             'column' => implode(', ', array_filter([ucfirst($name->side->value ?? ''), $name->mode->value ?? '', 'm' === $name->part && null !== $kind && null !== $name->argument ? self::at($kind, $name->argument) : ''], static fn (string $part): bool => '' !== $part)),
             'side' => $name->side?->value,
             'mode' => $name->mode?->value,

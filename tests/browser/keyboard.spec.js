@@ -32,15 +32,14 @@ test('the same path with the keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Odalys Brandt' })).toBeVisible();
 
-  // measure: m goes there; Enter goes down the column, = copies the last value, u is as usual
+  // measure: m goes there; = copies the last value and goes on, u is as usual
   await go(page, 'm', '**/measure');
-  await tabTo(page, page.getByRole('link', { name: 'Everything', exact: true }));
-  await go(page, 'Enter', '**/measure?set=everything');
+  await tabTo(page, page.getByRole('link', { name: 'Joint motion', exact: true }));
+  await go(page, 'Enter', '**/measure?set=motion');
   const first = page.getByLabel(/^Wrist up \(extension\), right, active/);
   await tabTo(page, first);
   await page.keyboard.type('=');
   await expect(first).toHaveValue('-10');
-  await page.keyboard.press('Enter');
   await expect(page.getByLabel(/^Wrist down \(flexion\), right, active/)).toBeFocused();
   await page.keyboard.type('u');
   await expect(page.getByLabel(/^Wrist down \(flexion\), right, active/)).toHaveValue('usual');

@@ -41,7 +41,7 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   await field('Tone, wrist flexors, right').fill('2');
   for (const list of await page.locator('form details').all()) await list.evaluate((element) => { element.open = true; });
   for (const tick of [/^Light stroking.*right/, /^Skin of hand.*right/, /^A flat finger slides.*right/, /^The hand can lie.*right/, /^Any finger moves.*right/, /^After stretching.*right/, /^Forearm supported: the wrist moves.*right/, /^Forearm on its little.*right/, /^The fingers hold the thumb.*right/, /curls|^At rest and one minute.*right/]) {
-    await page.getByRole('radiogroup', { name: tick }).first().getByText('Yes', { exact: true }).click();
+    await page.getByRole('radiogroup', { name: tick }).first().getByRole('radio', { name: 'Yes' }).check();
   }
   for (const list of ['Skin and touch', 'Pain and loose joints', 'Stiffness that does not give', 'How the hand reacts']) {
     await page.getByRole('checkbox', { name: `${list}, right: looked for, none of the rest` }).check();

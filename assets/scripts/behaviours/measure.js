@@ -17,15 +17,15 @@ export function connect(form) {
     if (!field || event.ctrlKey || event.metaKey || event.altKey) {
       return;
     }
-    const act = actionOf(event.key, field, event.target);
+    const act = actionOf(event.key, field);
     if (act) {
       event.preventDefault();
       act();
     }
   });
 
-  function actionOf(key, field, target) {
-    if (key === 'Enter' && target.tagName !== 'SELECT') {
+  function actionOf(key, field) {
+    if (key === 'Enter') {
       return () => go(field);
     }
     if (field.matches('.yesno')) {
@@ -55,11 +55,12 @@ export function connect(form) {
     return null;
   }
 
-  /** The next field in reading order that is still empty in the same column, else simply the next. */
+  const order = inTakingOrder(fields);
+
+  /** The next field as it is taken: down one hand and mode of a table, then the next column, then the next table. */
   function go(field) {
-    const rest = fields.slice(fields.indexOf(field) + 1);
-    const next = rest.find((other) => columnOf(other) === columnOf(field)) ?? rest[0] ?? form.querySelector('.btn-act');
-    focus(next);
+    const rest = order.slice(order.indexOf(field) + 1);
+    focus(rest.find((other) => other.offsetParent !== null) ?? form.querySelector('.btn-act'));
   }
 
   for (const link of form.querySelectorAll('.hand-map a')) {
@@ -163,8 +164,20 @@ function focus(target) {
 
 const partsOf = (field) => (field.name ?? field.querySelector('input').name).replace(/^\w+\[|\]$/g, '').split(':');
 
-/** Same hand and same mode. */
-const columnOf = (field) => (field.matches('.yesno, select') || field.closest('table').tHead === null ? 'any' : partsOf(field).slice(1, 3).join(':'));
+/** Tables with a head go column by column, those without one row by row. */
+function inTakingOrder(fields) {
+  const placed = fields.map((field) => {
+    const table = field.closest('table');
+    const cell = field.closest('td');
+    let column = 0;
+    for (let before = cell?.previousElementSibling; before; before = before.previousElementSibling) {
+      column += before.colSpan;
+    }
+    return { field, table, column: table?.tHead ? column : 0 };
+  });
+  const tables = [...new Set(placed.map((one) => one.table))];
+  return tables.flatMap((table) => placed.filter((one) => one.table === table).sort((a, b) => a.column - b.column).map((one) => one.field));
+}
 
 /** Digit, hand and mode: `index_pip_flexion` and `index_dip_flexion` of one hand are one finger. */
 function fingerOf(field) {
