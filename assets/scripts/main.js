@@ -2,6 +2,8 @@
 import { connect as counter } from './behaviours/counter.js';
 import { connect as filters } from './behaviours/filters.js';
 import { connect as flipbook } from './behaviours/flipbook.js';
+import { connect as ink } from './behaviours/ink.js';
+import { connect as live } from './behaviours/live.js';
 import { connect as measure } from './behaviours/measure.js';
 import { connect as pacer } from './behaviours/pacer.js';
 import { connect as player } from './behaviours/player.js';
@@ -10,7 +12,7 @@ import { connect as print } from './behaviours/print.js';
 import { connect as shortcuts } from './behaviours/shortcuts.js';
 import { connect as stopwatch } from './behaviours/stopwatch.js';
 
-const behaviours = { counter, filters, flipbook, measure, pacer, player, pose, print, shortcuts, stopwatch };
+const behaviours = { counter, filters, flipbook, ink, live, measure, pacer, player, pose, print, shortcuts, stopwatch };
 
 for (const element of document.querySelectorAll('[data-behaviour]')) {
   for (const name of element.dataset.behaviour.split(' ')) {

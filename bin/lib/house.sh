@@ -170,9 +170,14 @@ need_database() { # name
 # --- php-fpm and nginx ---------------------------------------------------------------------------------------------
 database_url() { printf 'postgresql://garden:%s@127.0.0.1:%s/%s?serverVersion=15&charset=utf8' "$DB_PASSWORD" "$PG_PORT" "$1"; }
 
-console() { # runs as the web user so that the cache belongs to it
-    local run=(env HOME="$STATE/tmp" APP_ENV="$APP_ENV" APP_DEBUG=0 APP_SECRET="$APP_SECRET" HG_STATE_DIR="$STATE" HG_HANDS_DIR="$STATE/hands" HG_LOOPBACK="${HG_LOOPBACK:-0}" DEMO_PASSWORD="$DEMO_PASSWORD" DATABASE_URL="$(database_url "$DATABASE")" php -d memory_limit=512M "$APP/bin/console" --no-interaction "$@")
-    if [ "$(id -u)" = 0 ]; then (cd "$APP" 2>/dev/null || cd /; runuser -u "$WEB_USER" -- "${run[@]}"); else "${run[@]}"; fi
+console() { # runs as the web user so that the cache belongs to it; secrets go by environment, not where a list of processes shows them
+    (
+        export HOME=$STATE/tmp APP_ENV APP_DEBUG=0 APP_SECRET HG_STATE_DIR=$STATE HG_HANDS_DIR=$STATE/hands HG_LOOPBACK=${HG_LOOPBACK:-0} HG_URL=${HG_URL:-} DEMO_PASSWORD DATABASE_URL
+        DATABASE_URL=$(database_url "$DATABASE")
+        cd "$APP" 2>/dev/null || cd /
+        local run=(php -d memory_limit=512M "$APP/bin/console" --no-interaction "$@")
+        if [ "$(id -u)" = 0 ]; then exec runuser -u "$WEB_USER" -- "${run[@]}"; else exec "${run[@]}"; fi
+    )
 }
 
 # The container and the catalogue are compiled anew when anything they are made of has changed.
@@ -212,6 +217,8 @@ env[APP_SECRET] = $APP_SECRET
 env[HG_STATE_DIR] = $STATE
 env[HG_HANDS_DIR] = $STATE/hands
 env[HG_LOOPBACK] = ${HG_LOOPBACK:-0}
+env[HG_WORKERS] = $(( $(nproc) < 4 ? $(nproc) : 4 ))
+env[HG_BENCH] = ${HG_LOOPBACK:-0}
 env[DATABASE_URL] = "$(database_url "$DATABASE")"
 php_admin_value[realpath_cache_size] = 4096K
 php_admin_value[realpath_cache_ttl] = 600
@@ -282,4 +289,9 @@ stop_pid() { # pid file, signal
     rm -f "$1"
 }
 
-stop_web() { stop_pid "$STATE/nginx.pid" QUIT; stop_pid "$STATE/fpm.pid" TERM; return 0; }
+# Runs the simulated devices that the bench page wants; only where the application listens on this machine alone.
+start_bench() { # port
+    HG_URL=http://127.0.0.1:$1 console garden:devices "$STATE/tmp/bench.pid" >"$STATE/log/bench.log" 2>&1 &
+}
+
+stop_web() { stop_pid "$STATE/tmp/bench.pid" TERM; stop_pid "$STATE/nginx.pid" QUIT; stop_pid "$STATE/fpm.pid" TERM; return 0; }

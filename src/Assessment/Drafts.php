@@ -7,6 +7,7 @@ namespace HandGarden\Assessment;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
+use HandGarden\Core\Measure\Source;
 use Symfony\Component\Uid\Uuid;
 
 /** What was typed and not kept yet, by client and person. */
@@ -14,6 +15,8 @@ final readonly class Drafts
 {
     /** Parts of the measuring form: measures, observations, try-outs, lists of which none of the rest was found. */
     public const PARTS = ['m', 'o', 't', 'none'];
+    /** Part that no form writes: what a value was captured from, as `source:text`, and when, in milliseconds. */
+    public const SOURCES = 's';
 
     public function __construct(private EntityManagerInterface $entities, private Connection $connection)
     {
@@ -25,7 +28,8 @@ final readonly class Drafts
     }
 
     /**
-     * Lays what is on the page over what was typed on other pages before: a field that is there and empty was emptied.
+     * Lays what is on the page over what was typed on other pages before: a field that is there and empty was emptied, unless
+     * its value was captured from a device after the page was shown.
      *
      * @param array<mixed>                         $form
      * @param array<string, array<string, string>> $before
@@ -35,9 +39,13 @@ final readonly class Drafts
     public static function merged(array $form, array $before): array
     {
         $merged = $before;
+        $seen = \is_string($form['seen'] ?? null) ? (int) $form['seen'] : \PHP_INT_MAX;
         foreach (self::PARTS as $part) {
             foreach (\is_array($form[$part] ?? null) ? $form[$part] : [] as $key => $value) {
                 $text = \is_string($value) ? mb_substr(trim($value), 0, 60) : '';
+                if ('' === $text && 'm' === $part && self::capturedAt($before, (string) $key) > $seen) {
+                    continue;
+                }
                 if ('' === $text) {
                     unset($merged[$part][(string) $key]);
                 } else {
@@ -47,6 +55,24 @@ final readonly class Drafts
         }
 
         return array_filter($merged, static fn (array $values): bool => [] !== $values);
+    }
+
+    /**
+     * Values captured from a device, with their source; typing over one makes it a typed one.
+     *
+     * @param array<string, array<string, string>> $typed
+     */
+    public static function source(array $typed, string $key): ?Source
+    {
+        [$source, $text] = explode(':', $typed[self::SOURCES][$key] ?? ':') + ['', ''];
+
+        return '' !== $text && explode('@', $text)[0] === ($typed['m'][$key] ?? '') ? Source::tryFrom($source) : null;
+    }
+
+    /** @param array<string, array<string, string>> $typed */
+    private static function capturedAt(array $typed, string $key): int
+    {
+        return (int) (explode('@', $typed[self::SOURCES][$key] ?? '')[1] ?? 0);
     }
 
     /**

@@ -81,6 +81,7 @@ final readonly class MeasurePage
             'problems' => $problems,
             'note' => $note,
             'draft' => $draft,
+            'seen' => $this->clock->now()->format('Uv'),
             'positions' => Position::cases(),
             'medications' => MedicationState::cases(),
             'form' => $form,

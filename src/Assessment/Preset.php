@@ -92,6 +92,7 @@ enum Preset: string
     public static function groupOf(MeasureKind $kind): string
     {
         return match (true) {
+            \in_array($kind->code, ['spiral_off_mm', 'line_off_mm', 'letters_shrink_pct', 'screen_taps_n', 'screen_rhythm_pct', 'tremor_hz', 'tremor_half_mm'], true) => 'recorded',
             null !== $kind->digit => $kind->digit->value,
             str_starts_with($kind->code, 'tone_') => 'tone',
             \in_array($kind->code, ['slow_angle', 'catch_angle'], true) => 'angles',

@@ -96,13 +96,13 @@ final class ReadingRepository implements ResetInterface
     }
 
     /**
-     * What one person kept at one moment, so that it can be taken back.
+     * What one person kept at one moment, so that it can be taken back; with a visit, of that visit only.
      *
      * @return list<RecordedReading>
      */
-    public function keptAt(Client $client, string $staffId, string $visitId, \DateTimeImmutable $at): array
+    public function keptAt(Client $client, string $staffId, ?string $visitId, \DateTimeImmutable $at): array
     {
-        return $this->entities->getRepository(RecordedReading::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'byStaffId' => $staffId, 'visitId' => $visitId, 'at' => $at, 'replacedById' => null, 'withdrawnAt' => null]);
+        return $this->entities->getRepository(RecordedReading::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'byStaffId' => $staffId, 'at' => $at, ...(null === $visitId ? [] : ['visitId' => $visitId]), 'replacedById' => null, 'withdrawnAt' => null]);
     }
 
     /** @return list<Reading> every one of a measure that counts, oldest first */

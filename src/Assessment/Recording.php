@@ -12,7 +12,7 @@ use Symfony\Component\Uid\Uuid;
 /** Strokes on the screen or a motion trace as they came, in an open format; what was found is computed anew from it. */
 #[ORM\Entity]
 #[ORM\Table(name: 'recording')]
-#[ORM\Index(name: 'recording_by_client', columns: ['client_id', 'kind', 'task', 'at'])]
+#[ORM\Index(name: 'recording_by_client', columns: ['client_id', 'kind', 'at'])]
 class Recording
 {
     #[ORM\Id]
@@ -25,7 +25,7 @@ class Recording
     /**
      * @param string               $raw    JSON as in docs/formats.md
      * @param array<string, mixed> $found  what the analysis gave at the time, to list it without analysing again
-     * @param string               $screen screen and zoom it was drawn on; empty for traces
+     * @param string               $series screen and zoom of a drawing; steadying trial of a trace, or empty
      */
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
@@ -43,7 +43,7 @@ class Recording
         #[ORM\Column(type: Types::JSON)]
         public readonly array $found,
         #[ORM\Column(length: 120)]
-        public readonly string $screen,
+        public readonly string $series,
         #[ORM\Column(type: Types::DATE_IMMUTABLE)]
         public readonly \DateTimeImmutable $onDay,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]

@@ -8,5 +8,4 @@ enum RecordingKind: string
 {
     case Ink = 'ink';
     case Trace = 'trace';
-    case Steadying = 'steadying';
 }

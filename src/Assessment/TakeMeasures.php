@@ -66,7 +66,11 @@ final class TakeMeasures extends AbstractController
         if ('' !== $note) {
             $visit->note = trim($visit->note."\n".$note);
         }
-        $this->readings->add(array_map(static fn (Reading $r): RecordedReading => RecordedReading::of($r, $visit, $staffId, $now), $read->readings));
+        $this->readings->add(array_map(static function (Reading $reading) use ($typed, $visit, $staffId, $now): RecordedReading {
+            $source = Drafts::source($typed, ReadingKey::of($reading->code, $reading->side, $reading->mode, $reading->argument));
+
+            return RecordedReading::of(null === $source || null === $reading->taken ? $reading : $reading->with($reading->taken->from($source)), $visit, $staffId, $now);
+        }, $read->readings));
         $this->drafts->drop($client, $staffId);
         $this->audit->wrote('measured', $client->id, $visit->id);
         $this->addFlash('done', \sprintf('%d readings kept.', \count($read->readings)));
@@ -100,7 +104,7 @@ final class TakeMeasures extends AbstractController
             'trials' => (object) $this->page->trials($read->readings),
             'hands' => $this->page->handFigures($client, $all),
             'hand' => null === $side ? null : $this->page->liveHand($all, $side),
-            'typed' => array_sum(array_map(\count(...), $typed)),
+            'typed' => array_sum(array_map(\count(...), array_diff_key($typed, [Drafts::SOURCES => true]))),
         ]);
     }
 

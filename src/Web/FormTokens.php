@@ -24,8 +24,8 @@ final readonly class FormTokens
     public function __invoke(ControllerEvent $event): void
     {
         $request = $event->getRequest();
-        if (!$event->isMainRequest() || $request->isMethodSafe() || 'account_sign_in' === $request->attributes->get('_route')) {
-            return; // signing in has a token of its own
+        if (!$event->isMainRequest() || $request->isMethodSafe() || 'account_sign_in' === $request->attributes->get('_route') || true === $request->attributes->get('_stateless')) {
+            return; // signing in has a token of its own; where there is no session nobody can be made to send something
         }
         $token = $request->headers->get('X-Garden-Token') ?? (string) $request->request->get('_token');
         if (!$this->tokens->isTokenValid(new CsrfToken(self::ID, $token))) {

@@ -39,6 +39,13 @@ final readonly class Row
     }
 
     /** A calendar day, as midnight UTC. */
+    public function int(string $column): int
+    {
+        $value = $this->values[$column] ?? null;
+
+        return is_numeric($value) ? (int) $value : throw new \UnexpectedValueException($column.' is no number.');
+    }
+
     public function day(string $column): \DateTimeImmutable
     {
         return new \DateTimeImmutable($this->text($column), new \DateTimeZone('UTC'));

@@ -5,6 +5,11 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Role;
+use HandGarden\Assessment\Recording;
+use HandGarden\Assessment\RecordingKind;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Device\DeviceKind;
+use HandGarden\Device\Device;
 use HandGarden\Library\OwnExercise;
 use HandGarden\Library\OwnExerciseForm;
 use HandGarden\Planning\Suspension;
@@ -16,12 +21,14 @@ use Symfony\Component\Routing\RouterInterface;
 final class AccessTest extends GardenTestCase
 {
     /** Routes that need a therapist; all others but signing in are for all staff. */
-    private const THERAPIST = ['client_new', 'client_edit', 'client_archive', 'client_screening', 'assessment_measure', 'assessment_figures', 'assessment_correct', 'assessment_drop_draft', 'assessment_take_back', 'assessment_sign', 'planning_set_rung', 'planning_suggest', 'planning_edit_routine', 'progress_decide', 'progress_reopen', 'library_own_new', 'library_own_edit', 'library_own_archive', 'library_own_export', 'library_export', 'library_import', 'library_pose', 'library_release', 'library_shapes'];
+    private const THERAPIST = ['client_new', 'client_edit', 'client_archive', 'client_screening', 'assessment_measure', 'assessment_figures', 'assessment_correct', 'assessment_drop_draft', 'assessment_take_back', 'assessment_sign', 'assessment_screen', 'assessment_keep_ink', 'assessment_scale', 'assessment_recording', 'assessment_withdraw', 'assessment_steadiness', 'assessment_keep_trace', 'assessment_plan_trial', 'assessment_keep_outcome', 'device_bench', 'device_run', 'device_retire', 'device_live', 'device_newest', 'device_capture', 'device_independence', 'device_record', 'planning_set_rung', 'planning_suggest', 'planning_edit_routine', 'progress_decide', 'progress_reopen', 'library_own_new', 'library_own_edit', 'library_own_archive', 'library_own_export', 'library_export', 'library_import', 'library_pose', 'library_release', 'library_shapes'];
     /** Of these, what a lead alone may do. */
     private const LEAD = ['library_shapes'];
+    /** Asks for a token of its own, whoever is signed in. */
+    private const BY_TOKEN = ['device_frames'];
     private const PUBLIC = ['account_sign_in', 'content_hand', 'content_book'];
     /** Not about a record of a clinic. */
-    private const WITHOUT_RECORD = ['account_sign_in', 'account_sign_out', 'desk_today', 'client_new', 'content_hand', 'content_book', 'library_exercises', 'library_exercise', 'library_print', 'library_ladder', 'library_pictures', 'library_rules', 'library_release', 'library_shapes', 'library_own_new', 'library_own_export', 'library_export', 'library_import', 'library_pose'];
+    private const WITHOUT_RECORD = ['account_sign_in', 'account_sign_out', 'desk_today', 'client_new', 'content_hand', 'content_book', 'library_exercises', 'library_exercise', 'library_print', 'library_ladder', 'library_pictures', 'library_rules', 'library_release', 'library_shapes', 'library_own_new', 'library_own_export', 'library_export', 'library_import', 'library_pose', 'device_bench', 'device_frames'];
 
     /** @return iterable<string, array{?Role}> */
     public static function roles(): iterable
@@ -50,7 +57,9 @@ final class AccessTest extends GardenTestCase
             $this->browser->request($method, $path, 'POST' === $method ? ['_token' => $token] : []);
             $status = $this->browser->getResponse()->getStatusCode();
             $what = "$method $path as ".($role->value ?? 'nobody');
-            if (null === $role) {
+            if (\in_array($name, self::BY_TOKEN, true)) {
+                self::assertSame(401, $status, $what);
+            } elseif (null === $role) {
                 $toSignIn = 302 === $status && str_ends_with((string) $this->browser->getResponse()->headers->get('Location'), '/sign-in');
                 self::assertTrue($toSignIn || \in_array($name, self::PUBLIC, true), "$what: $status");
             } elseif ((Role::Assistant === $role && \in_array($name, self::THERAPIST, true)) || (Role::Therapist === $role && \in_array($name, self::LEAD, true))) {
@@ -65,7 +74,7 @@ final class AccessTest extends GardenTestCase
     {
         $names = array_column($this->addresses('x', null), 0);
 
-        self::assertSame([], array_diff([...self::THERAPIST, ...self::PUBLIC, ...self::WITHOUT_RECORD], $names));
+        self::assertSame([], array_diff([...self::THERAPIST, ...self::PUBLIC, ...self::BY_TOKEN, ...self::WITHOUT_RECORD], $names));
         self::assertGreaterThan(20, \count($names));
     }
 
@@ -119,7 +128,7 @@ final class AccessTest extends GardenTestCase
      */
     private function addresses(string $clinicId, ?\HandGarden\Account\Staff $therapist): array
     {
-        $ids = ['client' => 'x', 'sitting' => 'x', 'reading' => 'x', 'visit' => 'x', 'second' => '1', 'suspension' => 'x', 'hash' => str_repeat('0', 32), 'rung' => 'helped-lift-hold', 'ladder' => 'base-1', 'format' => 'yaml', 'key' => 'x'];
+        $ids = ['client' => 'x', 'sitting' => 'x', 'reading' => 'x', 'visit' => 'x', 'second' => '1', 'recording' => 'x', 'device' => 'x', 'suspension' => 'x', 'hash' => str_repeat('0', 32), 'rung' => 'helped-lift-hold', 'ladder' => 'base-1', 'format' => 'yaml', 'key' => 'x'];
         if (null !== $therapist) {
             $clinic = $this->entities->find(\HandGarden\Account\Clinic::class, $clinicId);
             self::assertNotNull($clinic);
@@ -133,6 +142,8 @@ final class AccessTest extends GardenTestCase
             self::assertNotNull($reading);
             $ids['reading'] = $reading->id;
             $ids['visit'] = $reading->visitId;
+            $ids['recording'] = $this->keep(new Recording($clinicId, $client->id, RecordingKind::Ink, 'word', Side::Right, '{}', [], '', $now, $now, $therapist->id))->id;
+            $ids['device'] = $this->keep(Device::register($clinicId, 'Glove', DeviceKind::Glove, Side::Right, true, $now)[0])->id;
         }
         $router = $this->service(RouterInterface::class);
         $addresses = [];

@@ -23,6 +23,11 @@ final readonly class Taken
         return new self($this->byStaffId, $this->position, $this->medication, $this->source, $trials);
     }
 
+    public function from(Source $source): self
+    {
+        return new self($this->byStaffId, $this->position, $this->medication, $source, $this->trials);
+    }
+
     /** Range of the trials, highest less lowest; null for one trial. */
     public function spread(): ?float
     {

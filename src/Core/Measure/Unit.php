@@ -14,6 +14,8 @@ enum Unit: string
     case Count = 'count';
     case Grade = 'grade';
     case Kilograms = 'kilograms';
+    case Millimetres = 'millimetres';
+    case Hertz = 'hertz';
 
     public function sign(): string
     {
@@ -22,6 +24,8 @@ enum Unit: string
             self::Percent => '%',
             self::Seconds => 's',
             self::Kilograms => 'kg',
+            self::Millimetres => 'mm',
+            self::Hertz => 'Hz',
             default => '',
         };
     }

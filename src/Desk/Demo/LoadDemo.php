@@ -9,6 +9,9 @@ use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Account\Clinic;
 use HandGarden\Account\Role;
 use HandGarden\Account\Staff;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Device\DeviceKind;
+use HandGarden\Device\Device;
 use HandGarden\Web\Clock;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -52,6 +55,9 @@ final class LoadDemo extends Command
         $this->staff($clinic, 'sefa', 'Sefa Ouland', Role::Therapist);
         $assistant = $this->staff($clinic, 'jory', 'Jory Tamm', Role::Assistant);
         $this->entities->flush();
+        foreach ([['Glove, right', DeviceKind::Glove], ['Force gauge', DeviceKind::Gauge], ['Wrist sensor', DeviceKind::Motion]] as $place => [$name, $kind]) {
+            $this->entities->persist(Device::register($clinic->id, $name, $kind, Side::Right, true, $this->clock->now()->modify(\sprintf('+%d seconds', $place)))[0]);
+        }
         $this->clients->make($clinic, $lead, $assistant, $this->clock->now());
         $output->writeln('Demonstration data loaded.');
 
