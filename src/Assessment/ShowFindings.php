@@ -52,9 +52,9 @@ final class ShowFindings extends AbstractController
         $catalogue = $this->catalogue->get();
         $hands = [];
         foreach ([] === $client->affected() ? [Side::Right] : $client->affected() as $side) {
-            $hands[] = $this->hand($readings, $young, $side);
+            $hands[] = ['unaffected' => false] + $this->hand($readings, $young, $side);
             if (1 === \count($client->affected())) {
-                $hands[] = $this->hand($readings, $young, $side->opposite());
+                $hands[] = ['unaffected' => \in_array($side->opposite(), $client->unaffected(), true)] + $this->hand($readings, $young, $side->opposite());
             }
         }
 
@@ -81,7 +81,7 @@ final class ShowFindings extends AbstractController
                 $parts = explode(':', $need);
                 $kind = $kinds->find($parts[0]);
                 if (null !== $kind) {
-                    return lcfirst($kind->label).(isset($parts[1]) ? ', '.MeasureView::at($kind, $parts[1]) : '');
+                    return (1 === preg_match('/^\p{Lu}{2}/u', $kind->label) ? $kind->label : lcfirst($kind->label)).(isset($parts[1]) ? ', '.MeasureView::at($kind, $parts[1]) : '');
                 }
 
                 return $words->name($parts[0], $parts[1] ?? null);

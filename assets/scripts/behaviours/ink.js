@@ -119,7 +119,7 @@ export function connect(place) {
 
   function tell() {
     const samples = strokes.reduce((sum, stroke) => sum + stroke.length, 0);
-    const what = task === 'tapping' ? `${strokes.length} taps` : `${strokes.length} strokes, ${samples} samples`;
+    const what = task === 'tapping' ? `${strokes.length} taps` : `${strokes.length} ${strokes.length === 1 ? 'stroke' : 'strokes'}, ${samples} samples`;
     says.textContent = finished ? `${what}. Time is up: keep it or start over.` : what;
   }
 

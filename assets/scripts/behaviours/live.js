@@ -134,5 +134,13 @@ export function connect(place) {
     }, 1000);
   });
 
+  // Right after choosing, the focus is on a choice, where the keys of the page rest.
+  place.addEventListener('keydown', (event) => {
+    if (event.key === 'c' && event.target.type === 'radio') {
+      event.preventDefault();
+      place.querySelector('[data-key="c"]')?.click();
+    }
+  });
+
   look();
 }

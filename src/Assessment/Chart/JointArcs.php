@@ -63,7 +63,7 @@ final class JointArcs
             }
         }
 
-        return [] === $says ? null : new Chart(ucfirst($side->value).', '.strtolower($name), implode('; ', $says).'.', self::DIAL * max(2, \count($dials)), 126.0, $marks);
+        return [] === $says ? null : new Chart(ucfirst($side->value).', '.strtolower($name), implode('; ', $says).'.', self::DIAL * 3.0, 126.0, $marks);
     }
 
     /** @param list<Reading> $history newest first */

@@ -36,15 +36,20 @@ final class OpeningCurve
             $angleWords = match (true) {
                 null === $release => 'release angle: measure a second wrist angle',
                 is_nan($release) => \sprintf('stays under %.0f %% at every wrist angle', Opening::FUNCTIONAL_PERCENT),
-                (float) array_key_last($curve) === $release => \sprintf('lets go at %+.0f° or more', $release),
-                default => \sprintf('lets go at %+.0f°', $release),
+                (float) array_key_last($curve) === $release => 'lets go at '.self::signed($release).' or more',
+                default => 'lets go at '.self::signed($release),
             };
             if (null !== $release && !is_nan($release) && Mode::Active === $mode) {
                 $plot->upright($release, 'release', $angleWords);
             }
-            $says[] = ucfirst($words).': '.implode(', ', array_map(static fn (int $angle, float $percent): string => \sprintf('%.0f %% at %+d°', $percent, $angle), array_keys($curve), $curve)).'; '.$angleWords;
+            $says[] = ucfirst($words).': '.implode(', ', array_map(static fn (int $angle, float $percent): string => \sprintf('%.0f %% at %s', $percent, self::signed((float) $angle)), array_keys($curve), $curve)).'; '.$angleWords;
         }
 
         return [] === $says ? null : $plot->chart(ucfirst($side->value).' hand: opening against wrist angle', implode('. ', $says).'.');
+    }
+
+    private static function signed(float $degrees): string
+    {
+        return 0.0 === round($degrees) ? '0°' : \sprintf('%+.0f°', $degrees);
     }
 }

@@ -10,6 +10,7 @@ use HandGarden\Account\Staff;
 use HandGarden\Assessment\RecordedReading;
 use HandGarden\Assessment\Visit;
 use HandGarden\Client\Client;
+use HandGarden\Client\Intake;
 use HandGarden\Client\ScreeningAnswer;
 use HandGarden\Client\Stamina;
 use HandGarden\Content\CatalogueStore;
@@ -43,6 +44,7 @@ final readonly class DemoClients
         private EntityManagerInterface $entities,
         private CatalogueStore $catalogue,
         private Plan $plan,
+        private DemoRecordings $recordings,
         #[Autowire('%kernel.project_dir%/demo')]
         private string $demoDir,
     ) {
@@ -57,6 +59,9 @@ final readonly class DemoClients
             $this->screening($client, $therapist, $today, $now);
             foreach ($story->get('assessments')->items() as $assessment) {
                 $this->assessment($assessment, $client, $therapist, $today, $now);
+            }
+            if (\in_array(Condition::Parkinsons, $client->conditions(), true)) {
+                $this->recordings->make($client, $therapist->id, $today, $now);
             }
             $this->entities->flush();
             $this->plan->reset();
@@ -84,9 +89,21 @@ final readonly class DemoClients
         $client->goalKey = $node->get('goal')->string();
         $client->goalWords = $node->get('goal_words')->string();
         $client->story = $node->get('story')->string();
+        $client->setIntake(self::intake($node->get('intake'), $now));
         $this->entities->persist($client);
 
         return $client;
+    }
+
+    private static function intake(Node $node, \DateTimeImmutable $now): Intake
+    {
+        $day = static fn (string $key): string => $now->modify('-'.$node->get($key)->int().' days')->format('Y-m-d');
+        $kept = ['onsetOn' => $day('onset_days_ago'), 'consentOn' => $day('consent_days_ago')];
+        foreach ($node->map() as $key => $value) {
+            $kept[$key] ??= $value->raw();
+        }
+
+        return Intake::fromArray($kept);
     }
 
     private function screening(Client $client, Staff $staff, \DateTimeImmutable $today, \DateTimeImmutable $now): void
