@@ -12,14 +12,21 @@ use HandGarden\Content\Pictures\SvgWriter;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\ExerciseFilter;
+use HandGarden\Core\Device\Batch;
+use HandGarden\Core\Device\DeviceKind;
+use HandGarden\Core\Device\Seen;
 use HandGarden\Core\Drawing\Camera;
 use HandGarden\Core\Drawing\Figure;
 use HandGarden\Core\Drawing\HandModel;
 use HandGarden\Core\Drawing\Painter;
 use HandGarden\Core\Drawing\View;
+use HandGarden\Core\Measure\Steadiness\Steadiness;
+use HandGarden\Core\Measure\Steadiness\Trace;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Proposer;
 use HandGarden\Core\Routine\Builder;
+use HandGarden\Device\Simulated\Profile;
+use HandGarden\Device\Simulated\SimulatedDevice;
 use HandGarden\Exchange\Case\CaseReader;
 use HandGarden\Exchange\Case\SchemaCheck;
 
@@ -47,6 +54,17 @@ Stopwatch::run('place + build + propose, one client', 6, 120, static function (i
 Stopwatch::run('place, one client on all ladders', 6, 120, static fn (int $round): mixed => (new Placer($catalogue))->place($cases[$round % 3]->facts, $cases[$round % 3]->today), 10.0);
 $placed = array_map(static fn ($case) => (new Placer($catalogue))->place($case->facts, $case->today), $cases);
 Stopwatch::run('build, one client', 6, 120, static fn (int $round): mixed => (new Builder($catalogue))->build($placed[$round % 3], $cases[$round % 3]->facts, $cases[$round % 3]->goal, $cases[$round % 3]->limits, [], $cases[$round % 3]->today), 50.0);
+
+$motion = new SimulatedDevice(DeviceKind::Motion, Profile::Tremor);
+$samples = [];
+for ($i = 0; $i < 3000; ++$i) {
+    [$x, $y, $z] = $motion->values($i / 100.0);
+    $samples[] = [10.0 * $i, $x, $y, $z];
+}
+Stopwatch::run('a trace of 30 s analysed', 3, 40, static fn (): mixed => Steadiness::of(Trace::fromSamples(100.0, $samples)), 50.0);
+$glove = new SimulatedDevice(DeviceKind::Glove, Profile::Tight);
+$lines = '{"hello":"hand-garden/device","version":1,"kind":"glove","run":"bench"}'."\n".$glove->lines(0).$glove->lines(1);
+Stopwatch::run('a delivery of the glove read', 20, 300, static fn (): mixed => Batch::read(DeviceKind::Glove, $lines, new Seen()));
 
 $names = $drawings->poseNames();
 $views = [View::Palmar, View::Dorsal, View::Radial, View::Three, View::ThreePalm];

@@ -34,7 +34,7 @@ $bare = Stopwatch::run('bare Twig page', 50, 300, $page('/bench/twig'));
 $signedIn = Stopwatch::run('bare signed-in page, session in PostgreSQL', 50, 300, $page('/bench/signed-in'));
 $median = Stopwatch::run('client page', 50, 300, $page($client), 2 * $signedIn);
 printf("%-46s %.2f x the signed-in page, %.2f x the bare Twig page\n", 'client page', $median / $signedIn, $median / $bare);
-foreach (['Today' => '/', 'placement' => $client.'/placement', 'routine' => $client.'/routine', 'measure' => $client.'/measure', 'decisions' => $client.'/decisions'] as $name => $path) {
+foreach (['Today' => '/', 'placement' => $client.'/placement', 'routine' => $client.'/routine', 'measure' => $client.'/measure', 'measure, everything' => $client.'/measure?set=everything', 'findings' => $client.'/findings', 'decisions' => $client.'/decisions'] as $name => $path) {
     Stopwatch::run($name, 20, 100, $page($path));
 }
 Stopwatch::run('search, 2,000 own exercises beside the catalogue', 20, 100, $page('/exercises?words=lift+ring&condition=stroke&minutes=5'), 50.0);

@@ -19,7 +19,9 @@ final class Version20261126000000 extends AbstractMigration
         $this->addSql("ALTER TABLE reading ADD source VARCHAR(8) DEFAULT 'hand' NOT NULL, ADD by_eye BOOLEAN DEFAULT false NOT NULL, ADD trials JSONB DEFAULT '[]' NOT NULL, ADD position VARCHAR(12) DEFAULT 'usual' NOT NULL, ADD medication VARCHAR(10) DEFAULT 'not asked' NOT NULL, ADD withdrawn_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL");
         $this->addSql('ALTER TABLE reading ALTER source DROP DEFAULT, ALTER by_eye DROP DEFAULT, ALTER trials DROP DEFAULT, ALTER position DROP DEFAULT, ALTER medication DROP DEFAULT');
         $this->addSql("UPDATE reading SET by_eye = true WHERE code = 'opening'");
-        $this->addSql('CREATE INDEX reading_newest ON reading (client_id, code, side, mode, argument, on_day, at, id)');
+        // What was measured, as one text that is never null: the newest of each is then found by hopping from one to the next.
+        $this->addSql("ALTER TABLE reading ADD measured TEXT GENERATED ALWAYS AS (code || '|' || coalesce(side, '') || '|' || coalesce(mode, '') || '|' || coalesce(argument, '')) STORED");
+        $this->addSql('CREATE INDEX reading_newest ON reading (client_id, measured, on_day, at, id) WHERE replaced_by_id IS NULL AND withdrawn_at IS NULL');
         $this->addSql('ALTER TABLE visit ADD set_up_checked BOOLEAN DEFAULT false NOT NULL, ADD hours_since_dose DOUBLE PRECISION DEFAULT NULL, ADD signed_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL, ADD signed_by_id UUID DEFAULT NULL');
         $this->addSql('ALTER TABLE visit ALTER set_up_checked DROP DEFAULT');
         $this->addSql("ALTER TABLE client ADD intake JSONB DEFAULT '{}' NOT NULL");
@@ -46,6 +48,6 @@ final class Version20261126000000 extends AbstractMigration
         $this->addSql('DROP INDEX reading_newest');
         $this->addSql('ALTER TABLE client DROP intake');
         $this->addSql('ALTER TABLE visit DROP set_up_checked, DROP hours_since_dose, DROP signed_at, DROP signed_by_id');
-        $this->addSql('ALTER TABLE reading DROP source, DROP by_eye, DROP trials, DROP position, DROP medication, DROP withdrawn_at');
+        $this->addSql('ALTER TABLE reading DROP measured, DROP source, DROP by_eye, DROP trials, DROP position, DROP medication, DROP withdrawn_at');
     }
 }

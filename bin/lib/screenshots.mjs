@@ -13,7 +13,7 @@ const shot = async (name, path, options = {}) => {
   await page.screenshot({ path: `${folder}/${name}.png`, fullPage: options.whole ?? false });
 };
 
-await shot('sign-in', '/sign-in');
+await page.goto(`${base}/sign-in`);
 await page.getByLabel('E-mail').fill('maren@quayside.example');
 await page.getByLabel('Password').fill(password);
 await page.getByRole('button', { name: 'Sign in' }).click();
@@ -22,11 +22,21 @@ const idOf = async (name) => (await page.getByRole('link', { name }).first().get
 const odalys = await idOf('Odalys Brandt');
 const tomasz = await idOf('Tomasz Ferrow');
 await shot('client', `/clients/${odalys}`);
-await shot('client-parkinsons', `/clients/${tomasz}`);
-await shot('edit', `/clients/${odalys}/edit`);
 await shot('screening', `/clients/${odalys}/screening`);
-await shot('measure', `/clients/${odalys}/measure`, { before: () => page.getByLabel(/^Wrist up \(extension\), right, active/).fill('-30') });
-await page.goto('about:blank');
+await shot('measure', `/clients/${odalys}/measure?set=motion`);
+await shot('findings', `/clients/${odalys}/findings`);
+await shot('screen', `/clients/${tomasz}/screen?task=spiral&side=right`, { before: () => page.locator('section[aria-label="Kept"]').evaluate((element) => element.scrollIntoView()) });
+await shot('steadiness', `/clients/${tomasz}/steadiness`);
+await page.goto(`${base}/devices`);
+const glove = page.locator('li', { hasText: 'Glove, right' });
+await glove.getByLabel('How Glove, right behaves').selectOption('tight');
+await glove.getByRole('button', { name: 'Start' }).click();
+await page.goto(`${base}/clients/${odalys}/live`);
+await page.locator('[data-state]').getByText('Live.').waitFor();
+await page.waitForTimeout(1500);
+await page.screenshot({ path: `${folder}/live.png` });
+await page.goto(`${base}/devices`);
+await glove.getByRole('button', { name: 'Stop' }).click();
 await shot('placement', `/clients/${odalys}/placement`);
 await shot('routine', `/clients/${odalys}/routine`);
 await shot('print', `/clients/${odalys}/routine/print`);
@@ -41,7 +51,6 @@ await shot('own', '/exercises/own/new?from=each-finger-lift', { before: async ()
   await page.evaluate(() => document.querySelector('#picture').scrollIntoView());
 } });
 await page.goto(`${base}/clients/${odalys}/sittings/new`);
-await shot('sitting-start');
 await page.getByRole('group', { name: /Pain now/ }).getByLabel('1', { exact: true }).check();
 const late = page.getByLabel('No', { exact: true });
 if (await late.count() > 0) await late.check();

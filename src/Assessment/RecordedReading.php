@@ -20,7 +20,6 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 #[ORM\Table(name: 'reading')]
 #[ORM\Index(name: 'reading_by_client', columns: ['client_id', 'on_day', 'at'])]
-#[ORM\Index(name: 'reading_newest', columns: ['client_id', 'code', 'side', 'mode', 'argument', 'on_day', 'at', 'id'])]
 class RecordedReading
 {
     #[ORM\Id]

@@ -19,6 +19,7 @@ final readonly class FrameStore
     public const KEPT_MS = 180_000;
     private const LOOKED_BACK = 12;
     private const FAULTS_MS = 10_000;
+    private const FAULT_BATCHES = 300;
 
     public function __construct(private Connection $connection)
     {
@@ -118,7 +119,7 @@ final readonly class FrameStore
     /** @return array{faults: array<string, int>, examples: list<string>} of the last seconds */
     public function faults(string $deviceId, int $nowMs): array
     {
-        $rows = $this->connection->fetchFirstColumn('SELECT notes FROM device_batch WHERE device_id = ? AND received_ms > ? AND notes->>\'faults\' <> \'{}\' ORDER BY id DESC', [$deviceId, $nowMs - self::FAULTS_MS]);
+        $rows = $this->connection->fetchFirstColumn('SELECT notes FROM (SELECT notes, received_ms FROM device_batch WHERE device_id = ? ORDER BY id DESC LIMIT '.self::FAULT_BATCHES.') lately WHERE received_ms > ? AND notes->>\'faults\' <> \'{}\'', [$deviceId, $nowMs - self::FAULTS_MS]);
         $faults = array_fill_keys(array_map(static fn (Fault $f): string => $f->value, Fault::cases()), 0);
         $examples = [];
         foreach ($rows as $json) {

@@ -23,6 +23,25 @@ final class CaseCommandTest extends KernelTestCase
         }
     }
 
+    /** @return iterable<string, array{string, string, float}> file, figure, value */
+    public static function recordings(): iterable
+    {
+        yield 'spiral' => ['spiral', 'rms_mm', 0.85];
+        yield 'letters' => ['letters', 'height_trend_percent', 32.4];
+        yield 'tapping' => ['tapping', 'taps', 35.0];
+        yield 'trace' => ['trace', 'peak_hz', 4.8];
+        yield 'steadying' => ['steadying', 'near_hz', 5.0];
+    }
+
+    #[DataProvider('recordings')]
+    public function testARecordingIsReplayedFromItsFile(string $name, string $figure, float $value): void
+    {
+        $tester = $this->answer('analyse', Cases::root().'/docs/examples/'.$name.'.json');
+        self::assertSame(0, $tester->getStatusCode(), $tester->getDisplay());
+        $found = (array) json_decode($tester->getDisplay(), true, 16, \JSON_THROW_ON_ERROR);
+        self::assertEqualsWithDelta($value, $found[$figure], 0.05);
+    }
+
     public function testTheSameCaseGivesTheSameAnswer(): void
     {
         $file = Cases::root().'/docs/examples/tight-hand-with-log.json';

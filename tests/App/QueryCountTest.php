@@ -19,20 +19,23 @@ final class QueryCountTest extends GardenTestCase
     {
         yield 'client' => ['', 16];
         yield 'measure' => ['/measure', 10];
+        yield 'measure, everything' => ['/measure?set=everything', 10];
+        yield 'findings' => ['/findings', 8];
+        yield 'screen' => ['/screen', 9];
         yield 'placement' => ['/placement', 12];
         yield 'routine' => ['/routine', 12];
         yield 'decisions' => ['/decisions', 12];
     }
 
     #[DataProvider('pages')]
-    public function testAClientPageAsksTheSameWithAYearOfHistory(string $page, int $most): void
+    public function testAClientPageAsksTheSameWithTwoHundredEarlierAssessments(string $page, int $most): void
     {
         $clinic = $this->clinic();
         $therapist = $this->staff($clinic);
         $client = $this->client($clinic, $therapist);
         $this->signIn($therapist);
         $before = $this->queries('/clients/'.$client->id.$page);
-        for ($i = 1; $i <= 40; ++$i) {
+        for ($i = 1; $i <= 200; ++$i) {
             $day = new \DateTimeImmutable("-$i days");
             $visit = new Visit($clinic->id, $client->id, $day, $therapist->id, $day);
             $this->entities->persist($visit);
