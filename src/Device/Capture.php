@@ -95,7 +95,7 @@ final class Capture extends AbstractController
         $independence = GlovePose::independence($values, $asked);
         $index = $independence->index[$asked->value] ?? null;
         if (null === $index) {
-            return new JsonResponse(['problem' => $independence->why[$asked->value] ?? 'Cannot tell.'], 422);
+            return new JsonResponse(['problem' => ucfirst($asked->value).' '.($independence->why[$asked->value] ?? 'cannot be told').'.'], 422);
         }
         $this->put($client, [ReadingKey::of('individuation_idx', $found->side, null, $asked->value) => (string) round($index, 2)], Source::Glove);
         $moved = array_map(static fn (float $d, string $digit): string => \sprintf('%s %.0f°', $digit, $d), GlovePose::moved($values), array_keys(GlovePose::moved($values)));

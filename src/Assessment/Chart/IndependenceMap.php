@@ -32,7 +32,8 @@ final class IndependenceMap
             }
             $index = $independence->index[$asked->value] ?? null;
             $marks[] = ['tag' => 'text', 'attributes' => ['class' => 'cell-text', 'x' => (string) (66 + self::CELL * 5 + 30), 'y' => (string) ($y + 24), 'text-anchor' => 'middle'], 'text' => null === $index ? '–' : number_format($index, 2)];
-            $says[] = null === $index ? ($independence->why[$asked->value] ?? '') : \sprintf('%s %.2f', ucfirst($asked->value), $index);
+            $why = $independence->why[$asked->value] ?? '';
+            $says[] = null === $index ? ('not measured' === $why ? '' : ucfirst($asked->value).': '.$why) : \sprintf('%s %.2f', ucfirst($asked->value), $index);
         }
         $marks[] = ['tag' => 'text', 'attributes' => ['class' => 'axis', 'x' => (string) (66 + self::CELL * 5 + 30), 'y' => '14', 'text-anchor' => 'middle'], 'text' => 'index'];
 

@@ -39,13 +39,13 @@ final readonly class Independence
             }
         }
 
-        return self::of($moved, self::FULL_MARK, static fn (Digit $d): string => \sprintf('%s did not move all the way (3): no index.', ucfirst($d->value)));
+        return self::of($moved, self::FULL_MARK, 'did not move all the way (3), so there is no index');
     }
 
     /** @param array<string, array<string, ?float>> $degrees by asked and moving digit */
     public static function inDegrees(array $degrees): self
     {
-        return self::of($degrees, self::LEAST_DEGREES, static fn (Digit $d): string => \sprintf('%s moved less than %.0f degrees: no index.', ucfirst($d->value), self::LEAST_DEGREES));
+        return self::of($degrees, self::LEAST_DEGREES, \sprintf('moved less than %.0f degrees, so there is no index', self::LEAST_DEGREES));
     }
 
     public static function pair(Digit $asked, Digit $moving): string
@@ -68,9 +68,9 @@ final readonly class Independence
 
     /**
      * @param array<string, array<string, ?float>> $moved
-     * @param \Closure(Digit): string              $tooLittle
+     * @param string                              $tooLittle why there is no index when the asked one hardly moved
      */
-    private static function of(array $moved, float $least, \Closure $tooLittle): self
+    private static function of(array $moved, float $least, string $tooLittle): self
     {
         $map = $index = $why = [];
         foreach (Digit::cases() as $asked) {
@@ -92,7 +92,7 @@ final readonly class Independence
             if (null === $index[$asked->value]) {
                 $why[$asked->value] = match (true) {
                     !isset($row[$asked->value]) => 'not measured',
-                    !$enough => $tooLittle($asked),
+                    !$enough => $tooLittle,
                     default => 'needs '.implode(', ', $missing),
                 };
             }
