@@ -10,6 +10,7 @@ use HandGarden\Core\Measure\Change\Judgement;
 /** One measure of one hand over time, as a row: from, to, and whether that is a real change. */
 final readonly class Change
 {
+    /** @param \Closure(): Chart $draw its trend; most rows are read and not looked at */
     public function __construct(
         public string $label,
         public string $hand,
@@ -21,7 +22,13 @@ final readonly class Change
         public string $mustBeat,
         public Judgement $judgement,
         public string $why,
-        public ?Chart $chart,
+        private \Closure $draw,
+        public ?Chart $chart = null,
     ) {
+    }
+
+    public function drawn(): self
+    {
+        return new self($this->label, $this->hand, $this->first, $this->firstOn, $this->last, $this->lastOn, $this->difference, $this->mustBeat, $this->judgement, $this->why, $this->draw, ($this->draw)());
     }
 }

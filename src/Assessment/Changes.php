@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Assessment;
 
+use HandGarden\Assessment\Chart\Chart;
 use HandGarden\Assessment\Chart\Trend;
 use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
@@ -26,10 +27,11 @@ final readonly class Changes
 
     /**
      * @param list<Reading> $history oldest first
+     * @param int           $charts  how many of the first rows are drawn as well
      *
      * @return list<Change>
      */
-    public function of(array $history): array
+    public function of(array $history, int $charts = 12): array
     {
         $series = [];
         foreach ($history as $reading) {
@@ -44,12 +46,10 @@ final readonly class Changes
                 $changes[] = $this->change($kind, $kind->label.(null === $readings[0]->argument ? '' : ', '.MeasureView::at($kind, $readings[0]->argument)), $readings, 1);
             }
         }
-        foreach ([Side::Right, Side::Left] as $side) {
-            foreach (Digit::cases() as $digit) {
-                $totals = self::totals($history, $side, $digit);
-                if (\count($totals) > 1) {
-                    $changes[] = $this->change(self::totalMotion($digit), 'Total active motion, '.$digit->value, $totals, 2 * \count($digit->hinges()));
-                }
+        foreach (self::totals($history) as $totals) {
+            $digit = Digit::from(substr($totals[0]->code, 6));
+            if (\count($totals) > 1) {
+                $changes[] = $this->change(self::totalMotion($digit), 'Total active motion, '.$digit->value, $totals, 2 * \count($digit->hinges()));
             }
         }
         $rank = static fn (Change $c): int => match ($c->judgement) {
@@ -61,7 +61,7 @@ final readonly class Changes
         };
         usort($changes, static fn (Change $a, Change $b): int => $rank($a) <=> $rank($b));
 
-        return $changes;
+        return array_map(static fn (Change $c, int $place): Change => $place < $charts ? $c->drawn() : $c, $changes, array_keys($changes));
     }
 
     /** @param non-empty-list<Reading> $readings oldest first */
@@ -84,30 +84,34 @@ final readonly class Changes
             null === $found->srd ? '' : round($found->srd->value, 1).$unit.', '.$found->srd->from,
             $found->judgement,
             $found->why,
-            Trend::of('' === $hand ? $label : $label.', '.$hand, $unit, $readings, $found->srd, $this->injectedOn),
+            fn (): Chart => Trend::of('' === $hand ? $label : $label.', '.$hand, $unit, $readings, $found->srd, $this->injectedOn),
         );
     }
 
     /**
-     * Total active motion of a digit on each day on which all its joints were measured.
+     * Total active motion of each digit on each day on which all its joints were measured.
      *
-     * @param list<Reading> $history
+     * @param list<Reading> $history oldest first
      *
-     * @return list<Reading>
+     * @return array<string, non-empty-list<Reading>> by hand and digit
      */
-    private static function totals(array $history, Side $side, Digit $digit): array
+    private static function totals(array $history): array
     {
         $byDay = [];
         foreach ($history as $reading) {
-            if ($side === $reading->side && Mode::Active === $reading->mode && str_starts_with($reading->code, $digit->value.'_')) {
-                $byDay[$reading->on->format('Y-m-d')][] = $reading;
+            $digit = strstr($reading->code, '_', true);
+            if (Mode::Active === $reading->mode && null !== $reading->side && false !== $digit && null !== Digit::tryFrom($digit)) {
+                $byDay[$reading->side->value.' '.$digit][$reading->on->getTimestamp()][] = $reading;
             }
         }
         $totals = [];
-        foreach ($byDay as $readings) {
-            $motion = FingerMotion::of(new Readings($readings), $side, $digit, Mode::Active);
-            if (null !== $motion->totalDegrees) {
-                $totals[] = new Reading('total_'.$digit->value, $side, Mode::Active, null, $motion->totalDegrees, $readings[0]->on, false, $readings[0]->taken?->withTrials([]));
+        foreach ($byDay as $key => $days) {
+            [$side, $digit] = explode(' ', $key);
+            foreach ($days as $readings) {
+                $motion = FingerMotion::of(new Readings($readings), Side::from($side), Digit::from($digit), Mode::Active);
+                if (null !== $motion->totalDegrees) {
+                    $totals[$key][] = new Reading('total_'.$digit, Side::from($side), Mode::Active, null, $motion->totalDegrees, $readings[0]->on, false, $readings[0]->taken?->withTrials([]));
+                }
             }
         }
 

@@ -17,7 +17,7 @@ final readonly class FrameStore
 {
     /** Long enough to freeze a frame, or to keep a recording of a minute after it has ended. */
     public const KEPT_MS = 180_000;
-    private const LOOKED_BACK = 12;
+    private const LOOKED_BACK = 6;
     private const FAULTS_MS = 10_000;
     private const FAULT_BATCHES = 300;
 

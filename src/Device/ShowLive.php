@@ -36,6 +36,7 @@ final class ShowLive extends AbstractController
         private readonly DeviceRepository $devices,
         private readonly FrameStore $frames,
         private readonly LivePages $pages,
+        private readonly ProcessorTime $time,
         private readonly Cautions $cautions,
         private readonly Who $who,
         private readonly Clock $clock,
@@ -95,7 +96,7 @@ final class ShowLive extends AbstractController
             $answer['examples'] = $faults['examples'];
         }
         $page = (string) $request->query->get('page', '');
-        $answer['pages'] = $this->pages->opened(1 === preg_match('/^[0-9a-z]{4,20}$/', $page) ? $page : 'unnamed', $now, 1000.0 * max(0.0, microtime(true) - (\is_float($started = $request->server->get('REQUEST_TIME_FLOAT')) ? $started : microtime(true))));
+        $answer['pages'] = $this->pages->opened(1 === preg_match('/^[0-9a-z]{4,20}$/', $page) ? $page : 'unnamed', $now, $this->time->milliseconds());
 
         return new JsonResponse($answer, headers: ['Cache-Control' => 'no-store']);
     }

@@ -1,11 +1,11 @@
 /**
- * The newest frame of a device, asked for about nine times a second: the next question goes out when the last answer has
+ * The newest frame of a device, asked for eight or nine times a second: the next question goes out when the last answer has
  * been drawn, so that a slow server is never crowded. A capture names the frame that is on the screen.
  * @param {HTMLElement} place carries the addresses and the kind of device
  */
 import { hang } from '../core/drawing.js';
 
-const EVERY_MS = 105;
+const EVERY_MS = 115;
 const FAULTS_EVERY = 10;
 const TRACE_POINTS = 60;
 

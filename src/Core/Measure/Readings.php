@@ -15,22 +15,18 @@ final readonly class Readings
     /** @param iterable<Reading> $readings in the order they were taken; of two on one day the later one counts */
     public function __construct(iterable $readings)
     {
-        $byKey = [];
+        $byKey = $unsorted = [];
         foreach ($readings as $reading) {
-            $byKey[self::key($reading->code, $reading->side, $reading->mode, $reading->argument)][] = $reading;
-        }
-        $this->byKey = array_map(static function (array $list): array {
-            $indexed = [];
-            foreach ($list as $i => $reading) {
-                $indexed[] = [$reading->on->format('Y-m-d'), $i, $reading];
+            $key = self::key($reading->code, $reading->side, $reading->mode, $reading->argument);
+            if (isset($byKey[$key]) && $reading->on < $byKey[$key][\count($byKey[$key]) - 1]->on) {
+                $unsorted[$key] = true;
             }
-            usort($indexed, static fn (array $a, array $b): int => [$b[0], $b[1]] <=> [$a[0], $a[1]]);
-
-            /** @var non-empty-list<Reading> $sorted */
-            $sorted = array_column($indexed, 2);
-
-            return $sorted;
-        }, $byKey);
+            $byKey[$key][] = $reading;
+        }
+        foreach (array_keys($unsorted) as $key) {
+            usort($byKey[$key], static fn (Reading $a, Reading $b): int => $a->on <=> $b->on); // of two on one day the later one stays the later one
+        }
+        $this->byKey = array_map(array_reverse(...), $byKey);
     }
 
     public function newest(string $code, ?Side $side, ?Mode $mode = null, ?string $argument = null): ?Reading

@@ -25,7 +25,7 @@ use Symfony\Contracts\HttpClient\HttpClientInterface;
 final class DeviceCommand extends Command
 {
     /** Glove frames wait at most this long, so that the drawing follows the hand. */
-    private const DELIVER_MS = ['glove' => 40, 'gauge' => 100, 'motion' => 200];
+    private const DELIVER_MS = ['glove' => 60, 'gauge' => 100, 'motion' => 200];
 
     public function __construct(
         private readonly HttpClientInterface $http,

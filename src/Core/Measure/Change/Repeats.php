@@ -42,6 +42,9 @@ final readonly class Repeats
     {
         $byDay = [];
         foreach ($history as $reading) {
+            if (\count($reading->taken->trials ?? []) < 2) {
+                continue;
+            }
             $byDay[$reading->on->format('Y-m-d')] = [...($byDay[$reading->on->format('Y-m-d')] ?? []), ...($reading->taken->trials ?? [])];
         }
 
