@@ -46,7 +46,7 @@ final class ShowVisit extends AbstractController
             'client' => $client,
             'banner' => $this->cautions->of($client),
             'visit' => $found,
-            'rows' => $this->rows($counting),
+            ...$this->rows($counting),
             'changed' => \count($taken) - \count($counting),
             'findings' => array_merge(...array_map(static fn ($side): array => array_values(array_filter((new Findings())->of(new Readings(array_map(static fn (RecordedReading $r) => $r->toReading(), $counting)), $side), static fn (Finding $f): bool => $f->isFound())), $client->affected())),
             'names' => $this->clinics->namesOfStaff(),
@@ -71,26 +71,47 @@ final class ShowVisit extends AbstractController
     }
 
     /**
+     * One row for a measure, both hands beside each other. Joints stand apart, straight to bent; what was answered no is one
+     * sentence.
+     *
      * @param list<RecordedReading> $taken
      *
-     * @return list<array{label: string, right: string, left: string, how: string}> one row for a measure, both hands beside each other
+     * @return array{joints: array<string, array<string, array{string, string}>>, rows: list<array{label: string, right: string, left: string, how: string}>, absent: array<string, list<string>>}
      */
     private function rows(array $taken): array
     {
-        $vocabulary = $this->catalogue->get()->vocabulary;
-        $words = new Words($this->catalogue->get());
-        $rows = [];
+        $kinds = $this->catalogue->get()->vocabulary->kinds;
+        $rows = $joints = $absent = [];
         foreach ($taken as $record) {
             $reading = $record->toReading();
-            $kind = $vocabulary->kinds->find($record->code);
-            $label = (null === $kind ? ('tryout' === $record->code ? 'Try-out: '.$words->name('tryout', $record->argument) : $words->name($record->code, $record->argument)) : $kind->label.(null === $record->argument ? '' : ', '.MeasureView::at($kind, $record->argument))).(null === $record->mode ? '' : ', '.$record->mode->value);
+            $kind = $kinds->find($record->code);
+            $side = 'left' === ($record->side->value ?? 'right') ? 'left' : 'right';
             $spread = $reading->taken?->spread();
             $text = MeasureView::text($kind, $reading).(null === $kind || null === $reading->value ? '' : $kind->unit->sign()).($record->byEye ? ' by eye' : '').(null === $spread ? '' : \sprintf(' (%s; spread %s)', implode(', ', $record->trials), round($spread, 1)));
+            if (null !== $kind?->joint && null !== $kind->digit && null !== $record->mode) {
+                $name = ucfirst($kind->digit->value).' '.$kind->joint->label();
+                $joints[$name][$side.' '.$record->mode->value] ??= ['', ''];
+                $joints[$name][$side.' '.$record->mode->value][$kind->isFlexionEnd ? 1 : 0] = $text;
+                continue;
+            }
+            $label = $this->label($record);
+            if (false === $reading->value) {
+                $absent[null === $record->side ? '' : $side][] = $label;
+                continue;
+            }
             $rows[$label] ??= ['label' => $label, 'right' => '', 'left' => '', 'how' => ''];
-            $rows[$label]['left' === ($record->side->value ?? 'right') ? 'left' : 'right'] = $text;
+            $rows[$label][$side] = $text;
             $rows[$label]['how'] = implode(', ', array_filter(['hand' === $record->source->value ? '' : $record->source->label(), 'usual' === $record->position->value ? '' : $record->position->label(), \in_array($record->medication->value, ['on', 'off'], true) ? $record->medication->label() : ''], static fn (string $s): bool => '' !== $s));
         }
 
-        return array_values($rows);
+        return ['joints' => $joints, 'rows' => array_values($rows), 'absent' => $absent];
+    }
+
+    private function label(RecordedReading $record): string
+    {
+        $kind = $this->catalogue->get()->vocabulary->kinds->find($record->code);
+        $name = null === $kind ? (new Words($this->catalogue->get()))->name($record->code, $record->argument) : $kind->label.(null === $record->argument ? '' : ', '.MeasureView::at($kind, $record->argument));
+
+        return $name.(null === $record->mode ? '' : ', '.$record->mode->value);
     }
 }

@@ -58,6 +58,7 @@ final class ShowLive extends AbstractController
             'devices' => $all,
             'device' => $chosen,
             'plan' => $plan,
+            'window' => null === $chosen ? [] : (new Painter())->windowOf(GlovePose::reach(), View::Radial, $chosen->side),
             'actions' => KeepTrace::ACTIONS,
             'digits' => Digit::cases(),
             'side' => $client->affected()[0] ?? $chosen?->side,
@@ -88,7 +89,7 @@ final class ShowLive extends AbstractController
         ];
         if (null !== $kept && DeviceKind::Glove === $found->kind) {
             $painting = (new Painter())->sketch(GlovePose::of($kept->frame->values), View::Radial, $found->side);
-            $answer['hand'] = ['window' => $painting->window, 'layers' => array_map(static fn (Layer $l): array => ['paint' => SvgWriter::attributesOf($l->class), 'd' => $l->data], $painting->layers)];
+            $answer['hand'] = ['layers' => array_map(static fn (Layer $l): array => ['paint' => SvgWriter::attributesOf($l->class), 'd' => $l->data], $painting->layers)];
         }
         if ('1' === $request->query->get('faults')) {
             $faults = $this->frames->faults($found->id, $now);

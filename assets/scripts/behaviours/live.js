@@ -12,6 +12,7 @@ const TRACE_POINTS = 60;
 export function connect(place) {
   const { kind, token } = place.dataset;
   const find = (selector) => place.querySelector(selector);
+  const view = JSON.parse(place.dataset.window);
   const page = Math.random().toString(36).slice(2, 10).padEnd(6, '0');
   const trace = [];
   let shown = null;
@@ -40,7 +41,7 @@ export function connect(place) {
       button.disabled = shown === null || (button.matches('[data-record-it]') && (answer.state !== 'live' || place.dataset.busy === '1'));
     }
     if (answer.hand) {
-      hang(find('.live-hand'), answer.hand.window, answer.hand.layers);
+      hang(find('.live-hand'), view, answer.hand.layers);
     }
     if (kind === 'gauge' && shown) {
       from ??= answer.frame;
@@ -95,7 +96,7 @@ export function connect(place) {
     if (answer && frozen.hand) {
       const figure = find('[data-frozen]');
       figure.hidden = false;
-      hang(figure.querySelector('svg'), frozen.hand.window, frozen.hand.layers);
+      hang(figure.querySelector('svg'), view, frozen.hand.layers);
       figure.querySelector('figcaption').textContent = `Captured: frame ${answer.frame}`;
     }
   });

@@ -28,6 +28,19 @@ final class GlovePose
     }
 
     /**
+     * The far ends of what a hand in a glove does, to find a window for all of it.
+     *
+     * @return non-empty-list<Pose>
+     */
+    public static function reach(): array
+    {
+        $open = ['thumb_base' => 60.0] + array_fill_keys(array_keys(DeviceKind::Glove->channels()), 0.0);
+        $fist = ['thumb_base' => 20.0, 'thumb_mp' => 40.0, 'thumb_ip' => 50.0] + array_fill_keys(array_keys(DeviceKind::Glove->channels()), 80.0);
+
+        return [self::of(['wrist' => 40.0] + $open), self::of(['wrist' => -40.0] + $open), self::of(['wrist' => 40.0] + $fist), self::of(['wrist' => -40.0] + $fist)];
+    }
+
+    /**
      * The ends of motion of every hinge in a frozen frame.
      *
      * @param array<string, float> $values

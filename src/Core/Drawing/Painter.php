@@ -91,6 +91,20 @@ final readonly class Painter
     }
 
     /**
+     * One window in which all of these poses fit, so that a moving hand moves and its picture does not.
+     *
+     * @param non-empty-list<Pose> $poses
+     *
+     * @return array{float, float, float, float}
+     */
+    public function windowOf(array $poses, View $view, Side $side): array
+    {
+        $boxes = array_map(static fn (Pose $p): array => (new Projection(HandModel::build($p, null, false), Camera::of($view, $side)))->box(), $poses);
+
+        return self::window([min(array_column($boxes, 0)), min(array_column($boxes, 1)), max(array_column($boxes, 2)), max(array_column($boxes, 3))]);
+    }
+
+    /**
      * Where a place travels between the two poses, on screen. A thing and a second hand go straight.
      *
      * @return list<array{float, float, float}>
