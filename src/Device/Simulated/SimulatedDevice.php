@@ -42,15 +42,27 @@ final readonly class SimulatedDevice
         if (Profile::Dropout === $this->profile && fmod($seconds, 9.0) > 6.0) {
             return '';
         }
-        $line = json_encode(['seq' => $seq, 'ms' => round(1000.0 * $seconds, 2), 'v' => array_map(static fn (float $v): float => round($v, 3), $this->values($seconds))], \JSON_THROW_ON_ERROR)."\n";
-        if (Profile::Dropout === $this->profile && 0 === $seq % 40) {
-            return $line.$line;
+        $line = $this->line($seq);
+        if (Profile::Dropout === $this->profile) {
+            return match ($seq % 50) {
+                10 => $line.$line,
+                25 => '',
+                35 => $line.$this->line($seq - 10), // the one held back
+                default => $line,
+            };
         }
         if (Profile::Garbage === $this->profile && 0 === $seq % 20) {
             return 0 === $seq % 60 ? str_replace('"v":[', '"v":[900.0,', $line) : (0 === $seq % 40 ? "\x00\xfe}{\n" : json_encode(['seq' => $seq, 'ms' => 1000.0 * $seconds, 'v' => array_fill(0, \count($this->kind->channels()), 999.0)], \JSON_THROW_ON_ERROR)."\n");
         }
 
         return $line;
+    }
+
+    private function line(int $seq): string
+    {
+        $seconds = $seq / $this->kind->rateHz();
+
+        return json_encode(['seq' => $seq, 'ms' => round(1000.0 * $seconds, 2), 'v' => array_map(static fn (float $v): float => round($v, 3), $this->values($seconds))], \JSON_THROW_ON_ERROR)."\n";
     }
 
     /** @return list<float> */

@@ -87,7 +87,7 @@ final class BatchTest extends TestCase
         $batch = Batch::read($kind, \sprintf('{"hello":"%s","version":1,"kind":"%s","run":"r"}', Batch::PROTOCOL, $kind->value)."\n".$lines, new Seen());
 
         $expected = match ($profile) {
-            Profile::Dropout => ['duplicate'],
+            Profile::Dropout => ['duplicate', 'late'],
             Profile::Garbage => ['garbage', 'out of range'],
             default => [],
         };
