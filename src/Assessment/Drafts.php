@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
 use HandGarden\Core\Measure\Source;
+use HandGarden\Web\Row;
 use Symfony\Component\Uid\Uuid;
 
 /** What was typed and not kept yet, by client and person. */
@@ -76,17 +77,54 @@ final readonly class Drafts
     }
 
     /**
-     * Two tabs of one person write in turn; the later one wins field by field, because each lays its fields over the kept ones.
+     * Changes a draft while nobody else does: a capture from a device and a key pressed on the page may come at once.
+     *
+     * @param \Closure(array<string, array<string, string>>): array<string, array<string, string>> $change what is typed now to what is typed then
+     * @param string|null                                                                          $note   null: stays as it is
+     *
+     * @return array<string, array<string, string>>
+     */
+    public function change(Client $client, string $staffId, \Closure $change, ?string $note, \DateTimeImmutable $now): array
+    {
+        return $this->connection->transactional(function () use ($client, $staffId, $change, $note, $now): array {
+            $at = $now->format('Y-m-d H:i:sP');
+            $whose = [$client->id, $client->clinicId, $staffId];
+            $this->connection->executeStatement("INSERT INTO measure_draft (id, client_id, clinic_id, staff_id, typed, note, at) VALUES (?, ?, ?, ?, '{}', '', ?) ON CONFLICT (client_id, staff_id) DO NOTHING", [Uuid::v7()->toRfc4122(), ...$whose, $at]);
+            $found = $this->connection->fetchAssociative('SELECT typed, note FROM measure_draft WHERE client_id = ? AND clinic_id = ? AND staff_id = ? FOR UPDATE', $whose);
+            $row = new Row(false === $found ? [] : $found);
+            /** @var array<string, array<string, string>> $before */
+            $before = $row->json('typed');
+            $typed = $change($before);
+            $says = $note ?? $row->text('note');
+            if ([] === $typed && '' === $says) {
+                $this->drop($client, $staffId);
+            } else {
+                $this->connection->executeStatement('UPDATE measure_draft SET typed = ?, note = ?, at = ? WHERE client_id = ? AND clinic_id = ? AND staff_id = ?', [json_encode((object) $typed, \JSON_THROW_ON_ERROR), $says, $at, ...$whose]);
+            }
+
+            return $typed;
+        });
+    }
+
+    /**
+     * What is left when some of it has been kept: whatever was typed or captured meanwhile.
      *
      * @param array<string, array<string, string>> $typed
+     * @param array<string, array<string, string>> $kept
+     *
+     * @return array<string, array<string, string>>
      */
-    public function keep(Client $client, string $staffId, array $typed, string $note, \DateTimeImmutable $now): void
+    public static function without(array $typed, array $kept): array
     {
-        $this->connection->executeStatement(
-            'INSERT INTO measure_draft (id, clinic_id, client_id, staff_id, typed, note, at) VALUES (?, ?, ?, ?, ?, ?, ?)
-             ON CONFLICT (client_id, staff_id) DO UPDATE SET typed = EXCLUDED.typed, note = EXCLUDED.note, at = EXCLUDED.at',
-            [Uuid::v7()->toRfc4122(), $client->clinicId, $client->id, $staffId, json_encode((object) $typed, \JSON_THROW_ON_ERROR), $note, $now->format('Y-m-d H:i:sP')],
-        );
+        foreach (self::PARTS as $part) {
+            foreach ($typed[$part] ?? [] as $key => $text) {
+                if (($kept[$part][$key] ?? null) === $text) {
+                    unset($typed[$part][$key], $typed[self::SOURCES]['m' === $part ? $key : '']);
+                }
+            }
+        }
+
+        return array_filter($typed, static fn (array $values): bool => [] !== $values);
     }
 
     public function drop(Client $client, string $staffId): void

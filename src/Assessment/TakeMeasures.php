@@ -45,14 +45,12 @@ final class TakeMeasures extends AbstractController
         }
         $form = $request->request->all();
         $note = self::note($request);
-        $typed = Drafts::merged($form, $draft->typed ?? []);
+        $typed = $this->drafts->change($client, $staffId, static fn (array $before): array => Drafts::merged($form, $before), $note, $this->clock->now());
         $circumstances = Circumstances::typed($form);
         $today = $this->clock->today($client->zone);
         $read = (new MeasureForm($this->catalogue->get(), $circumstances->taken($staffId)))->read($typed, $today, $this->readings->of($client));
         $problems = $read->problems + ('' === $circumstances->problem ? [] : ['hours' => $circumstances->problem]);
         if ([] !== $problems) {
-            $this->drafts->keep($client, $staffId, $typed, $note, $this->clock->now());
-
             return $this->page->show($client, $preset, $typed, $note, $draft, $problems, $form);
         }
         if ([] === $read->readings && '' === $note) {
@@ -71,7 +69,7 @@ final class TakeMeasures extends AbstractController
 
             return RecordedReading::of(null === $source || null === $reading->taken ? $reading : $reading->with($reading->taken->from($source)), $visit, $staffId, $now);
         }, $read->readings));
-        $this->drafts->drop($client, $staffId);
+        $this->drafts->change($client, $staffId, static fn (array $left): array => Drafts::without($left, $typed), '', $this->clock->now());
         $this->audit->wrote('measured', $client->id, $visit->id);
         $this->addFlash('done', \sprintf('%d readings kept.', \count($read->readings)));
         if ([] !== $read->readings) {
@@ -88,14 +86,8 @@ final class TakeMeasures extends AbstractController
         $staffId = $this->who->staff()->id;
         $form = $request->request->all();
         $known = $this->readings->of($client);
-        $typed = Drafts::merged($form, $this->drafts->of($client, $staffId)->typed ?? []);
+        $typed = $this->drafts->change($client, $staffId, static fn (array $before): array => Drafts::merged($form, $before), self::note($request), $this->clock->now());
         $read = (new MeasureForm($this->catalogue->get()))->read($typed, $this->clock->today($client->zone), $known);
-        $note = self::note($request);
-        if ([] === $typed && '' === $note) {
-            $this->drafts->drop($client, $staffId);
-        } else {
-            $this->drafts->keep($client, $staffId, $typed, $note, $this->clock->now());
-        }
         $all = new Readings([...$known->current(), ...$read->readings]);
         $side = Side::tryFrom((string) $request->request->get('look', ''));
 
@@ -131,7 +123,7 @@ final class TakeMeasures extends AbstractController
             $typed[$reading->part()][$reading->key()] = $reading->typedText();
         }
         $this->readings->add([]);
-        $this->drafts->keep($client, $staffId, Drafts::merged($typed, $this->drafts->of($client, $staffId)->typed ?? []), '', $now);
+        $this->drafts->change($client, $staffId, static fn (array $before): array => Drafts::merged($typed, $before), null, $now);
         $this->audit->wrote('took back', $client->id, $found->id);
         $this->addFlash('done', [] === $kept ? 'Nothing could be taken back: the visit is signed, or somebody else kept it.' : \sprintf('%d readings taken back; they are typed here again.', \count($kept)));
 

@@ -140,22 +140,33 @@ final class Capture extends AbstractController
     /** @param array<string, string> $values by field */
     private function put(Client $client, array $values, Source $source): void
     {
-        $staffId = $this->who->staff()->id;
-        $draft = $this->drafts->of($client, $staffId);
-        $typed = $draft->typed ?? [];
-        foreach ($values as $key => $text) {
-            $typed['m'][$key] = $text;
-            $typed[Drafts::SOURCES][$key] = \sprintf('%s:%s@%s', $source->value, $text, $this->clock->now()->format('Uv'));
-        }
-        $this->drafts->keep($client, $staffId, $typed, $draft->note ?? '', $this->clock->now());
+        $this->change($client, static fn (): array => $values, $source);
     }
 
     /** Another trial beside those that stand there. */
     private function add(Client $client, string $key, string $value, Source $source): string
     {
-        $text = trim(($this->drafts->of($client, $this->who->staff()->id)->typed['m'][$key] ?? '').' '.$value);
-        $this->put($client, [$key => $text], $source);
+        $typed = $this->change($client, static fn (array $measures): array => [$key => trim(($measures[$key] ?? '').' '.$value)], $source);
 
-        return $text;
+        return $typed['m'][$key] ?? '';
+    }
+
+    /**
+     * @param \Closure(array<string, string>): array<string, string> $values fields to write, told the measures of the draft
+     *
+     * @return array<string, array<string, string>>
+     */
+    private function change(Client $client, \Closure $values, Source $source): array
+    {
+        $now = $this->clock->now();
+
+        return $this->drafts->change($client, $this->who->staff()->id, static function (array $typed) use ($values, $source, $now): array {
+            foreach ($values($typed['m'] ?? []) as $key => $text) {
+                $typed['m'][$key] = $text;
+                $typed[Drafts::SOURCES][$key] = \sprintf('%s:%s@%s', $source->value, $text, $now->format('Uv'));
+            }
+
+            return $typed;
+        }, null, $now);
     }
 }

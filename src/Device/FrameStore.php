@@ -53,7 +53,7 @@ final readonly class FrameStore
             [$deviceId, $batch->run, $batch->frames[0]->seq ?? -1, [] === $batch->frames ? -1 : $batch->frames[\count($batch->frames) - 1]->seq, $nowMs, json_encode($frames, \JSON_THROW_ON_ERROR), json_encode(['faults' => (object) $batch->faults, 'examples' => $batch->examples], \JSON_THROW_ON_ERROR)],
         );
         if (0 === random_int(0, 99)) {
-            $this->connection->executeStatement('DELETE FROM device_batch WHERE device_id = ? AND received_ms < ?', [$deviceId, $nowMs - self::KEPT_MS]);
+            $this->connection->executeStatement('DELETE FROM device_batch WHERE received_ms < ?', [$nowMs - self::KEPT_MS]);
         }
     }
 

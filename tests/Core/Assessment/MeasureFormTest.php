@@ -115,6 +115,14 @@ final class MeasureFormTest extends TestCase
         self::assertArrayNotHasKey('m', Drafts::merged(['seen' => '1100', 'm' => ['a' => '']], $draft), 'seen and emptied');
     }
 
+    public function testWhatCameWhileTheRestWasKeptIsLeft(): void
+    {
+        $kept = ['m' => ['a' => '41', 'b' => '7'], 'o' => ['q' => 'yes'], 's' => ['a' => 'glove:41@1000']];
+        self::assertSame([], Drafts::without($kept, $kept));
+        $meanwhile = ['m' => ['a' => '41', 'b' => '7 8', 'c' => '3']] + $kept;
+        self::assertSame(['m' => ['b' => '7 8', 'c' => '3']], Drafts::without($meanwhile, $kept));
+    }
+
     public function testTheNameOfATrialIsItsPlan(): void
     {
         $plan = TrialPlan::of(42, 3, [SetUp::Support, SetUp::Unsupported, SetUp::Exhale]);
