@@ -35,6 +35,7 @@ final readonly class ClientCards
             (SELECT count(*)::text || max(at) || count(replaced_by_id) || count(withdrawn_at) FROM reading WHERE client_id = c.id),
             (SELECT count(*)::text || max(at) FROM screening_answer WHERE client_id = c.id),
             (SELECT count(*)::text || count(withdrawn_at) FROM placement_override WHERE client_id = c.id),
+            (SELECT count(*)::text || count(withdrawn_at) FROM approach_choice WHERE client_id = c.id),
             (SELECT count(*) FROM approved_rung WHERE client_id = c.id),
             (SELECT count(*)::text || count(reopened_at) FROM suspension WHERE client_id = c.id),
             (SELECT string_agg(id || version::text, ',' ORDER BY id) FROM routine WHERE client_id = c.id),

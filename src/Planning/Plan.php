@@ -9,6 +9,7 @@ use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Approach\ChosenSchool;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\Override;
 use HandGarden\Core\Placement\Placements;
@@ -58,6 +59,7 @@ final class Plan implements ResetInterface
                 array_map(static fn (PlacementOverride $o): Override => new Override($o->ladderKey, $o->side, $o->rungId, $o->note), $this->plans->overrides($client)),
                 $client->materials,
                 array_map(static fn (Suspension $s): string => $s->itemKey, $this->plans->suspensions($client)),
+                approaches: array_map(static fn (ApproachChoice $a): ChosenSchool => new ChosenSchool($a->question, $a->school, $a->note), $this->plans->approaches($client)),
             );
         }
 

@@ -30,6 +30,12 @@ final readonly class PlanRepository
         return array_values($newest);
     }
 
+    /** @return list<ApproachChoice> */
+    public function approaches(Client $client): array
+    {
+        return $this->entities->getRepository(ApproachChoice::class)->findBy($this->scope($client) + ['withdrawnAt' => null], ['at' => 'DESC', 'id' => 'DESC']);
+    }
+
     /** @return list<string> `rung|side` */
     public function approvedRungs(Client $client): array
     {

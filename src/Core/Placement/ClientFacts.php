@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Core\Placement;
 
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Approach\ChosenSchool;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Screening\Screening;
@@ -24,6 +25,7 @@ final readonly class ClientFacts
      * @param list<Override>            $overrides
      * @param list<string>|null         $materials    at hand; null: not asked, nothing is left out for it
      * @param list<string>              $suspended    item keys that rest until a therapist reopens them; `*` is everything
+     * @param list<ChosenSchool>        $approaches   a therapist's choices; the rest follow from what is measured
      * @param bool                      $releaseTrained whoever is signed in carries the mark "trained in hands-on release"
      */
     public function __construct(
@@ -43,6 +45,7 @@ final readonly class ClientFacts
         public ?array $materials = null,
         public array $suspended = [],
         public bool $releaseTrained = false,
+        public array $approaches = [],
     ) {
     }
 
@@ -54,7 +57,7 @@ final readonly class ClientFacts
     /** @param list<string> $met */
     public function withMet(array $met): self
     {
-        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $met, $this->overrides, $this->materials, $this->suspended, $this->releaseTrained);
+        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $met, $this->overrides, $this->materials, $this->suspended, $this->releaseTrained, $this->approaches);
     }
 
     public function has(Condition $condition): bool

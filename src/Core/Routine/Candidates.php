@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace HandGarden\Core\Routine;
 
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Approach\Approaches;
+use HandGarden\Core\Approach\Question;
+use HandGarden\Core\Approach\School;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\DoneOn;
 use HandGarden\Core\Catalogue\Dose;
@@ -43,6 +46,8 @@ final class Candidates
 
     private readonly KnownFacts $known;
 
+    private readonly Approaches $approaches;
+
     /** @param array<string, Dose> $doses prescribed doses by item key; others start at the rung's start dose */
     public function __construct(
         private readonly Catalogue $catalogue,
@@ -53,6 +58,7 @@ final class Candidates
         private readonly \DateTimeImmutable $today,
     ) {
         $this->known = new KnownFacts($facts, $catalogue->vocabulary, $today);
+        $this->approaches = new Approaches($facts, $this->known);
     }
 
     /** @return list<OptionGroup> in the order of a sitting */
@@ -128,7 +134,7 @@ final class Candidates
     /** An item as it would stand in the routine; null when it is not allowed, which is then noted. */
     public function item(Rung $rung, LadderPlacement $placed, string $reason, ?string $block = null): ?Item
     {
-        $missing = $this->missingMaterial($rung) ?? $this->missingPerformer($rung);
+        $missing = $this->missingMaterial($rung) ?? $this->missingPerformer($rung) ?? $this->approaches->refuses($rung, $placed->side);
         if (null !== $missing) {
             $this->refused[] = new LeftOut($rung->name, $missing);
 
@@ -173,6 +179,7 @@ final class Candidates
             return null;
         }
         $leadIn = $this->leadIn($placed, $item);
+        $value += $this->approaches->prefers($item->rung, $placed->side);
         $alone = new Option([$item], $value);
 
         return new OptionGroup($item->rung->name, null === $leadIn ? [$alone] : [new Option([$leadIn, $item], $value + self::LEAD_IN), $alone]);
@@ -213,8 +220,8 @@ final class Candidates
      */
     private function chain(LadderPlacement $placed, array $rungs, int $value, string $reason): ?OptionGroup
     {
-        if (\count($rungs) > 1 && true === $this->known->value('thumb_trapped', null, $placed->side)) {
-            [$rungs[0], $rungs[1]] = [$rungs[1], $rungs[0]]; // fingers first while they hold the thumb down
+        if (\count($rungs) > 1 && 'stretch-1' === $placed->ladder->key && $this->approaches->follows(Question::Fist, School::B, $placed->side)) {
+            [$rungs[0], $rungs[1]] = [$rungs[1], $rungs[0]]; // fingers first
         }
         $block = $placed->ladder->key.'|'.$placed->side->value;
         $items = array_values(array_filter(array_map(fn (Rung $r): ?Item => $this->item($r, $placed, $reason, $block), $rungs)));

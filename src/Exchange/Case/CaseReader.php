@@ -8,6 +8,9 @@ use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Content\Format\LogFormat;
 use HandGarden\Content\Format\ReadingFormat;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Approach\ChosenSchool;
+use HandGarden\Core\Approach\Question;
+use HandGarden\Core\Approach\School;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\GoalTask;
@@ -71,6 +74,7 @@ final readonly class CaseReader
             array_map($this->override(...), $node->optional('overrides')?->items() ?? []),
             $client->optional('materials')?->strings(),
             $client->optional('suspended')?->strings() ?? [],
+            approaches: array_map(static fn (Node $a): ChosenSchool => new ChosenSchool($a->get('question')->enum(Question::class), $a->get('school')->enum(School::class), $a->get('note')->string()), $node->optional('approaches')?->items() ?? []),
         );
     }
 

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Migrations;
+
+use Doctrine\DBAL\Schema\Schema;
+use Doctrine\Migrations\AbstractMigration;
+
+final class Version20261127000000 extends AbstractMigration
+{
+    public function getDescription(): string
+    {
+        return 'Approaches chosen for a client';
+    }
+
+    public function up(Schema $schema): void
+    {
+        $this->addSql('CREATE TABLE approach_choice (id UUID NOT NULL, clinic_id UUID NOT NULL, client_id UUID NOT NULL, question VARCHAR(20) NOT NULL, school VARCHAR(1) NOT NULL, note VARCHAR(300) NOT NULL, by_staff_id UUID NOT NULL, at TIMESTAMP(0) WITH TIME ZONE NOT NULL, withdrawn_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL, PRIMARY KEY (id))');
+        $this->addSql('CREATE INDEX approach_by_client ON approach_choice (client_id)');
+    }
+
+    public function down(Schema $schema): void
+    {
+        $this->addSql('DROP TABLE approach_choice');
+    }
+}

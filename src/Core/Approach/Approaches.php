@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Approach;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\ApproachTag;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Measure\Finding\HandState;
+use HandGarden\Core\Measure\Finding\Settings;
+use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\KnownFacts;
+
+/** The schools followed for one client. Defaults come from what is measured; a choice never lifts a caution. */
+final class Approaches
+{
+    private const HIGH_TONE = 2.0;
+    /** What a rung of the followed school is worth more to the builder. */
+    private const PREFERRED = 6;
+
+    /** @var array<string, Choice> by question and hand */
+    private array $made = [];
+
+    public function __construct(private readonly ClientFacts $facts, private readonly KnownFacts $known, private readonly Settings $settings = new Settings())
+    {
+    }
+
+    /** @return list<Choice> of all questions, for the worse hand */
+    public function all(): array
+    {
+        return array_map(fn (Question $q): Choice => $this->choice($q, $this->facts->affected[0]), Question::cases());
+    }
+
+    public function choice(Question $question, Side $side): Choice
+    {
+        return $this->made[$question->value.$side->value] ??= $this->make($question, $side);
+    }
+
+    public function follows(Question $question, School $school, Side $side): bool
+    {
+        return $school === $this->choice($question, $side)->school;
+    }
+
+    /** Why the followed schools leave a rung out of a routine; null: they do not. */
+    public function refuses(Rung $rung, Side $side): ?string
+    {
+        $refusal = match (true) {
+            \in_array(ApproachTag::Squeezing, $rung->tags, true) && $this->follows(Question::Squeezing, School::B, $side) => ['No squeezing', Question::Squeezing],
+            \in_array(ApproachTag::Load, $rung->tags, true) && $this->shakes() && $this->follows(Question::Load, School::B, $side) => ['No weights', Question::Load],
+            \in_array(ApproachTag::GradedLoading, $rung->tags, true) && $this->facts->has(Condition::Dystonia) && $this->follows(Question::TaskDystonia, School::B, $side) && true !== $this->known->value('felt_clearer', null, $side) => ['Mapping before loading', Question::TaskDystonia],
+            default => null,
+        };
+
+        return null === $refusal ? null : \sprintf('Approach: %s; %s', lcfirst($refusal[0]), $this->choice($refusal[1], $side)->because());
+    }
+
+    /** What the followed schools add to the value of a rung. */
+    public function prefers(Rung $rung, Side $side): int
+    {
+        $tag = $this->follows(Question::Wrist, School::A, $side) ? ApproachTag::WristForwardFirst : ApproachTag::WristBackFirst;
+
+        return \in_array($tag, $rung->tags, true) ? self::PREFERRED : 0;
+    }
+
+    private function make(Question $question, Side $side): Choice
+    {
+        [$default, $reason] = $this->default($question, $side);
+        foreach ($this->facts->approaches as $chosen) {
+            if ($chosen->question === $question) {
+                return new Choice($question, $chosen->school, $default, $reason, $chosen->note);
+            }
+        }
+
+        return new Choice($question, $default, $default, $reason);
+    }
+
+    /** @return array{School, string} */
+    private function default(Question $question, Side $side): array
+    {
+        return match ($question) {
+            Question::Quieting => [School::A, 'Always for clients and helpers.'],
+            Question::Wrist => $this->wrist($side),
+            Question::Fist => true === $this->known->value('thumb_trapped', null, $side) ? [School::B, 'The fingers hold the thumb down.'] : [School::A, 'Nothing holds the thumb down.'],
+            Question::Squeezing => $this->squeezing($side),
+            Question::Load => $this->load($side),
+            Question::Amount => [School::A, 'Stretching and mobilising daily, in small sets by stamina; strength every second day.'],
+            Question::Counting => [School::A, 'Either will do, item by item.'],
+            Question::TaskDystonia => [School::B, 'Mapping first, then loading that ends before the cramp.'],
+            Question::Tricks => [School::A, 'The task can start; the next rung withdraws it.'],
+        };
+    }
+
+    /** @return array{School, string} */
+    private function wrist(Side $side): array
+    {
+        $hand = new HandState($this->facts->readings, $side);
+        $gain = $hand->gain(Mode::Passive) ?? $hand->gain(Mode::Active);
+        if (null === $gain) {
+            return [School::A, 'Opening against wrist angle is not measured; a bent wrist forces nothing.'];
+        }
+        $points = \sprintf('Opening gains %.0f points with the wrist bent', $gain['points']);
+
+        return $gain['points'] >= $this->settings->gainPoints ? [School::A, $points.'.'] : [School::B, $points.' only.'];
+    }
+
+    /** @return array{School, string} */
+    private function squeezing(Side $side): array
+    {
+        $tone = $this->known->value('tone_finger', null, $side);
+        if (\is_float($tone) && $tone >= self::HIGH_TONE) {
+            return [School::B, 'Tone of the finger flexors is 2 or more.'];
+        }
+        if (true === $this->known->value('curls', null, $side)) {
+            return [School::B, 'The hand curls and stays folded.'];
+        }
+
+        return [School::A, \is_float($tone) ? 'Tone is under 2 and the hand does not curl.' : 'Nothing measured speaks against it.'];
+    }
+
+    /** @return array{School, string} */
+    private function load(Side $side): array
+    {
+        if (!$this->shakes()) {
+            return [School::A, 'No tremor and no Parkinson’s.'];
+        }
+
+        return true === $this->known->value('steady_gain', 'weight', $side) ? [School::A, 'The steadying trial showed a gain with a light weight.'] : [School::B, 'No steadying trial has shown a gain with a light weight.'];
+    }
+
+    private function shakes(): bool
+    {
+        return $this->facts->has(Condition::Parkinsons) || $this->facts->has(Condition::Tremor);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\App;
+
+use HandGarden\Planning\ApproachChoice;
+
+final class ApproachTest extends OdalysTestCase
+{
+    public function testTheDefaultStandsWithItsReasonAndAChoiceNeedsANote(): void
+    {
+        $path = '/clients/'.$this->odalys->id.'/approaches';
+        $this->browser->request('GET', $path);
+        self::assertSelectorTextContains('#squeezing', 'Tone of the finger flexors is 2 or more.');
+        self::assertSelectorExists('#squeezing input[value="b"][checked]');
+
+        $this->post($path, ['question' => 'fist', 'school' => 'a', 'note' => '']);
+        $this->assertStatus(422);
+        self::assertSelectorTextContains('#fist .wrong', 'Say in a few words why');
+        $this->post($path, ['question' => 'fist', 'school' => 'a', 'note' => 'Thumb came out by itself today']);
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('#fist', 'Chosen: Thumb came out by itself today');
+
+        $this->post($path, ['question' => 'fist']);
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('#fist', 'Default because: The fingers hold the thumb down.');
+        self::assertCount(1, $this->entities->getRepository(ApproachChoice::class)->findAll(), 'withdrawn, and kept');
+        $this->post($path, ['question' => 'made-up', 'school' => 'a', 'note' => 'x']);
+        $this->assertStatus(404);
+    }
+}
