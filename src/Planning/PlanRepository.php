@@ -30,6 +30,11 @@ final readonly class PlanRepository
         return array_values($newest);
     }
 
+    public function weekTimes(Client $client): ?WeekTimes
+    {
+        return $this->entities->getRepository(WeekTimes::class)->findOneBy($this->scope($client));
+    }
+
     /** @return list<ApproachChoice> */
     public function approaches(Client $client): array
     {

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { beginSitting, complaints, signIn } from './steps.js';
 
-const pages = { overview: '', change: '/edit', screening: '/screening', measure: '/measure', motion: '/measure?set=motion', findings: '/findings', screen: '/screen', steadiness: '/steadiness', live: '/live', placement: '/placement', routine: '/routine', print: '/routine/print', sitting: '/sittings/new', decisions: '/decisions' };
+const pages = { overview: '', change: '/edit', screening: '/screening', measure: '/measure', motion: '/measure?set=motion', findings: '/findings', screen: '/screen', steadiness: '/steadiness', live: '/live', placement: '/placement', routine: '/routine', print: '/routine/print', approaches: '/approaches', week: '/week', sitting: '/sittings/new', decisions: '/decisions' };
 
 async function serious(page) {
   await page.evaluate(() => document.querySelectorAll('details').forEach((element) => { element.open = true; }));

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Week;
+
+use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Catalogue\Strand;
+use HandGarden\Core\Routine\Item;
+
+/** On how many days of a week an item stands. Clinic settings behind these defaults. */
+enum Frequency: string
+{
+    case Daily = 'daily';
+    case TrainingDays = 'training days';
+    case EverySecondDay = 'every second day';
+
+    /** Strength never on two days running; what stretches, moves or calms every day; large movements daily for two weeks. */
+    public static function of(Item $item, Strand $strand): self
+    {
+        return match (true) {
+            EffortClass::Strength === $item->rung->class => self::EverySecondDay,
+            \in_array($strand, [Strand::Settle, Strand::Mobilize, Strand::Stretch, Strand::Amplitude], true) => self::Daily,
+            \in_array($item->rung->class, [EffortClass::Calm, EffortClass::Prep], true) => self::Daily,
+            default => self::TrainingDays,
+        };
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Week;
+
+use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Routine\Item;
+
+/** One day: when, what, and what could not be. */
+final readonly class PlannedDay
+{
+    /**
+     * @param list<Item>   $items     empty: nothing that day
+     * @param list<string> $conflicts what was left out and why
+     */
+    public function __construct(public \DateTimeImmutable $day, public ?Slot $slot, public array $items, public bool $isTraining, public array $conflicts)
+    {
+    }
+
+    public function hasStrength(): bool
+    {
+        return [] !== array_filter($this->items, static fn (Item $i): bool => EffortClass::Strength === $i->rung->class);
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Week;
+
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Routine\Item;
+
+/** What a week is made from. Days of the week count from 0, Monday. */
+final readonly class WeekInput
+{
+    /**
+     * @param \DateTimeImmutable          $monday       first day
+     * @param list<Item>                  $items        of the routine, in their order
+     * @param list<Condition>             $conditions
+     * @param list<int>                   $doseMinutes  times of a medicine that is felt, in minutes of the day
+     * @param array<int, list<Slot>>      $busy         by day of the week
+     * @param array<int, list<Slot>>|null $helper       by day of the week; null: the helper is always there
+     * @param \DateTimeImmutable|null     $lastStrength day of the last strength work before this week
+     * @param bool                        $isStiff      stiffness speaks for moving before breakfast
+     */
+    public function __construct(
+        public \DateTimeImmutable $monday,
+        public array $items,
+        public int $daysPerWeek,
+        public array $conditions = [],
+        public array $doseMinutes = [],
+        public array $busy = [],
+        public ?array $helper = null,
+        public ?\DateTimeImmutable $lastStrength = null,
+        public bool $isStiff = false,
+    ) {
+        if ('1' !== $monday->format('N')) {
+            throw new InvalidWeek('A week begins on a Monday.');
+        }
+        if ($daysPerWeek < 1 || $daysPerWeek > 7) {
+            throw new InvalidWeek(\sprintf('%d days a week: 1 to 7.', $daysPerWeek));
+        }
+    }
+
+    public function day(int $weekday): \DateTimeImmutable
+    {
+        return $this->monday->modify('+'.$weekday.' days');
+    }
+
+    public function followsMedicine(): bool
+    {
+        return [] !== $this->doseMinutes && \in_array(Condition::Parkinsons, $this->conditions, true);
+    }
+}

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Week;
+
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Catalogue\Performer;
+use HandGarden\Core\Routine\BrokenRule;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Sequence;
+use HandGarden\Core\Routine\SittingRules;
+
+/**
+ * Spreads a routine over a week: training days as evenly as busy times allow, what stretches and calms on the other days as
+ * well, strength never on two days running, helper items only while the helper is there. What does not fit is said.
+ */
+final readonly class WeekPlanner
+{
+    private const MOST_STRENGTH_DAYS = 4;
+
+    public function __construct(private Catalogue $catalogue, private SittingRules $rules)
+    {
+    }
+
+    public function plan(WeekInput $input): Week
+    {
+        $seconds = (new Sequence($input->items))->seconds();
+        $free = $helped = [];
+        for ($weekday = 0; $weekday < 7; ++$weekday) {
+            if (null !== $this->slot($input, $weekday, $seconds, false)) {
+                $free[] = $weekday;
+            }
+            if (null !== $this->slot($input, $weekday, $seconds, self::needsHelper($input->items))) {
+                $helped[] = $weekday;
+            }
+        }
+        $training = self::spread($free, $helped, $input->daysPerWeek);
+        $conflicts = \count($training) < $input->daysPerWeek ? [\sprintf('%d of %d training days have room for the whole sitting: shorten it, or free a time.', \count($training), $input->daysPerWeek)] : [];
+        $strength = $this->strengthDays($input, $training);
+        if ([] !== array_filter($input->items, static fn (Item $i): bool => EffortClass::Strength === $i->rung->class) && \count($strength) < min(3, \count($training))) {
+            $conflicts[] = \sprintf('Strength on %d day%s only: never on two days running.', \count($strength), 1 === \count($strength) ? '' : 's');
+        }
+        $days = [];
+        for ($weekday = 0; $weekday < 7; ++$weekday) {
+            $isTraining = \in_array($weekday, $training, true);
+            $days[] = $this->day($input, $weekday, $isTraining, \in_array($weekday, $strength, true));
+        }
+
+        return new Week($days, $conflicts);
+    }
+
+    private function day(WeekInput $input, int $weekday, bool $isTraining, bool $withStrength): PlannedDay
+    {
+        $wanted = array_values(array_filter($input->items, fn (Item $i): bool => match (Frequency::of($i, $this->catalogue->ladderOf($i->rung->id)->strand)) {
+            Frequency::Daily => true,
+            Frequency::TrainingDays => $isTraining,
+            Frequency::EverySecondDay => $isTraining && $withStrength,
+        }));
+        $conflicts = [];
+        $wanted = $this->legal($wanted, $conflicts);
+        if (!$isTraining && [] === array_filter($wanted, static fn (Item $i): bool => EffortClass::Calm !== $i->rung->class)) {
+            $wanted = []; // a warm-up alone is no reason to sit down
+        }
+        if ([] === $wanted) {
+            return new PlannedDay($input->day($weekday), null, [], $isTraining, $conflicts);
+        }
+        $slot = $this->slot($input, $weekday, (new Sequence($wanted))->seconds(), self::needsHelper($wanted));
+        if (null === $slot) {
+            $alone = array_values(array_filter($wanted, static fn (Item $i): bool => !self::isForHelper($i)));
+            foreach (array_filter($wanted, self::isForHelper(...)) as $item) {
+                $conflicts[] = \sprintf('%s: the helper is not there at a free time.', $item->rung->name);
+            }
+            $wanted = \count($alone) === \count($wanted) ? $wanted : $this->legal($alone, $conflicts);
+            $slot = [] === $wanted ? null : $this->slot($input, $weekday, (new Sequence($wanted))->seconds(), false);
+        }
+        if (null === $slot) {
+            return new PlannedDay($input->day($weekday), null, [], $isTraining, [...$conflicts, 'No free time that is long enough.']);
+        }
+
+        return new PlannedDay($input->day($weekday), $slot, $wanted, $isTraining, $conflicts);
+    }
+
+    /**
+     * Leaving one item out may take from another what it needs before it: that one goes too, and is named.
+     *
+     * @param list<Item>   $items
+     * @param list<string> $conflicts
+     *
+     * @return list<Item>
+     */
+    private function legal(array $items, array &$conflicts): array
+    {
+        do {
+            $broken = array_values(array_filter($this->rules->broken($items), static fn (BrokenRule $b): bool => null !== $b->item));
+            $at = $broken[0]->item ?? null;
+            if (null !== $at) {
+                $conflicts[] = \sprintf('%s: %s', $items[$at]->rung->name, lcfirst($broken[0]->text));
+                unset($items[$at]);
+                $items = array_values($items);
+            }
+        } while (null !== $at && [] !== $items);
+
+        return $items;
+    }
+
+    private function slot(WeekInput $input, int $weekday, int $seconds, bool $withHelper): ?Slot
+    {
+        $minutes = max(1, (int) ceil($seconds / 60));
+        foreach (Times::of($input) as $start) {
+            if ($start + $minutes > 1440) {
+                continue;
+            }
+            $slot = new Slot($start, $start + $minutes);
+            $isFree = [] === array_filter($input->busy[$weekday] ?? [], $slot->overlaps(...));
+            $isHelped = !$withHelper || null === $input->helper || [] !== array_filter($input->helper[$weekday] ?? [], static fn (Slot $h): bool => $h->holds($slot));
+            if ($isFree && $isHelped) {
+                return $slot;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param list<int> $training
+     *
+     * @return list<int>
+     */
+    private function strengthDays(WeekInput $input, array $training): array
+    {
+        $days = [];
+        $last = null === $input->lastStrength ? \PHP_INT_MIN : (int) $input->monday->diff($input->lastStrength)->format('%r%a');
+        foreach ($training as $weekday) {
+            if ($weekday - $last >= 2 && \count($days) < self::MOST_STRENGTH_DAYS) {
+                $days[] = $last = $weekday;
+            }
+        }
+
+        return $days;
+    }
+
+    /**
+     * The days that lie furthest apart, round the week, rather with the helper than without; of equal ones the earliest.
+     *
+     * @param list<int> $free
+     * @param list<int> $helped
+     *
+     * @return list<int>
+     */
+    private static function spread(array $free, array $helped, int $wanted): array
+    {
+        $wanted = min($wanted, \count($free));
+        $best = [];
+        $bestScore = null;
+        for ($mask = 1; $mask < 128; ++$mask) {
+            $days = array_values(array_filter($free, static fn (int $d): bool => 0 !== ($mask & (1 << $d))));
+            if (\count($days) !== $wanted || $mask !== array_sum(array_map(static fn (int $d): int => 1 << $d, $days))) {
+                continue;
+            }
+            $crowding = 4 * \count(array_diff($days, $helped));
+            foreach ($days as $i => $day) {
+                $next = $days[$i + 1] ?? $days[0] + 7;
+                $crowding += ($next - $day) ** 2; // equal gaps give the least sum of squares
+            }
+            if (null === $bestScore || [$crowding, $days] < $bestScore) {
+                $bestScore = [$crowding, $days];
+                $best = $days;
+            }
+        }
+
+        return $best;
+    }
+
+    /** @param list<Item> $items */
+    private static function needsHelper(array $items): bool
+    {
+        return [] !== array_filter($items, self::isForHelper(...));
+    }
+
+    private static function isForHelper(Item $item): bool
+    {
+        return [] === array_intersect(array_map(static fn (Performer $p): string => $p->value, $item->rung->performers), [Performer::ClientAlone->value, Performer::OwnOtherHand->value]);
+    }
+}

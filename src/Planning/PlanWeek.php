@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Content\Format\CalendarFormat;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Week\HelperHours;
+use HandGarden\Core\Week\Week;
+use HandGarden\Core\Week\WeekInput;
+use HandGarden\Core\Week\WeekPlanner;
+use HandGarden\Web\Clock;
+
+/** The current routine spread over a week of one client. */
+final readonly class PlanWeek
+{
+    public function __construct(private Plan $plan, private PlanRepository $plans, private CatalogueStore $catalogue, private StrengthDays $strength, private Clock $clock)
+    {
+    }
+
+    /** Monday of the week that holds a day; of this week when nothing readable is given. */
+    public function monday(Client $client, string $day): \DateTimeImmutable
+    {
+        $given = \DateTimeImmutable::createFromFormat('!Y-m-d', $day, new \DateTimeZone('UTC'));
+        $in = false === $given ? $this->clock->today($client->zone) : $given;
+
+        return $in->modify('-'.((int) $in->format('N') - 1).' days');
+    }
+
+    /** @throws InvalidData when the kept calendar cannot be read any more */
+    public function of(Client $client, \DateTimeImmutable $monday): Week
+    {
+        $times = $this->plans->weekTimes($client);
+        $facts = $this->plan->facts($client);
+        $rules = (new Builder($this->catalogue->get()))->rulesFor($this->plan->placements($client), $facts, $this->plan->limits($client), $monday);
+        $helper = HelperHours::parse($times->helperHours ?? '');
+
+        return (new WeekPlanner($this->catalogue->get(), $rules))->plan(new WeekInput(
+            $monday,
+            $this->plan->items($client),
+            $client->daysPerWeek,
+            $client->conditions(),
+            array_map(static fn (string $time): int => 60 * (int) substr($time, 0, 2) + (int) substr($time, 3), $client->intake()->doseTimes),
+            null === $times || '' === $times->calendar ? [] : CalendarFormat::busy($times->calendar, $monday, new \DateTimeZone($client->zone)),
+            [] === $helper ? null : $helper,
+            $this->strength->recent($client, $this->clock->today($client->zone)),
+            [] !== array_intersect(array_map(static fn (Condition $c): string => $c->value, $client->conditions()), [Condition::Spasticity->value, Condition::Stroke->value, Condition::BrainInjury->value, Condition::Dystonia->value]),
+        ));
+    }
+}

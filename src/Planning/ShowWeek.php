@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Account\Audit;
+use HandGarden\Client\Cautions;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Content\Format\CalendarFormat;
+use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Week\HelperHours;
+use HandGarden\Core\Week\InvalidWeek;
+use HandGarden\Web\Clock;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** The week of one client: when, what, with what, and what did not fit. */
+#[IsGranted('ROLE_STAFF')]
+final class ShowWeek extends AbstractController
+{
+    public function __construct(
+        private readonly PlanWeek $week,
+        private readonly PlanRepository $plans,
+        private readonly CatalogueStore $catalogue,
+        private readonly Cautions $cautions,
+        private readonly Audit $audit,
+        private readonly Clock $clock,
+    ) {
+    }
+
+    #[Route('/clients/{client}/week', name: 'planning_week', methods: ['GET'])]
+    public function show(Request $request, Client $client): Response
+    {
+        return $this->page($client, (string) $request->query->get('of', ''), null, '');
+    }
+
+    #[Route('/clients/{client}/week', name: 'planning_week_times', methods: ['POST'])]
+    #[IsGranted('ROLE_THERAPIST')]
+    public function times(Request $request, Client $client): Response
+    {
+        $hours = mb_substr(trim((string) $request->request->get('helper_hours', '')), 0, 300);
+        $of = (string) $request->request->get('of', '');
+        $file = $request->files->get('calendar');
+        $times = $this->plans->weekTimes($client) ?? new WeekTimes($client->clinicId, $client->id);
+        try {
+            HelperHours::parse($hours);
+            if ($file instanceof UploadedFile) {
+                if (!$file->isValid()) {
+                    throw InvalidData::at('calendar', 'did not arrive whole; at most 500 kB');
+                }
+                $text = $file->getContent();
+                CalendarFormat::check($text);
+                $times->calendar = mb_scrub($text);
+                $times->calendarName = mb_substr($file->getClientOriginalName(), 0, 120);
+            }
+        } catch (InvalidWeek|InvalidData $e) {
+            return $this->page($client, $of, $hours, $e->getMessage());
+        }
+        if ($request->request->has('forget')) {
+            $times->calendar = $times->calendarName = '';
+        }
+        $times->helperHours = $hours;
+        $this->plans->keep($times);
+        $this->audit->wrote('changed week', $client->id);
+        $this->addFlash('done', 'Kept.');
+
+        return $this->redirectToRoute('planning_week', ['client' => $client->id, 'of' => $of], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/clients/{client}/week.ics', name: 'planning_week_calendar', methods: ['GET'])]
+    public function calendar(Request $request, Client $client): Response
+    {
+        $week = $this->week->of($client, $this->week->monday($client, (string) $request->query->get('of', '')));
+
+        return new Response(CalendarFormat::week($week, $client->id, new \DateTimeZone($client->zone), $this->clock->now()), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="week.ics"']);
+    }
+
+    private function page(Client $client, string $of, ?string $typed, string $problem): Response
+    {
+        $monday = $this->week->monday($client, $of);
+        $week = $this->week->of($client, $monday);
+        $times = $this->plans->weekTimes($client);
+        $handbook = $this->catalogue->get()->handbook();
+
+        return $this->render('Planning/week.html.twig', [
+            'client' => $client,
+            'banner' => $this->cautions->of($client),
+            'week' => $week,
+            'monday' => $monday,
+            'times' => $times,
+            'typed' => $typed ?? $times->helperHours ?? '',
+            'problem' => $problem,
+            'materials' => array_map(static fn (string $key): array => ['label' => $handbook->material($key)->label ?? $key, 'instead' => $handbook->material($key)->instead ?? []], $week->materials()),
+        ], new Response(status: '' === $problem ? 200 : 422));
+    }
+}

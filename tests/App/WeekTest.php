@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\App;
+
+use HandGarden\Planning\WeekTimes;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+
+final class WeekTest extends OdalysTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+    }
+
+    public function testTheWeekLeavesTheCalendarFreeAndGoesOutAsOne(): void
+    {
+        $this->upload("BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\nDTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:20260106\nRRULE:FREQ=WEEKLY;BYDAY=TU\nEND:VEVENT\nEND:VCALENDAR\n");
+        $this->browser->request('GET', $this->path('?of=2026-01-08'));
+
+        self::assertSelectorTextContains('h2', 'Week of 5 January 2026');
+        self::assertSelectorTextContains('.week section:nth-child(2)', 'No free time that is long enough.');
+        self::assertSelectorTextContains('.week section:nth-child(1)', '7:00');
+        $this->browser->request('GET', $this->path('.ics?of=2026-01-08'));
+        $file = $this->page();
+        self::assertStringContainsString('SUMMARY:Hand exercises', $file);
+        self::assertStringNotContainsString('Brandt', $file, 'the file holds nothing of the person');
+        self::assertStringNotContainsString('20260106T', $file);
+    }
+
+    public function testHelperHoursThatCannotBeReadAreRefusedInPlace(): void
+    {
+        $this->post($this->path(''), ['helper_hours' => 'mornings']);
+        $this->assertStatus(422);
+        self::assertSelectorTextContains('.wrong', '‘mornings’ is not like Mon-Fri 8:00-12:00.');
+        self::assertSelectorExists('input[name="helper_hours"][value="mornings"]');
+        $this->post($this->path(''), ['helper_hours' => 'Mon-Sat 8:00-12:00']);
+        self::assertResponseRedirects();
+        self::assertSame('Mon-Sat 8:00-12:00', $this->entities->getRepository(WeekTimes::class)->findOneBy([])?->helperHours);
+    }
+
+    public function testAFileThatIsNoCalendarChangesNothing(): void
+    {
+        $this->upload('Dentist on Monday');
+        $this->assertStatus(422);
+        self::assertCount(0, $this->entities->getRepository(WeekTimes::class)->findAll());
+    }
+
+    private function upload(string $text): void
+    {
+        $token = $this->token();
+        $file = tempnam(sys_get_temp_dir(), 'ics');
+        self::assertNotFalse($file);
+        file_put_contents($file, $text);
+        $this->browser->request('POST', $this->path(''), ['_token' => $token, 'helper_hours' => ''], ['calendar' => new UploadedFile($file, 'mine.ics', 'text/calendar', null, true)]);
+    }
+
+    private function path(string $rest): string
+    {
+        return '/clients/'.$this->odalys->id.'/week'.$rest;
+    }
+}
