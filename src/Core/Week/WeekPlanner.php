@@ -160,12 +160,15 @@ final readonly class WeekPlanner
                 continue;
             }
             $crowding = 4 * \count(array_diff($days, $helped));
+            $run = $longest = 1;
             foreach ($days as $i => $day) {
                 $next = $days[$i + 1] ?? $days[0] + 7;
                 $crowding += ($next - $day) ** 2; // equal gaps give the least sum of squares
+                $run = $next === $day + 1 ? $run + 1 : 1;
+                $longest = max($longest, $run);
             }
-            if (null === $bestScore || [$crowding, $days] < $bestScore) {
-                $bestScore = [$crowding, $days];
+            if (null === $bestScore || [$crowding, $longest, $days] < $bestScore) {
+                $bestScore = [$crowding, $longest, $days];
                 $best = $days;
             }
         }

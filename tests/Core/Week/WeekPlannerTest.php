@@ -39,6 +39,7 @@ final class WeekPlannerTest extends TestCase
         }
         self::assertLessThan(\count($week->days[0]->items), \count($week->days[1]->items));
         self::assertSame([], $week->conflicts);
+        self::assertSame([0, 1, 3, 4, 6], self::trainingDays($this->plan('tight-hand', 5)), 'no three in a row where two and two will do');
     }
 
     public function testTakenTimesAreLeftFreeAndAFullDayIsNamed(): void
