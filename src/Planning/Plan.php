@@ -10,8 +10,12 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Approach\ChosenSchool;
+use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\Override;
+use HandGarden\Core\Placement\PlacementChange;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Routine\Item;
@@ -69,6 +73,26 @@ final class Plan implements ResetInterface
     public function placements(Client $client): Placements
     {
         return $this->placements[$client->id] ??= (new Placer($this->catalogue->get()))->place($this->facts($client), $this->clock->today($client->zone));
+    }
+
+    /**
+     * What the last measuring day has moved, and since when it stood otherwise; null when there was only one.
+     *
+     * @return array{since: \DateTimeImmutable, changes: list<PlacementChange>}|null
+     */
+    public function changes(Client $client): ?array
+    {
+        $today = $this->clock->today($client->zone);
+        $history = $this->readings->since($client, $today->modify('-'.(2 * KnownFacts::DAYS).' days'));
+        $days = array_values(array_unique(array_map(static fn (Reading $r): string => $r->on->format('Y-m-d'), $history)));
+        $before = $days[\count($days) - 2] ?? null;
+        if (null === $before) {
+            return null;
+        }
+        $since = new \DateTimeImmutable($before, new \DateTimeZone('UTC'));
+        $facts = $this->facts($client)->withReadings((new Readings($history))->until($since));
+
+        return ['since' => $since, 'changes' => $this->placements($client)->changedFrom((new Placer($this->catalogue->get()))->place($facts, $since))];
     }
 
     public function limits(Client $client, ?\DateTimeImmutable $lastStrengthOn = null): Limits

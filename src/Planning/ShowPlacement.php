@@ -31,6 +31,7 @@ final class ShowPlacement extends AbstractController
             'banner' => $cautions->of($client),
             'ladders' => array_map($views->ladder(...), $placements->trained()),
             'others' => array_map($views->ladder(...), array_values(array_filter($placements->ladders, static fn (LadderPlacement $p): bool => !$p->ladder->isTrained()))),
+            'moved' => $plan->changes($client),
             'needed' => $views->needed($placements, $client),
             'overrides' => $plans->overrides($client),
             'names' => $clinics->namesOfStaff(),

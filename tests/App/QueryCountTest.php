@@ -22,7 +22,7 @@ final class QueryCountTest extends GardenTestCase
         yield 'measure, everything' => ['/measure?set=everything', 10];
         yield 'findings' => ['/findings', 8];
         yield 'screen' => ['/screen', 9];
-        yield 'placement' => ['/placement', 12];
+        yield 'placement' => ['/placement', 13];
         yield 'routine' => ['/routine', 12];
         yield 'decisions' => ['/decisions', 12];
     }

@@ -60,6 +60,12 @@ final readonly class ClientFacts
         return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $met, $this->overrides, $this->materials, $this->suspended, $this->releaseTrained, $this->approaches);
     }
 
+    /** The same client as known by these readings alone. */
+    public function withReadings(Readings $readings): self
+    {
+        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $this->met, $this->overrides, $this->materials, $this->suspended, $this->releaseTrained, $this->approaches);
+    }
+
     public function has(Condition $condition): bool
     {
         return \in_array($condition, $this->conditions, true);

@@ -29,6 +29,26 @@ final readonly class Placements
     }
 
     /**
+     * Where the client stands elsewhere than before, on the ladders that are climbed.
+     *
+     * @return list<PlacementChange> in catalogue order
+     */
+    public function changedFrom(self $before): array
+    {
+        $changes = [];
+        foreach ($this->trained() as $now) {
+            $then = $before->find($now->ladder->key, $now->side);
+            $from = $then?->standingRung();
+            $to = $now->standingRung();
+            if ($now->ladder->kind->isClimbed() && $from?->id !== $to?->id) {
+                $changes[] = new PlacementChange($now->ladder, $now->side, $from, $to);
+            }
+        }
+
+        return $changes;
+    }
+
+    /**
      * The ladders that are climbed, stretched or chained for a hand, without warm-up and closing items.
      *
      * @return list<LadderPlacement>
