@@ -23,6 +23,8 @@ final class ShowRoutine extends AbstractController
         private readonly PlanRepository $plans,
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
+        private readonly PlanWeek $week,
+        private readonly Paper $paper,
         private readonly Clock $clock,
     ) {
     }
@@ -39,7 +41,27 @@ final class ShowRoutine extends AbstractController
         return $this->show('Planning/print.html.twig', $client);
     }
 
+    /** Routine and week on paper, as a file: large type, pictures, cautions, boxes to tick, what is needed. */
+    #[Route('/clients/{client}/handout.pdf', name: 'planning_handout', methods: ['GET'])]
+    public function handout(Client $client): Response
+    {
+        $week = $this->week->of($client, $this->week->monday($client, ''));
+        $handbook = $this->catalogue->get()->handbook();
+        $html = $this->renderView('Planning/handout.html.twig', $this->values($client) + [
+            'week' => $week,
+            'materials' => array_map(static fn (string $key): string => $handbook->material($key)->label ?? $key, $week->materials()),
+        ]);
+
+        return new Response($this->paper->pdf($html), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="handout.pdf"']);
+    }
+
     private function show(string $template, Client $client): Response
+    {
+        return $this->render($template, $this->values($client));
+    }
+
+    /** @return array<string, mixed> */
+    private function values(Client $client): array
     {
         $routine = $this->plans->routine($client);
         $items = $this->plan->itemsOf($routine);
@@ -47,7 +69,7 @@ final class ShowRoutine extends AbstractController
         $rules = (new Builder($this->catalogue->get()))->rulesFor($this->plan->placements($client), $this->plan->facts($client), $limits, $this->clock->today($client->zone));
         $view = new RoutineView($items, [] === $items ? [] : $rules->broken($items), $limits->seconds(), $limits->effortBudget(), $this->plan->worseSide($client));
 
-        return $this->render($template, [
+        return [
             'client' => $client,
             'banner' => $this->cautions->of($client),
             'routine' => $routine,
@@ -56,6 +78,6 @@ final class ShowRoutine extends AbstractController
             'goal' => $this->catalogue->get()->goal($client->goalKey),
             'stopRules' => $this->catalogue->get()->screening->stopRules,
             'pulling' => $this->catalogue->get()->screening->pullingIsFine,
-        ]);
+        ];
     }
 }

@@ -35,7 +35,7 @@ final class DemoTest extends GardenTestCase
 
         self::assertCount(2, $clients);
         foreach ($clients as $client) {
-            foreach (['', '/edit', '/screening', '/measure', '/measure?set=everything', '/findings', '/screen', '/screen?task=tapping&side=right', '/steadiness', '/live', '/placement', '/routine', '/routine/print', '/approaches', '/week', '/week.ics', '/decisions', '/sittings/new'] as $page) {
+            foreach (['', '/edit', '/screening', '/measure', '/measure?set=everything', '/findings', '/screen', '/screen?task=tapping&side=right', '/steadiness', '/live', '/placement', '/routine', '/routine/print', '/approaches', '/handout.pdf', '/week', '/week.ics', '/decisions', '/sittings/new'] as $page) {
                 $this->browser->request('GET', '/clients/'.$client->id.$page);
                 self::assertResponseIsSuccessful($client->name().$page);
             }

@@ -41,6 +41,16 @@ final class WeekTest extends OdalysTestCase
         self::assertSame('Mon-Sat 8:00-12:00', $this->entities->getRepository(WeekTimes::class)->findOneBy([])?->helperHours);
     }
 
+    public function testTheHandoutIsAFileThatNeedsNothingElse(): void
+    {
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/handout.pdf');
+
+        self::assertResponseHeaderSame('Content-Type', 'application/pdf');
+        self::assertStringStartsWith('%PDF-', $this->page());
+        self::assertGreaterThan(2, preg_match_all('#/Type /Page\b#', $this->page()));
+        self::assertStringNotContainsString('/URI', $this->page());
+    }
+
     public function testAFileThatIsNoCalendarChangesNothing(): void
     {
         $this->upload('Dentist on Monday');

@@ -24,11 +24,24 @@ final class PictureExtension extends AbstractExtension implements GlobalsInterfa
         return ['side_right' => Side::Right];
     }
 
+    /**
+     * The picture itself, for paper that can ask nobody for it.
+     *
+     * @param 'start'|'end' $which
+     */
+    private function inline(Rung $rung, Side $side, string $which): string
+    {
+        $name = basename($this->pictures->ofRung($rung, $side, $which), '.svg');
+
+        return 'data:image/svg+xml;base64,'.base64_encode((string) $this->pictures->draw($name));
+    }
+
     public function getFunctions(): array
     {
         return [
             new TwigFunction('hand_start', fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'start')),
             new TwigFunction('hand_end', fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'end')),
+            new TwigFunction('hand_inline', $this->inline(...)),
             new TwigFunction('hand_pose', $this->pictures->ofNamedPose(...)),
             new TwigFunction('hand_contacts', $this->pictures->contactMap(...)),
             new TwigFunction('hand_book', fn (Rung $rung, Side $side): string => $this->pictures->bookOf($rung, $side)),
