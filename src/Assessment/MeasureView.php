@@ -132,7 +132,7 @@ final readonly class MeasureView
 
     public static function at(MeasureKind $kind, string $argument): string
     {
-        return match ($kind->code) {
+        return $kind->argumentLabels[$argument] ?? match ($kind->code) {
             'opening', 'release_tries_n' => 'wrist at '.$argument.'°',
             'along' => str_replace('>', ' asked, moves ', $argument),
             default => $argument,

@@ -9,7 +9,6 @@ use HandGarden\Core\Catalogue\Caution;
 use HandGarden\Core\Catalogue\ReadyLadders;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
-use HandGarden\Core\Measure\MeasureKinds;
 use HandGarden\Core\Placement\CheckList;
 use HandGarden\Core\Placement\Condition\Condition;
 use HandGarden\Core\Placement\Condition\ConditionParser;
@@ -28,7 +27,11 @@ final readonly class CatalogueReader
      */
     public function read(array $data): Catalogue
     {
-        $vocabulary = $this->vocabulary(Node::root($data['vocabulary'], 'vocabulary.yaml'));
+        $tasks = [];
+        foreach (Node::root($data['goals'], 'goals.yaml')->get('goals')->items() as $goal) {
+            $tasks[$goal->get('key')->string()] = $goal->get('label')->string();
+        }
+        $vocabulary = $this->vocabulary(Node::root($data['vocabulary'], 'vocabulary.yaml'), $tasks);
         $codes = Vocabulary::codesOf($vocabulary->lists);
         $handbook = (new HandbookReader())->read($data);
         $ladders = new LadderReader(new ConditionParser($codes), $vocabulary->gates, $handbook);
@@ -46,7 +49,8 @@ final readonly class CatalogueReader
         );
     }
 
-    private function vocabulary(Node $node): Vocabulary
+    /** @param array<string, string> $tasks */
+    private function vocabulary(Node $node, array $tasks): Vocabulary
     {
         $node->only('lists', 'stronger_evidence', 'gates');
         $lists = array_map($this->checkList(...), $node->get('lists')->items());
@@ -62,7 +66,7 @@ final readonly class CatalogueReader
             $gates[$name] = new Caution($gate->get('phrase')->string(), self::condition($parser, $gate->get('while')));
         }
 
-        return new Vocabulary($lists, $evidence, $gates, MeasureKinds::standard());
+        return new Vocabulary($lists, $evidence, $gates, $tasks);
     }
 
     private function checkList(Node $node): CheckList

@@ -108,6 +108,18 @@ final class VisitTest extends OdalysTestCase
         self::assertStringContainsString('real gain', $found('Wrist down'));
     }
 
+    public function testEachDailyTaskHasItsOwnTwoAnswers(): void
+    {
+        $this->post($this->path('/measure?set=own-words'), ['m' => ['task_goes:-:-:clean-palm' => '3', 'task_content:-:-:clean-palm' => '2', 'task_goes:-:-:buttons' => '0']]);
+        $readings = $this->service(ReadingRepository::class)->of($this->odalys);
+        self::assertSame(3.0, $readings->newest('task_goes', null, null, 'clean-palm')?->value);
+        self::assertSame(0.0, $readings->newest('task_goes', null, null, 'buttons')?->value);
+        $this->browser->request('GET', $this->path('/measure?set=own-words'));
+        self::assertSelectorTextContains('main', 'How well does it go?: Wash and dry the palm without help');
+        $this->post($this->path('/measure?set=own-words'), ['m' => ['task_goes:-:-:flying' => '3', 'task_goes:-:-:buttons' => '11']]);
+        $this->assertStatus(422);
+    }
+
     public function testTheIntakeIsKeptAndShown(): void
     {
         $crawler = $this->browser->request('GET', $this->path('/edit'));

@@ -13,7 +13,10 @@ use HandGarden\Core\Anatomy\Joint;
  */
 final readonly class MeasureKind
 {
-    /** @param list<string> $arguments what the same measure can be taken at, such as wrist angles; empty: nothing */
+    /**
+     * @param list<string>          $arguments      what the same measure can be taken at, such as wrist angles; empty: nothing
+     * @param array<string, string> $argumentLabels how an argument is said, where that is not plain from itself
+     */
     public function __construct(
         public string $code,
         public string $label,
@@ -32,6 +35,7 @@ final readonly class MeasureKind
         public bool $lowerIsBetter = false,
         public Combine $combine = Combine::Mean,
         public int $usualTrials = 1,
+        public array $argumentLabels = [],
     ) {
     }
 

@@ -15,7 +15,8 @@ final readonly class MeasureKinds
     {
     }
 
-    public static function standard(): self
+    /** @param array<string, string> $tasks labels of daily tasks by key; each has the client's own two answers */
+    public static function standard(array $tasks = []): self
     {
         $kinds = [
             self::degrees('wrist_extension', 'Wrist up (extension)', -90, 90, 'Forearm on the table, palm down, hand past the edge: bend the hand up. Stopped short of straight is minus.'),
@@ -70,8 +71,8 @@ final readonly class MeasureKinds
             new MeasureKind('pain_now', 'Pain', Unit::Score, 0, 10, '0 none to 10 the worst there is.', 5, lowerIsBetter: true),
             new MeasureKind('stiffness_now', 'Stiffness', Unit::Score, 0, 10, '0 none to 10 the stiffest it has been.', 5, lowerIsBetter: true),
             new MeasureKind('fatigue_now', 'Fatigue', Unit::Score, 0, 10, '0 none to 10 worn out.', 5, sided: false, lowerIsBetter: true),
-            new MeasureKind('task_goes', 'How well does the daily task go?', Unit::Score, 0, 10, 'The client\'s own answer, 0 to 10.', 10, sided: false),
-            new MeasureKind('task_content', 'How content are you with that?', Unit::Score, 0, 10, 'The client\'s own answer, 0 to 10.', 10, sided: false),
+            new MeasureKind('task_goes', 'How well does it go?', Unit::Score, 0, 10, 'The client\'s own answer, 0 to 10.', 10, sided: false, arguments: array_keys($tasks), argumentLabels: $tasks),
+            new MeasureKind('task_content', 'How content are you with it?', Unit::Score, 0, 10, 'The client\'s own answer, 0 to 10.', 10, sided: false, arguments: array_keys($tasks), argumentLabels: $tasks),
             new MeasureKind('spiral_off_mm', 'Spiral on the screen, off the guide', Unit::Millimetres, 0, 200, 'Drawn on a calibrated screen; root mean square over time.', 60, step: 0.0, lowerIsBetter: true),
             new MeasureKind('line_off_mm', 'Line on the screen, off the guide', Unit::Millimetres, 0, 200, 'Drawn on a calibrated screen; root mean square over time.', 40, step: 0.0, lowerIsBetter: true),
             new MeasureKind('letters_shrink_pct', 'Letters on the screen grow smaller', Unit::Percent, -300, 100, 'A line of one letter: last third against the first.', 60, step: 0.0, lowerIsBetter: true),

@@ -14,6 +14,8 @@ final readonly class Vocabulary
     /** What log, plan and people say; those of the running sitting are false until it runs. */
     private const OTHER = ['has', 'supervised', 'at_home', 'helper_here', 'helper_signed', 'tryout', 'met', 'stands', 'chosen', 'release_trained', 'gate_passed', 'tone_dropped_now', 'done_today', 'in_routine'];
 
+    public MeasureKinds $kinds;
+
     /** @var array<string, Observation> */
     private array $observations;
 
@@ -24,24 +26,26 @@ final readonly class Vocabulary
      * @param list<CheckList>        $lists
      * @param list<StrongerEvidence> $evidence
      * @param array<string, Caution> $gates
+     * @param array<string, string>  $tasks labels of the daily tasks, by key
      */
-    public function __construct(public array $lists, public array $evidence, public array $gates, public MeasureKinds $kinds)
+    public function __construct(public array $lists, public array $evidence, public array $gates, private array $tasks = [])
     {
+        $this->kinds = MeasureKinds::standard($tasks);
         $this->observations = self::index($lists);
         $this->numbers = NumberFact::all();
     }
 
-    /** @return array{list<CheckList>, list<StrongerEvidence>, array<string, Caution>} what cannot be made again from the code */
+    /** @return array{list<CheckList>, list<StrongerEvidence>, array<string, Caution>, array<string, string>} what cannot be made again from the code */
     public function __serialize(): array
     {
-        return [$this->lists, $this->evidence, $this->gates];
+        return [$this->lists, $this->evidence, $this->gates, $this->tasks];
     }
 
-    /** @param array{list<CheckList>, list<StrongerEvidence>, array<string, Caution>} $kept */
+    /** @param array{list<CheckList>, list<StrongerEvidence>, array<string, Caution>, array<string, string>} $kept */
     public function __unserialize(array $kept): void
     {
-        [$this->lists, $this->evidence, $this->gates] = $kept;
-        $this->kinds = MeasureKinds::standard();
+        [$this->lists, $this->evidence, $this->gates, $this->tasks] = $kept;
+        $this->kinds = MeasureKinds::standard($this->tasks);
         $this->observations = self::index($this->lists);
         $this->numbers = NumberFact::all();
     }
