@@ -7,6 +7,7 @@ namespace HandGarden\Planning;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\Client;
+use HandGarden\Core\Routine\Alternative;
 use HandGarden\Core\Routine\LeftOut;
 use HandGarden\Core\Routine\Routine;
 use Symfony\Component\Uid\Uuid;
@@ -28,7 +29,7 @@ class SavedRoutine
     /**
      * @param list<array<string, mixed>> $items   see RoutineFormat
      * @param list<array<string, string>> $leftOut
-     * @param list<string>               $withMore what five more minutes would add
+     * @param list<array{with: string, adds: list<string>}> $withMore what five more minutes, a material or a helper would add
      */
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
@@ -51,14 +52,15 @@ class SavedRoutine
         $this->id = Uuid::v7()->toRfc4122();
     }
 
-    public static function suggested(Routine $routine, Client $client, string $byStaffId, \DateTimeImmutable $at): self
+    /** @param list<Alternative> $else */
+    public static function suggested(Routine $routine, Client $client, string $byStaffId, \DateTimeImmutable $at, array $else = []): self
     {
         return new self(
             $client->clinicId,
             $client->id,
             RoutineFormat::write($routine->sequence->items),
             array_map(static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason], $routine->leftOut),
-            $routine->withFiveMoreMinutes,
+            [...([] === $routine->withFiveMoreMinutes ? [] : [['with' => '5 more minutes', 'adds' => $routine->withFiveMoreMinutes]]), ...array_map(static fn (Alternative $a): array => ['with' => $a->with, 'adds' => $a->adds], $else)],
             $routine->provedBest,
             $byStaffId,
             $at,

@@ -10,6 +10,7 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\NothingFits;
+use HandGarden\Core\Routine\WhatElse;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
@@ -25,20 +26,15 @@ final class SuggestRoutine extends AbstractController
     {
         $today = $clock->today($client->zone);
         try {
-            $routine = (new Builder($catalogue->get()))->build(
-                $plan->placements($client),
-                $plan->facts($client),
-                $catalogue->get()->goal($client->goalKey),
-                $plan->limits($client, $strength->recent($client, $today)),
-                $plans->doses($client),
-                $today,
-            );
+            $asked = [$plan->placements($client), $plan->facts($client), $catalogue->get()->goal($client->goalKey), $plan->limits($client, $strength->recent($client, $today)), $plans->doses($client), $today];
+            $routine = (new Builder($catalogue->get()))->build(...$asked);
+            $else = (new WhatElse($catalogue->get()))->of($routine, ...$asked);
         } catch (NothingFits $e) {
             $this->addFlash('problem', $e->getMessage());
 
             return $this->redirectToRoute('planning_routine', ['client' => $client->id], Response::HTTP_SEE_OTHER);
         }
-        $plans->keep(SavedRoutine::suggested($routine, $client, $who->staff()->id, $clock->now()));
+        $plans->keep(SavedRoutine::suggested($routine, $client, $who->staff()->id, $clock->now(), $else));
         $audit->wrote('suggested routine', $client->id);
         $this->addFlash('done', 'A new routine, within the time.');
 

@@ -66,6 +66,18 @@ final readonly class ClientFacts
         return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $this->met, $this->overrides, $this->materials, $this->suspended, $this->releaseTrained, $this->approaches);
     }
 
+    /** @param list<string> $materials at hand */
+    public function withMaterials(array $materials): self
+    {
+        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $this->met, $this->overrides, $materials, $this->suspended, $this->releaseTrained, $this->approaches);
+    }
+
+    /** The same client with a helper beside them, signed off for what they are signed off for. */
+    public function withHelper(): self
+    {
+        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, true, $this->helperSigned, $this->supervised, $this->atHome, $this->met, $this->overrides, $this->materials, $this->suspended, $this->releaseTrained, $this->approaches);
+    }
+
     public function has(Condition $condition): bool
     {
         return \in_array($condition, $this->conditions, true);

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine;
+
+/** What a routine would gain from one thing more. */
+final readonly class Alternative
+{
+    /**
+     * @param int          $gain of the objective, more than nothing
+     * @param list<string> $adds names of what would come in
+     */
+    public function __construct(public string $with, public int $gain, public array $adds)
+    {
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\Core\Routine;
+
+use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Routine\Alternative;
+use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\Limits;
+use HandGarden\Core\Routine\WhatElse;
+use HandGarden\Tests\Core\Cases;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class WhatElseTest extends TestCase
+{
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function cases(): iterable
+    {
+        foreach (['tight-hand', 'cupped-hands', 'fingers-together'] as $name) {
+            yield $name.' at a table' => [$name, ['table', 'firm-chair']];
+            yield $name.' with a few things' => [$name, ['table', 'firm-chair', 'pillow-or-towel', 'hand-cream', 'coins']];
+        }
+    }
+
+    /** @param list<string> $materials */
+    #[DataProvider('cases')]
+    public function testWhatIsNamedReallyAddsWhatItSaysAndNothingElseIs(string $name, array $materials): void
+    {
+        $case = Cases::example($name);
+        $facts = $case->facts->withMaterials($materials);
+        $placements = (new Placer(Cases::catalogue()))->place($facts, $case->today);
+        $limits = new Limits(30, 120.0, 20);
+        $now = (new Builder(Cases::catalogue()))->build($placements, $facts, $case->goal, $limits, [], $case->today);
+        $found = (new WhatElse(Cases::catalogue()))->of($now, $placements, $facts, $case->goal, $limits, [], $case->today);
+
+        self::assertSame($found, array_values(array_filter($found, static fn (Alternative $a): bool => $a->gain > 0 && [] !== $a->adds)));
+        $gains = array_map(static fn (Alternative $a): int => $a->gain, $found);
+        $sorted = $gains;
+        rsort($sorted);
+        self::assertSame($sorted, $gains, 'most gain first');
+        foreach ($found as $alternative) {
+            foreach (Cases::catalogue()->handbook()->materials as $key => $material) {
+                if ($material->label === $alternative->with) {
+                    self::assertNotContains($key, $materials);
+                    $then = (new Builder(Cases::catalogue()))->build($placements, $facts->withMaterials([...$materials, $key]), $case->goal, $limits, [], $case->today);
+                    self::assertSame($alternative->gain, $then->value - $now->value);
+                }
+            }
+        }
+    }
+
+    public function testWhoWasNeverAskedForMaterialsMissesNone(): void
+    {
+        $case = Cases::changed('tight-hand', ['client' => ['materials' => null, 'helper_here' => true, 'conditions' => ['stroke', 'spasticity'], 'affected' => ['right']]]);
+        $placements = (new Placer(Cases::catalogue()))->place($case->facts, $case->today);
+        $limits = new Limits(30, 120.0, 20);
+        $now = (new Builder(Cases::catalogue()))->build($placements, $case->facts, $case->goal, $limits, [], $case->today);
+
+        self::assertSame([], (new WhatElse(Cases::catalogue()))->of($now, $placements, $case->facts, $case->goal, $limits, [], $case->today));
+    }
+}
