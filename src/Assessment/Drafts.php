@@ -79,28 +79,30 @@ final readonly class Drafts
     /**
      * Changes a draft while nobody else does: a capture from a device and a key pressed on the page may come at once.
      *
-     * @param \Closure(array<string, array<string, string>>): array<string, array<string, string>> $change what is typed now to what is typed then
-     * @param string|null                                                                          $note   null: stays as it is
+     * An emptied draft stays as an empty row with its time, so that what a page sent just before it was kept or thrown away
+     * does not bring it back.
+     *
+     * @param \Closure(array<string, array<string, string>>): array<string, array<string, string>> $change  what is typed now to what is typed then
+     * @param string|null                                                                          $note    null: stays as it is
+     * @param int|null                                                                             $shownMs when the page was shown that sends by itself; null: somebody pressed a button
      *
      * @return array<string, array<string, string>>
      */
-    public function change(Client $client, string $staffId, \Closure $change, ?string $note, \DateTimeImmutable $now): array
+    public function change(Client $client, string $staffId, \Closure $change, ?string $note, \DateTimeImmutable $now, ?int $shownMs = null): array
     {
-        return $this->connection->transactional(function () use ($client, $staffId, $change, $note, $now): array {
+        return $this->connection->transactional(function () use ($client, $staffId, $change, $note, $now, $shownMs): array {
             $at = $now->format('Y-m-d H:i:sP');
             $whose = [$client->id, $client->clinicId, $staffId];
-            $this->connection->executeStatement("INSERT INTO measure_draft (id, client_id, clinic_id, staff_id, typed, note, at) VALUES (?, ?, ?, ?, '{}', '', ?) ON CONFLICT (client_id, staff_id) DO NOTHING", [Uuid::v7()->toRfc4122(), ...$whose, $at]);
-            $found = $this->connection->fetchAssociative('SELECT typed, note FROM measure_draft WHERE client_id = ? AND clinic_id = ? AND staff_id = ? FOR UPDATE', $whose);
+            $isNew = 1 === $this->connection->executeStatement("INSERT INTO measure_draft (id, client_id, clinic_id, staff_id, typed, note, at) VALUES (?, ?, ?, ?, '{}', '', ?) ON CONFLICT (client_id, staff_id) DO NOTHING", [Uuid::v7()->toRfc4122(), ...$whose, $at]);
+            $found = $this->connection->fetchAssociative('SELECT typed, note, extract(epoch FROM at)::bigint AS at FROM measure_draft WHERE client_id = ? AND clinic_id = ? AND staff_id = ? FOR UPDATE', $whose);
             $row = new Row(false === $found ? [] : $found);
             /** @var array<string, array<string, string>> $before */
             $before = $row->json('typed');
-            $typed = $change($before);
-            $says = $note ?? $row->text('note');
-            if ([] === $typed && '' === $says) {
-                $this->drop($client, $staffId);
-            } else {
-                $this->connection->executeStatement('UPDATE measure_draft SET typed = ?, note = ?, at = ? WHERE client_id = ? AND clinic_id = ? AND staff_id = ?', [json_encode((object) $typed, \JSON_THROW_ON_ERROR), $says, $at, ...$whose]);
+            if (null !== $shownMs && !$isNew && [] === $before && '' === $row->text('note') && $shownMs < 1000 * $row->int('at')) {
+                return $change($before);
             }
+            $typed = $change($before);
+            $this->connection->executeStatement('UPDATE measure_draft SET typed = ?, note = ?, at = ? WHERE client_id = ? AND clinic_id = ? AND staff_id = ?', [json_encode((object) $typed, \JSON_THROW_ON_ERROR), $note ?? $row->text('note'), $at, ...$whose]);
 
             return $typed;
         });
@@ -127,8 +129,8 @@ final readonly class Drafts
         return array_filter($typed, static fn (array $values): bool => [] !== $values);
     }
 
-    public function drop(Client $client, string $staffId): void
+    public function drop(Client $client, string $staffId, \DateTimeImmutable $now): void
     {
-        $this->connection->executeStatement('DELETE FROM measure_draft WHERE client_id = ? AND clinic_id = ? AND staff_id = ?', [$client->id, $client->clinicId, $staffId]);
+        $this->change($client, $staffId, static fn (): array => [], '', $now);
     }
 }

@@ -86,7 +86,7 @@ final class TakeMeasures extends AbstractController
         $staffId = $this->who->staff()->id;
         $form = $request->request->all();
         $known = $this->readings->of($client);
-        $typed = $this->drafts->change($client, $staffId, static fn (array $before): array => Drafts::merged($form, $before), self::note($request), $this->clock->now());
+        $typed = $this->drafts->change($client, $staffId, static fn (array $before): array => Drafts::merged($form, $before), self::note($request), $this->clock->now(), $request->request->getInt('seen'));
         $read = (new MeasureForm($this->catalogue->get()))->read($typed, $this->clock->today($client->zone), $known);
         $all = new Readings([...$known->current(), ...$read->readings]);
         $side = Side::tryFrom((string) $request->request->get('look', ''));
@@ -103,7 +103,7 @@ final class TakeMeasures extends AbstractController
     #[Route('/clients/{client}/measure/throw-away', name: 'assessment_drop_draft', methods: ['POST'])]
     public function dropDraft(Client $client): Response
     {
-        $this->drafts->drop($client, $this->who->staff()->id);
+        $this->drafts->drop($client, $this->who->staff()->id, $this->clock->now());
         $this->addFlash('done', 'What was typed and not kept is gone.');
 
         return $this->redirectToRoute('assessment_measure', ['client' => $client->id], Response::HTTP_SEE_OTHER);

@@ -26,7 +26,23 @@ final class VisitTest extends OdalysTestCase
         self::assertSame(8.0, $readings->newest('grip_kg', Side::Right)?->value, 'three trials: the mean');
         self::assertSame([7.0, 8.0, 9.0], $readings->newest('grip_kg', Side::Right)->taken?->trials);
         self::assertSame(41.0, $readings->newest('pegs_s', Side::Right)?->value);
-        self::assertCount(0, $this->entities->getRepository(MeasureDraft::class)->findAll());
+        $this->entities->clear();
+        self::assertSame([], $this->entities->getRepository(MeasureDraft::class)->findOneBy([])->typed ?? []);
+    }
+
+    public function testWhatAPageSentJustBeforeItWasKeptDoesNotComeBack(): void
+    {
+        $shown = (string) ((int) (microtime(true) * 1000) - 60_000);
+        $form = ['seen' => $shown, 'm' => ['grip_kg:right:-:-' => '7']];
+        $this->post($this->path('/measure/figures'), $form);
+        $this->post($this->path('/measure?set=dexterity'), ['m' => ['grip_kg:right:-:-' => '7']]);
+        $this->post($this->path('/measure/figures'), $form); // overtaken on its way
+        $this->entities->clear();
+        self::assertSame([], $this->entities->getRepository(MeasureDraft::class)->findOneBy([])?->typed);
+
+        $this->post($this->path('/measure/figures'), ['seen' => (string) ((int) (microtime(true) * 1000) + 2000), 'm' => ['grip_kg:right:-:-' => '9']]);
+        $this->entities->clear();
+        self::assertSame(['m' => ['grip_kg:right:-:-' => '9']], $this->entities->getRepository(MeasureDraft::class)->findOneBy([])?->typed, 'a page shown afterwards writes as ever');
     }
 
     public function testADraftBelongsToOnePerson(): void

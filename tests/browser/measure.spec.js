@@ -6,6 +6,9 @@ async function openSet(page, client, set) {
   await page.getByRole('link', { name: client, exact: true }).click();
   await tab(page, 'Measure');
   await page.getByRole('link', { name: set, exact: true }).click();
+  await page.waitForURL('**/measure?set=*');
+  await page.waitForLoadState();
+  await expect(page.locator('[data-fill]')).toBeVisible(); // the keys are connected
 }
 
 /** Answers the field that has the focus by keys alone and gives how many it took. Figures are new ones of two digits. */

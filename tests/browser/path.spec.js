@@ -22,6 +22,8 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   // measure: nonsense is refused in place, figures come as you type
   await tab(page, 'Measure');
   await page.getByRole('link', { name: 'Everything', exact: true }).click();
+  await page.waitForURL('**/measure?set=everything');
+  await expect(page.locator('[data-fill]')).toBeVisible(); // the fields are connected
   const field = (label) => page.getByLabel(label, { exact: false }).first();
   await field('Index MCP bent, right, active').fill('400');
   await expect(page.getByText('Index MCP bent, right, active: 400 is outside -45..130').first()).toBeVisible();

@@ -8,6 +8,7 @@ test('a routine is suggested, an approach chosen, the week spread round a calend
   await page.getByRole('link', { name: 'Odalys Brandt', exact: true }).click();
   await tab(page, 'Routine');
   await page.getByRole('button', { name: /^Suggest/ }).click();
+  await expect(page.getByText('A new routine, within the time.')).toBeVisible();
   const items = page.locator('#items > li h3');
   const position = async (name) => (await items.allTextContents()).findIndex((text) => text.includes(name));
   expect(await position('Finger space opener')).toBeLessThan(await position('Thumb lift-away stretch'));
@@ -24,6 +25,7 @@ test('a routine is suggested, an approach chosen, the week spread round a calend
   await expect(page.locator('#fist')).toContainText('Chosen: The thumb came out by itself today');
   await tab(page, 'Routine');
   await page.getByRole('button', { name: /^Suggest/ }).click();
+  await expect(page.getByText('A new routine, within the time.')).toBeVisible();
   expect(await position('Thumb lift-away stretch')).toBeLessThan(await position('Finger space opener'));
 
   // the week leaves a busy Wednesday free and says so

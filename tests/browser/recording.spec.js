@@ -21,6 +21,7 @@ test('a spiral is calibrated, drawn with the pointer, analysed and drawn again o
   await page.getByRole('button', { name: 'Narrower by one point' }).click();
   await page.getByRole('button', { name: 'The edges match' }).click();
   await expect(page.locator('[data-scale-says]')).toHaveText(/Calibrated, 4\.00 points/);
+  await page.waitForLoadState();
 
   // drawn a steady 12 points outside the guide
   const box = await page.locator('canvas').boundingBox();
@@ -50,6 +51,8 @@ test('a spiral is calibrated, drawn with the pointer, analysed and drawn again o
 test('every touch of the tapping test counts', async ({ page }) => {
   await openMeasure(page, 'Tomasz Ferrow', 'On the screen');
   await page.getByRole('link', { name: 'Two-target tapping' }).click();
+  await page.waitForURL('**task=tapping**');
+  await expect(page.locator('[data-scale-says]')).not.toBeEmpty();
   const box = await page.locator('canvas').boundingBox();
   for (let i = 0; i < 14; i += 1) await page.mouse.click(box.x + box.width / 2 + (i % 2 === 0 ? -180 : 180), box.y + box.height / 2);
   await expect(page.locator('[data-says]')).toHaveText('14 taps');

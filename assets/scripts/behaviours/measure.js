@@ -74,6 +74,9 @@ export function connect(form) {
   }
   form.addEventListener('focusin', (event) => markJoint(form, event.target));
 
+  // A page that comes back from the history is older than what was kept since: it is fetched anew, with the draft.
+  window.addEventListener('pageshow', (event) => { if (event.persisted) location.reload(); });
+
   const fill = form.querySelector('[data-fill]');
   fill.hidden = false;
   for (const button of fill.querySelectorAll('[data-copy-side]')) {
@@ -119,6 +122,10 @@ function sender(form, onAnswer) {
       run();
     }
   };
+  form.addEventListener('submit', () => {
+    clearTimeout(waiting);
+    busy = true; // what is typed goes with the form itself
+  });
   return () => {
     clearTimeout(waiting);
     waiting = setTimeout(run, 120);
