@@ -2,7 +2,8 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { beginSitting, complaints, signIn } from './steps.js';
 
-const pages = { overview: '', change: '/edit', screening: '/screening', measure: '/measure', motion: '/measure?set=motion', findings: '/findings', screen: '/screen', steadiness: '/steadiness', live: '/live', placement: '/placement', routine: '/routine', print: '/routine/print', approaches: '/approaches', week: '/week', sitting: '/sittings/new', decisions: '/decisions' };
+const measuring = { measure: '/measure', motion: '/measure?set=motion', findings: '/findings', screen: '/screen', steadiness: '/steadiness', live: '/live' };
+const pages = { overview: '', change: '/edit', screening: '/screening', placement: '/placement', routine: '/routine', print: '/routine/print', approaches: '/approaches', week: '/week', sitting: '/sittings/new', decisions: '/decisions' };
 
 async function serious(page) {
   await page.evaluate(() => document.querySelectorAll('details').forEach((element) => { element.open = true; }));
@@ -31,6 +32,21 @@ test('nothing serious on any view, nor in the player on a phone', async ({ page 
     expect.soft(box.height, await target.textContent()).toBeGreaterThanOrEqual(56);
   }
 
+  expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual({});
+  expect(complained).toEqual([]);
+});
+
+test('nothing serious on the pages that measure', async ({ page }) => {
+  const complained = complaints(page);
+  const found = {};
+  await signIn(page);
+  const client = await page.getByRole('link', { name: 'Tomasz Ferrow', exact: true }).getAttribute('href');
+  for (const [name, path] of Object.entries(measuring)) {
+    await page.goto(client + path);
+    found[name] = await serious(page);
+  }
+  await page.goto('/devices');
+  found.bench = await serious(page);
   expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual({});
   expect(complained).toEqual([]);
 });
