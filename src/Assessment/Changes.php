@@ -43,7 +43,7 @@ final readonly class Changes
         foreach ($series as $readings) {
             $kind = $this->kinds->find($readings[0]->code);
             if (null !== $kind && $readings[0]->on < $readings[\count($readings) - 1]->on) {
-                $changes[] = $this->change($kind, $kind->label.(null === $readings[0]->argument ? '' : ', '.MeasureView::at($kind, $readings[0]->argument)), $readings, 1);
+                $changes[] = $this->change($kind, MeasureView::name($kind, $readings[0]->argument), $readings, 1);
             }
         }
         foreach (self::totals($history) as $totals) {

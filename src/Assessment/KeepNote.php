@@ -25,7 +25,7 @@ final class KeepNote extends AbstractController
         if ('' !== $note) {
             $visit = $readings->visit($client, $clock->today($client->zone), $who->staff()->id, $clock->now());
             $visit->note = trim($visit->note."\n".$note);
-            $readings->add([]);
+            $readings->save();
             $audit->wrote('noted', $client->id, $visit->id);
             $this->addFlash('done', 'Note kept.');
         }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Assessment;
 
-use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Content\Format\TraceFormat;
@@ -21,7 +20,7 @@ final readonly class KeepTrace
 {
     public const ACTIONS = ['rest' => 'At rest', 'posture' => 'Arms held out', 'action' => 'Cup to the mouth'];
 
-    public function __construct(private RecordingRepository $recordings, private ReadingRepository $readings, private Audit $audit, private Who $who, private Clock $clock)
+    public function __construct(private RecordingRepository $recordings, private KeepRecording $keepRecording, private Who $who, private Clock $clock)
     {
     }
 
@@ -46,9 +45,7 @@ final readonly class KeepTrace
         $raw = ['format' => TraceFormat::TRACE, 'version' => 1, 'side' => $side->value, 'action' => $action, ...(null === $setUp ? [] : ['set_up' => $setUp->value]), 'rate_hz' => $node->get('rate_hz')->raw(), 'samples' => $node->get('samples')->raw()];
         $record = new Recording($client->clinicId, $client->id, RecordingKind::Trace, $setUp->value ?? $action, $side, json_encode($raw, \JSON_THROW_ON_ERROR), $found, $plan?->name() ?? '', $today, $now, $staffId);
         $readings = null === $plan ? RecordedFigures::ofTrace($action, $found, $side, $today, new Taken($staffId, source: Source::MotionSensor)) : [];
-        $visit = [] === $readings ? null : $this->readings->visit($client, $today, $staffId, $now);
-        $this->recordings->add($record, ...(null === $visit ? [] : array_map(static fn ($r): RecordedReading => RecordedReading::of($r, $visit, $staffId, $now), $readings)));
-        $this->audit->wrote('recorded a trace', $client->id, $record->id);
+        $this->keepRecording->keep($client, $record, $readings, 'recorded a trace');
 
         return $record;
     }

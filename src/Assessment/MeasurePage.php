@@ -11,7 +11,6 @@ use HandGarden\Content\Pictures\SvgWriter;
 use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Drawing\HandMap;
-use HandGarden\Core\Drawing\Layer;
 use HandGarden\Core\Drawing\MeasuredPose;
 use HandGarden\Core\Drawing\Painter;
 use HandGarden\Core\Drawing\View;
@@ -113,12 +112,11 @@ final readonly class MeasurePage
         $young = $readings->since($this->clock->today($client->zone)->modify('-'.KnownFacts::DAYS.' days'));
         $hands = [];
         foreach ([Side::Right, Side::Left] as $side) {
-            $found = array_filter((new Findings())->of($young, $side), static fn (Finding $f): bool => $f->isFound());
             $hands[$side->value] = [
                 'rows' => Figures::of($readings, $side),
                 'active' => Figures::opening($readings, $side, Mode::Active),
                 'passive' => Figures::opening($readings, $side, Mode::Passive),
-                'findings' => array_values(array_map(static fn (Finding $f): string => $f->title, $found)),
+                'findings' => array_map(static fn (Finding $f): string => $f->title, (new Findings())->found($young, $side)),
             ];
         }
 
@@ -138,7 +136,7 @@ final readonly class MeasurePage
         }
         $painting = (new Painter())->sketch($pose, View::Radial, $side);
 
-        return ['side' => $side->value, 'window' => $painting->window, 'layers' => array_map(static fn (Layer $l): array => ['paint' => SvgWriter::attributesOf($l->class), 'd' => $l->data], $painting->layers)];
+        return ['side' => $side->value, 'window' => $painting->window, 'layers' => SvgWriter::layersOf($painting)];
     }
 
     /**
@@ -188,14 +186,14 @@ final readonly class MeasurePage
                 'y' => $y,
                 'labelX' => $toLeft ? -7.0 : 7.0,
                 'anchor' => $toLeft ? 'end' : 'start',
-                'field' => ReadingKey::of(str_starts_with($key, 'thumb') && 'thumb' === $key ? $bent : ('wrist' === $key ? $straight : $bent), $side, Mode::Active, null),
+                'field' => ReadingKey::of('wrist' === $key ? $straight : $bent, $side, Mode::Active, null),
             ];
         }
 
         return [
             'side' => $side->value,
             'window' => implode(' ', array_map(static fn (float $v): string => (string) round($v, 1), $map->window)),
-            'layers' => array_map(static fn (Layer $l): array => ['paint' => SvgWriter::attributesOf($l->class), 'd' => $l->data], $map->painting->layers),
+            'layers' => SvgWriter::layersOf($map->painting),
             'joints' => $joints,
         ];
     }

@@ -130,6 +130,12 @@ final readonly class MeasureView
         };
     }
 
+    /** A measure with what it is taken at, in plain words. */
+    public static function name(MeasureKind $kind, ?string $argument): string
+    {
+        return $kind->label.(null === $argument ? '' : ', '.self::at($kind, $argument));
+    }
+
     public static function at(MeasureKind $kind, string $argument): string
     {
         return $kind->argumentLabels[$argument] ?? match ($kind->code) {

@@ -174,6 +174,12 @@ final class ReadingRepository implements ResetInterface
         foreach ($readings as $reading) {
             $this->entities->persist($reading);
         }
+        $this->save();
+    }
+
+    /** Writes what was changed on readings and visits. */
+    public function save(): void
+    {
         $this->entities->flush();
         $this->kept = [];
     }

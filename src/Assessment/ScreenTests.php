@@ -36,6 +36,7 @@ final class ScreenTests extends AbstractController
     public function __construct(
         private readonly RecordingRepository $recordings,
         private readonly ReadingRepository $readings,
+        private readonly KeepRecording $keepRecording,
         private readonly Cautions $cautions,
         private readonly Audit $audit,
         private readonly Who $who,
@@ -99,9 +100,7 @@ final class ScreenTests extends AbstractController
         $raw = array_filter(['format' => InkFormat::INK, 'version' => 1, 'task' => $task->value, 'side' => $side->value, 'on' => $today->format('Y-m-d'), 'pointer' => mb_substr($pointer, 0, 20), 'guide' => $node->optional('guide')?->raw(), 'pixels_per_mm' => $scale, 'strokes' => $node->get('strokes')->raw()], static fn (mixed $v): bool => null !== $v);
         $record = new Recording($client->clinicId, $client->id, RecordingKind::Ink, InkTask::Word === $task && $isSignature ? self::SIGNATURE : $task->value, $side, json_encode($raw, \JSON_THROW_ON_ERROR), $found, $device->screen($screen), $today, $now, $staffId);
         $readings = RecordedFigures::ofInk($task, $found, $side, $today, Circumstances::typed([])->taken($staffId)->from(Source::Screen));
-        $visit = [] === $readings ? null : $this->readings->visit($client, $today, $staffId, $now);
-        $this->recordings->add($record, ...(null === $visit ? [] : array_map(static fn ($r): RecordedReading => RecordedReading::of($r, $visit, $staffId, $now), $readings)));
-        $this->audit->wrote('recorded on the screen', $client->id, $record->id);
+        $this->keepRecording->keep($client, $record, $readings, 'recorded on the screen');
 
         return new JsonResponse(['id' => $record->id, 'says' => $found['says'] ?? '', 'go' => $this->generateUrl('assessment_screen', ['client' => $client->id, 'task' => $task->value, 'side' => $side->value])]);
     }
@@ -149,7 +148,7 @@ final class ScreenTests extends AbstractController
         foreach ($this->readings->keptAt($client, $record->byStaffId, null, $record->at) as $reading) {
             $reading->withdrawnAt = $this->clock->now();
         }
-        $this->readings->add([]);
+        $this->readings->save();
         $this->audit->wrote('took back recording', $client->id, $record->id);
         $this->addFlash('done', 'Taken back: it counts no more, and stays on record.');
 

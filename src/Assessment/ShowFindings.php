@@ -81,7 +81,9 @@ final class ShowFindings extends AbstractController
                 $parts = explode(':', $need);
                 $kind = $kinds->find($parts[0]);
                 if (null !== $kind) {
-                    return (1 === preg_match('/^\p{Lu}{2}/u', $kind->label) ? $kind->label : lcfirst($kind->label)).(isset($parts[1]) ? ', '.MeasureView::at($kind, $parts[1]) : '');
+                    $name = MeasureView::name($kind, $parts[1] ?? null);
+
+                    return 1 === preg_match('/^\p{Lu}{2}/u', $name) ? $name : lcfirst($name);
                 }
 
                 return $words->name($parts[0], $parts[1] ?? null);

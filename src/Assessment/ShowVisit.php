@@ -10,8 +10,9 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Measure\Finding\Finding;
+use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Finding\Findings;
+use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\Words;
 use HandGarden\Web\Clock;
@@ -41,6 +42,7 @@ final class ShowVisit extends AbstractController
         $found = $this->readings->findVisit($client, $visit) ?? throw $this->createNotFoundException('No such visit.');
         $taken = $this->readings->ofVisit($found);
         $counting = array_values(array_filter($taken, static fn (RecordedReading $r): bool => null === $r->replacedById && null === $r->withdrawnAt));
+        $readings = new Readings(array_map(static fn (RecordedReading $r): Reading => $r->toReading(), $counting));
 
         return $this->render('Assessment/visit.html.twig', [
             'client' => $client,
@@ -48,7 +50,7 @@ final class ShowVisit extends AbstractController
             'visit' => $found,
             ...$this->rows($counting),
             'changed' => \count($taken) - \count($counting),
-            'findings' => array_merge(...array_map(static fn ($side): array => array_values(array_filter((new Findings())->of(new Readings(array_map(static fn (RecordedReading $r) => $r->toReading(), $counting)), $side), static fn (Finding $f): bool => $f->isFound())), $client->affected())),
+            'findings' => array_merge(...array_map(static fn (Side $side): array => (new Findings())->found($readings, $side), $client->affected())),
             'names' => $this->clinics->namesOfStaff(),
             'setUp' => $this->catalogue->get()->screening->setUpCheck,
         ]);
@@ -62,7 +64,7 @@ final class ShowVisit extends AbstractController
         if (null === $found->signedAt) {
             $found->signedAt = $this->clock->now();
             $found->signedById = $this->who->staff()->id;
-            $this->readings->add([]);
+            $this->readings->save();
             $this->audit->wrote('signed visit', $client->id, $found->id);
         }
         $this->addFlash('done', 'Signed. This visit takes nothing more; what is measured from now on is a new one.');
@@ -110,7 +112,7 @@ final class ShowVisit extends AbstractController
     private function label(RecordedReading $record): string
     {
         $kind = $this->catalogue->get()->vocabulary->kinds->find($record->code);
-        $name = null === $kind ? (new Words($this->catalogue->get()))->name($record->code, $record->argument) : $kind->label.(null === $record->argument ? '' : ', '.MeasureView::at($kind, $record->argument));
+        $name = null === $kind ? (new Words($this->catalogue->get()))->name($record->code, $record->argument) : MeasureView::name($kind, $record->argument);
 
         return $name.(null === $record->mode ? '' : ', '.$record->mode->value);
     }

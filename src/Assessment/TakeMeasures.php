@@ -122,7 +122,7 @@ final class TakeMeasures extends AbstractController
             $reading->withdrawnAt = $now;
             $typed[$reading->part()][$reading->key()] = $reading->typedText();
         }
-        $this->readings->add([]);
+        $this->readings->save();
         $this->drafts->change($client, $staffId, static fn (array $before): array => Drafts::merged($typed, $before), null, $now);
         $this->audit->wrote('took back', $client->id, $found->id);
         $this->addFlash('done', [] === $kept ? 'Nothing could be taken back: the visit is signed, or somebody else kept it.' : \sprintf('%d readings taken back; they are typed here again.', \count($kept)));

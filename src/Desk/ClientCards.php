@@ -118,7 +118,7 @@ final readonly class ClientCards
         foreach ($this->catalogue->get()->vocabulary->kinds->all() as $kind) {
             foreach ($byCode[$kind->code] ?? [] as $kept) {
                 $reading = $kept->reading;
-                $rows[] = ['id' => $kept->id, 'label' => $kind->label.(null === $reading->argument ? '' : ', '.MeasureView::at($kind, $reading->argument)), 'side' => $reading->side->value ?? '', 'mode' => $reading->mode->value ?? '', 'text' => MeasureView::text($kind, $reading), 'unit' => $kind->unit->sign(), 'on' => $reading->on];
+                $rows[] = ['id' => $kept->id, 'label' => MeasureView::name($kind, $reading->argument), 'side' => $reading->side->value ?? '', 'mode' => $reading->mode->value ?? '', 'text' => MeasureView::text($kind, $reading), 'unit' => $kind->unit->sign(), 'on' => $reading->on];
             }
         }
 

@@ -15,7 +15,6 @@ use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Device\DeviceKind;
 use HandGarden\Core\Device\Fault;
 use HandGarden\Core\Device\GlovePose;
-use HandGarden\Core\Drawing\Layer;
 use HandGarden\Core\Drawing\Painter;
 use HandGarden\Core\Drawing\View;
 use HandGarden\Web\Clock;
@@ -89,7 +88,7 @@ final class ShowLive extends AbstractController
         ];
         if (null !== $kept && DeviceKind::Glove === $found->kind) {
             $painting = (new Painter())->sketch(GlovePose::of($kept->frame->values), View::Radial, $found->side);
-            $answer['hand'] = ['layers' => array_map(static fn (Layer $l): array => ['paint' => SvgWriter::attributesOf($l->class), 'd' => $l->data], $painting->layers)];
+            $answer['hand'] = ['layers' => SvgWriter::layersOf($painting)];
         }
         if ('1' === $request->query->get('faults')) {
             $faults = $this->frames->faults($found->id, $now);

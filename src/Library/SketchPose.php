@@ -40,7 +40,7 @@ final class SketchPose extends AbstractController
         $pictures = [];
         foreach (Side::cases() as $side) {
             $painting = '1' === ($form['whole'] ?? '') ? $painter->paint(new PictureSpec(new NamedPose('typed', $pose), $view->isOfFigure() ? View::Three : $view, $side)) : $painter->sketch($pose, $view->isOfFigure() ? View::Three : $view, $side);
-            $layers = array_map(static fn ($layer): array => ['paint' => SvgWriter::attributesOf($layer->class) + ($layer->evenOdd ? ['fill-rule' => 'evenodd'] : []), 'd' => $layer->data], $painting->layers);
+            $layers = SvgWriter::layersOf($painting);
             $pictures[$side->value] = ['window' => $painting->window, 'layers' => $layers];
         }
 

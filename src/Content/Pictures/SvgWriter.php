@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Content\Pictures;
 
+use HandGarden\Core\Drawing\Layer;
 use HandGarden\Core\Drawing\Painting;
 use HandGarden\Core\Drawing\PathData;
 
@@ -44,6 +45,12 @@ final readonly class SvgWriter
         preg_match_all('/([a-z-]+)="([^"]*)"/', self::ATTRIBUTES[$class] ?? '', $found);
 
         return array_combine($found[1], $found[2]);
+    }
+
+    /** @return list<array{paint: array<string, string>, d: string}> layers back to front, as a script or a template hangs them */
+    public static function layersOf(Painting $painting): array
+    {
+        return array_map(static fn (Layer $l): array => ['paint' => self::attributesOf($l->class) + ($l->evenOdd ? ['fill-rule' => 'evenodd'] : []), 'd' => $l->data], $painting->layers);
     }
 
     public function write(Painting $painting): string

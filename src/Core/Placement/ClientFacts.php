@@ -57,29 +57,38 @@ final readonly class ClientFacts
     /** @param list<string> $met */
     public function withMet(array $met): self
     {
-        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $met, $this->overrides, $this->materials, $this->suspended, $this->releaseTrained, $this->approaches);
+        return $this->with(met: $met);
     }
 
     /** The same client as known by these readings alone. */
     public function withReadings(Readings $readings): self
     {
-        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $this->met, $this->overrides, $this->materials, $this->suspended, $this->releaseTrained, $this->approaches);
+        return $this->with(readings: $readings);
     }
 
     /** @param list<string> $materials at hand */
     public function withMaterials(array $materials): self
     {
-        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $this->met, $this->overrides, $materials, $this->suspended, $this->releaseTrained, $this->approaches);
+        return $this->with(materials: $materials);
     }
 
     /** The same client with a helper beside them, signed off for what they are signed off for. */
     public function withHelper(): self
     {
-        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, true, $this->helperSigned, $this->supervised, $this->atHome, $this->met, $this->overrides, $this->materials, $this->suspended, $this->releaseTrained, $this->approaches);
+        return $this->with(helperHere: true);
     }
 
     public function has(Condition $condition): bool
     {
         return \in_array($condition, $this->conditions, true);
+    }
+
+    /**
+     * @param list<string>|null $met
+     * @param list<string>|null $materials
+     */
+    private function with(?array $met = null, ?Readings $readings = null, ?array $materials = null, ?bool $helperHere = null): self
+    {
+        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $readings ?? $this->readings, $this->screening, $this->injectedOn, $helperHere ?? $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $met ?? $this->met, $this->overrides, $materials ?? $this->materials, $this->suspended, $this->releaseTrained, $this->approaches);
     }
 }

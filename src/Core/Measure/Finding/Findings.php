@@ -38,4 +38,10 @@ final readonly class Findings
 
         return $all;
     }
+
+    /** @return list<Finding> only those that are there */
+    public function found(Readings $readings, Side $side): array
+    {
+        return array_values(array_filter($this->of($readings, $side), static fn (Finding $f): bool => $f->isFound()));
+    }
 }
