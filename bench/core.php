@@ -48,12 +48,12 @@ $cases = array_map(static fn (string $name): object => (new CaseReader($catalogu
 Stopwatch::run('place + build + propose, one client', 6, 120, static function (int $round) use ($cases, $catalogue): void {
     $case = $cases[$round % 3];
     $placements = (new Placer($catalogue))->place($case->facts, $case->today);
-    (new Builder($catalogue))->build($placements, $case->facts, $case->goal, $case->limits, [], $case->today);
+    (new Builder($catalogue))->build($case->brief($placements));
     (new Proposer($catalogue))->propose($case->routine, $case->log, $case->facts->conditions, 5, $case->today);
 });
 Stopwatch::run('place, one client on all ladders', 6, 120, static fn (int $round): mixed => (new Placer($catalogue))->place($cases[$round % 3]->facts, $cases[$round % 3]->today), 10.0);
 $placed = array_map(static fn ($case) => (new Placer($catalogue))->place($case->facts, $case->today), $cases);
-Stopwatch::run('build, one client', 6, 120, static fn (int $round): mixed => (new Builder($catalogue))->build($placed[$round % 3], $cases[$round % 3]->facts, $cases[$round % 3]->goal, $cases[$round % 3]->limits, [], $cases[$round % 3]->today), 50.0);
+Stopwatch::run('build, one client', 6, 120, static fn (int $round): mixed => (new Builder($catalogue))->build($cases[$round % 3]->brief($placed[$round % 3])), 50.0);
 
 $motion = new SimulatedDevice(DeviceKind::Motion, Profile::Tremor);
 $samples = [];

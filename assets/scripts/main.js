@@ -11,8 +11,9 @@ import { connect as pose } from './behaviours/pose.js';
 import { connect as print } from './behaviours/print.js';
 import { connect as shortcuts } from './behaviours/shortcuts.js';
 import { connect as stopwatch } from './behaviours/stopwatch.js';
+import { connect as tryDose } from './behaviours/try-dose.js';
 
-const behaviours = { counter, filters, flipbook, ink, live, measure, pacer, player, pose, print, shortcuts, stopwatch };
+const behaviours = { counter, filters, flipbook, ink, live, measure, pacer, player, pose, print, shortcuts, stopwatch, 'try-dose': tryDose };
 
 for (const element of document.querySelectorAll('[data-behaviour]')) {
   for (const name of element.dataset.behaviour.split(' ')) {

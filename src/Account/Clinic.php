@@ -21,6 +21,14 @@ class Clinic
     #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
     public array $shapesOff = [];
 
+    /** @var array<string, int> what the aims of a routine are worth here; those that are missing keep their default */
+    #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
+    public array $routineWeights = [];
+
+    /** Minutes of a sitting with a therapist. */
+    #[ORM\Column]
+    public int $sittingMinutes = 45;
+
     public function __construct(
         #[ORM\Column(length: 120)]
         public string $name,

@@ -70,8 +70,9 @@ class Client
     #[ORM\Column(type: Types::JSON, nullable: true)]
     public ?array $materials = null;
 
-    #[ORM\Column(length: 40)]
-    public string $goalKey = '';
+    /** @var array<string, int> daily tasks by key, with how much each matters (1 to 3) */
+    #[ORM\Column(type: Types::JSON)]
+    public array $goals = [];
 
     #[ORM\Column(length: 200)]
     public string $goalWords = '';

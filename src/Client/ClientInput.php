@@ -8,6 +8,7 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\GoalTask;
+use HandGarden\Core\Routine\Goals;
 use Symfony\Component\HttpFoundation\InputBag;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
@@ -60,7 +61,8 @@ final class ClientInput
 
     public bool $materialsAsked = false;
 
-    public string $goalKey = '';
+    /** @var array<string, string> how much each daily task matters, 0 to 3, by its key */
+    public array $goals = [];
 
     #[Assert\Length(max: 200)]
     public string $goalWords = '';
@@ -100,7 +102,7 @@ final class ClientInput
         $input->helperPresent = $client->helperPresent;
         $input->materials = $client->materials ?? [];
         $input->materialsAsked = null !== $client->materials;
-        $input->goalKey = $client->goalKey;
+        $input->goals = array_map(strval(...), $client->goals);
         $input->goalWords = $client->goalWords;
         $input->injectedOn = $client->injectedOn?->format('Y-m-d') ?? '';
         $input->story = $client->story;
@@ -114,7 +116,7 @@ final class ClientInput
     public static function typed(InputBag $form): self
     {
         $input = new self();
-        foreach (['givenName', 'familyName', 'birthYear', 'zone', 'affected', 'writingHand', 'minutes', 'daysPerWeek', 'stamina', 'helper', 'goalKey', 'goalWords', 'injectedOn', 'story', 'version'] as $field) {
+        foreach (['givenName', 'familyName', 'birthYear', 'zone', 'affected', 'writingHand', 'minutes', 'daysPerWeek', 'stamina', 'helper', 'goalWords', 'injectedOn', 'story', 'version'] as $field) {
             $input->$field = trim((string) $form->get($field, ''));
         }
         foreach (['otherUnaffected', 'helperPresent', 'materialsAsked'] as $field) {
@@ -124,9 +126,23 @@ final class ClientInput
         $texts = static fn (mixed $list): array => \is_array($list) ? array_values(array_filter($list, \is_string(...))) : [];
         $input->conditions = $texts($all['conditions'] ?? []);
         $input->materials = $texts($all['materials'] ?? []);
+        $input->goals = self::weights($all['goals'] ?? null);
         $input->intake = IntakeInput::typed(\is_array($all['intake'] ?? null) ? $all['intake'] : []);
 
         return $input;
+    }
+
+    /** @return array<string, string> */
+    private static function weights(mixed $typed): array
+    {
+        $weights = [];
+        foreach (\is_array($typed) ? $typed : [] as $key => $weight) {
+            if (\is_string($weight)) {
+                $weights[(string) $key] = $weight;
+            }
+        }
+
+        return $weights;
     }
 
     #[Assert\Callback]
@@ -162,7 +178,9 @@ final class ClientInput
         $client->helperPresent = $this->helperPresent;
         $known = self::materialsIn($catalogue);
         $client->materials = $this->materialsAsked ? array_values(array_intersect($this->materials, array_keys($known))) : null;
-        $client->goalKey = \in_array($this->goalKey, array_map(static fn (GoalTask $g): string => $g->key, $catalogue->goals), true) ? $this->goalKey : '';
+        $known = array_map(static fn (GoalTask $g): string => $g->key, $catalogue->goals);
+        $client->goals = array_filter(array_map(intval(...), array_intersect_key($this->goals, array_flip($known))), static fn (int $w): bool => $w >= Goals::LEAST && $w <= Goals::MOST);
+        arsort($client->goals);
         $client->goalWords = $this->goalWords;
         $injected = \DateTimeImmutable::createFromFormat('!Y-m-d', $this->injectedOn, new \DateTimeZone('UTC'));
         $client->injectedOn = false === $injected ? null : $injected;

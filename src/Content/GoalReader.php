@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Content;
 
 use HandGarden\Core\Catalogue\GoalTask;
+use HandGarden\Core\Catalogue\Skill;
 use HandGarden\Core\Data\Node;
 
 /** Reads the daily tasks a goal can name. */
@@ -18,7 +19,7 @@ final readonly class GoalReader
     public function read(Node $node, array $ladderKeys): array
     {
         return array_map(static function (Node $goal) use ($ladderKeys): GoalTask {
-            $goal->only('key', 'label', 'ladders');
+            $goal->only('key', 'label', 'ladders', 'skills');
             $weights = [];
             foreach ($goal->get('ladders')->map() as $key => $weight) {
                 if (!\in_array($key, $ladderKeys, true)) {
@@ -27,7 +28,7 @@ final readonly class GoalReader
                 $weights[$key] = $weight->int(1, 5);
             }
 
-            return new GoalTask($goal->get('key')->string(), $goal->get('label')->string(), $weights);
+            return new GoalTask($goal->get('key')->string(), $goal->get('label')->string(), $weights, array_map(static fn (Node $s): Skill => new Skill($s->get('words')->string(), $s->get('rung')->string()), $goal->get('skills')->items()));
         }, $node->get('goals')->items());
     }
 }

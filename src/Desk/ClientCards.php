@@ -82,7 +82,7 @@ final readonly class ClientCards
 
         return new ClientCard(
             $this->cautions->of($client),
-            '' !== $client->goalWords ? $client->goalWords : $catalogue->goal($client->goalKey)?->label,
+            '' !== $client->goalWords ? $client->goalWords : $catalogue->goal((string) array_key_first($client->goals))?->label,
             array_map(fn (Side $side): array => $this->hand($client, $side), [Side::Left, Side::Right]),
             array_map(static fn (array $row): array => ['ladder' => $row['ladder']->brief(), 'hands' => $row['hands']], array_values(array_filter($rows, static fn (array $row): bool => $row['ladder']->isClimbedOn()))),
             array_count_values(array_map(static fn (array $row): string => $row['ladder']->state, array_values(array_filter($rows, static fn (array $row): bool => !$row['ladder']->isClimbedOn())))),

@@ -19,7 +19,6 @@ use HandGarden\Core\Placement\PlacementChange;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Routine\Item;
-use HandGarden\Core\Routine\Limits;
 use HandGarden\Web\Clock;
 use Symfony\Contracts\Service\ResetInterface;
 
@@ -95,15 +94,10 @@ final class Plan implements ResetInterface
         return ['since' => $since, 'changes' => $this->placements($client)->changedFrom((new Placer($this->catalogue->get()))->place($facts, $since))];
     }
 
-    public function limits(Client $client, ?\DateTimeImmutable $lastStrengthOn = null): Limits
-    {
-        return new Limits($client->minutes, $client->minutes * $client->stamina->effortPerMinute(), Limits::HOME_ITEMS, $lastStrengthOn);
-    }
-
     /** @return list<Item> of the current routine; empty when there is none */
-    public function items(Client $client): array
+    public function items(Client $client, RoutineKind $kind = RoutineKind::Home): array
     {
-        return $this->itemsOf($this->plans->routine($client));
+        return $this->itemsOf($this->plans->routine($client, $kind));
     }
 
     /** @return list<Item> */

@@ -41,6 +41,12 @@ final readonly class PlanRepository
         return $this->entities->getRepository(ApproachChoice::class)->findBy($this->scope($client) + ['withdrawnAt' => null], ['at' => 'DESC', 'id' => 'DESC']);
     }
 
+    /** @return list<ShortTermGoal> not withdrawn, nearest day first */
+    public function shortTermGoals(Client $client): array
+    {
+        return $this->entities->getRepository(ShortTermGoal::class)->findBy($this->scope($client) + ['withdrawnAt' => null], ['byDay' => 'ASC', 'id' => 'ASC']);
+    }
+
     /** @return list<string> `rung|side` */
     public function approvedRungs(Client $client): array
     {
@@ -76,15 +82,25 @@ final readonly class PlanRepository
         }
     }
 
-    public function routine(Client $client): ?SavedRoutine
+    public function routine(Client $client, RoutineKind $kind = RoutineKind::Home): ?SavedRoutine
     {
-        return $this->entities->getRepository(SavedRoutine::class)->findOneBy($this->scope($client), ['madeAt' => 'DESC', 'id' => 'DESC']);
+        return $this->entities->getRepository(SavedRoutine::class)->findOneBy($this->scope($client) + ['kind' => $kind], ['madeAt' => 'DESC', 'id' => 'DESC']);
+    }
+
+    /** @return list<RoutineKind> of which there is a routine */
+    public function kinds(Client $client): array
+    {
+        /** @var list<array{kind: RoutineKind}> $rows */
+        $rows = $this->entities->createQuery('SELECT DISTINCT r.kind AS kind FROM '.SavedRoutine::class.' r WHERE r.clinicId = :clinic AND r.clientId = :client')->setParameter('clinic', $client->clinicId)->setParameter('client', $client->id)->getResult();
+        $there = array_column($rows, 'kind');
+
+        return array_values(array_filter(RoutineKind::cases(), static fn (RoutineKind $k): bool => \in_array($k, $there, true)));
     }
 
     /**
      * @param list<Client> $clients of one clinic
      *
-     * @return array<string, SavedRoutine> the current one of each, by client id
+     * @return array<string, SavedRoutine> the current one at home of each, by client id
      */
     public function routines(array $clients): array
     {
@@ -92,8 +108,8 @@ final readonly class PlanRepository
             return [];
         }
         /** @var list<SavedRoutine> $newest */
-        $newest = $this->entities->createQuery('SELECT r FROM '.SavedRoutine::class.' r WHERE r.clinicId = :clinic AND r.clientId IN (:clients) AND NOT EXISTS (SELECT 1 FROM '.SavedRoutine::class.' n WHERE n.clientId = r.clientId AND (n.madeAt > r.madeAt OR (n.madeAt = r.madeAt AND n.id > r.id)))')
-            ->setParameter('clinic', $clients[0]->clinicId)->setParameter('clients', array_map(static fn (Client $c): string => $c->id, $clients))->getResult();
+        $newest = $this->entities->createQuery('SELECT r FROM '.SavedRoutine::class.' r WHERE r.clinicId = :clinic AND r.clientId IN (:clients) AND r.kind = :home AND NOT EXISTS (SELECT 1 FROM '.SavedRoutine::class.' n WHERE n.clientId = r.clientId AND n.kind = :home AND (n.madeAt > r.madeAt OR (n.madeAt = r.madeAt AND n.id > r.id)))')
+            ->setParameter('home', RoutineKind::Home)->setParameter('clinic', $clients[0]->clinicId)->setParameter('clients', array_map(static fn (Client $c): string => $c->id, $clients))->getResult();
 
         return array_column($newest, null, 'clientId');
     }

@@ -19,7 +19,7 @@ use HandGarden\Web\Clock;
 /** The current routine spread over a week of one client. */
 final readonly class PlanWeek
 {
-    public function __construct(private Plan $plan, private PlanRepository $plans, private CatalogueStore $catalogue, private StrengthDays $strength, private Clock $clock)
+    public function __construct(private Plan $plan, private PlanRepository $plans, private CatalogueStore $catalogue, private PastSittings $past, private Briefs $briefs, private Clock $clock)
     {
     }
 
@@ -37,7 +37,7 @@ final readonly class PlanWeek
     {
         $times = $this->plans->weekTimes($client);
         $facts = $this->plan->facts($client);
-        $rules = (new Builder($this->catalogue->get()))->rulesFor($this->plan->placements($client), $facts, $this->plan->limits($client), $monday);
+        $rules = (new Builder($this->catalogue->get()))->rulesFor($facts, $this->briefs->limits($client, RoutineKind::Home), $monday);
         $helper = HelperHours::parse($times->helperHours ?? '');
 
         return (new WeekPlanner($this->catalogue->get(), $rules))->plan(new WeekInput(
@@ -48,7 +48,7 @@ final readonly class PlanWeek
             array_map(static fn (string $time): int => 60 * (int) substr($time, 0, 2) + (int) substr($time, 3), $client->intake()->doseTimes),
             null === $times || '' === $times->calendar ? [] : CalendarFormat::busy($times->calendar, $monday, new \DateTimeZone($client->zone)),
             [] === $helper ? null : $helper,
-            $this->strength->recent($client, $this->clock->today($client->zone)),
+            $this->past->lastStrength($client, $this->clock->today($client->zone)),
             [] !== array_intersect(array_map(static fn (Condition $c): string => $c->value, $client->conditions()), [Condition::Spasticity->value, Condition::Stroke->value, Condition::BrainInjury->value, Condition::Dystonia->value]),
         ));
     }

@@ -10,6 +10,7 @@ use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Kept;
 
 /** Items of a routine as they are kept in the database. */
 final readonly class RoutineFormat
@@ -25,7 +26,7 @@ final readonly class RoutineFormat
      */
     public static function write(array $items): array
     {
-        return array_map(static fn (Item $i): array => ['rung' => $i->rung->id, 'hands' => $i->hands->value, 'dose' => DoseFormat::write($i->dose), 'reason' => $i->reason, 'block' => $i->block, 'variant' => $i->variant, 'note' => $i->note, 'pause' => $i->isPause], $items);
+        return array_map(static fn (Item $i): array => ['rung' => $i->rung->id, 'hands' => $i->hands->value, 'dose' => DoseFormat::write($i->dose), 'reason' => $i->reason, 'block' => $i->block, 'variant' => $i->variant, 'kept' => null === $i->kept ? null : ['note' => $i->kept->note, 'after' => $i->kept->after, 'forced' => $i->kept->forced], 'pause' => $i->isPause], $items);
     }
 
     /**
@@ -51,11 +52,24 @@ final readonly class RoutineFormat
                 $node->get('reason')->string(),
                 $node->optional('block')?->string(),
                 $node->optional('variant')?->string(),
-                $node->optional('note')?->string(),
+                self::kept($node),
                 $node->optional('pause')?->bool() ?? false,
             );
         }
 
         return $items;
+    }
+
+    /** Before items could be kept in, a note alone said that a therapist had added one. */
+    private static function kept(Node $node): ?Kept
+    {
+        $kept = $node->optional('kept');
+        $note = $node->optional('note')?->string();
+
+        return match (true) {
+            null !== $kept => new Kept($kept->get('note')->string(), $kept->optional('after')?->string(), $kept->optional('forced')?->string() ?? ''),
+            null !== $note => new Kept($note),
+            default => null,
+        };
     }
 }

@@ -43,6 +43,11 @@ final readonly class RoutineView
         return array_values(array_map(static fn (BrokenRule $b): string => $b->text, array_filter($this->broken, static fn (BrokenRule $b): bool => null === $b->item)));
     }
 
+    public function hasKept(): bool
+    {
+        return [] !== array_filter($this->items, static fn (Item $i): bool => null !== $i->kept);
+    }
+
     public function shown(Item $item): Side
     {
         return $item->hands->shown($this->worse);

@@ -15,7 +15,7 @@ use Symfony\Component\Uid\Uuid;
 /** The routine of a client as it stands. A new suggestion makes a new one; edits raise the version. */
 #[ORM\Entity]
 #[ORM\Table(name: 'routine')]
-#[ORM\Index(name: 'routine_by_client', columns: ['client_id', 'made_at'])]
+#[ORM\Index(name: 'routine_by_client', columns: ['client_id', 'kind', 'made_at'])]
 class SavedRoutine
 {
     #[ORM\Id]
@@ -30,6 +30,9 @@ class SavedRoutine
      * @param list<array<string, mixed>> $items   see RoutineFormat
      * @param list<array<string, string>> $leftOut
      * @param list<array{with: string, adds: list<string>}> $withMore what five more minutes, a material or a helper would add
+     * @param int          $value     of the objective when it was suggested, in points
+     * @param int          $bound     what no routine under the same rules could exceed
+     * @param list<string> $forbidden item keys that the therapist keeps out
      */
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
@@ -42,8 +45,14 @@ class SavedRoutine
         public array $leftOut,
         #[ORM\Column(type: Types::JSON)]
         public array $withMore,
+        #[ORM\Column(length: 10, enumType: RoutineKind::class)]
+        public readonly RoutineKind $kind,
         #[ORM\Column]
-        public readonly bool $provedBest,
+        public readonly int $value,
+        #[ORM\Column]
+        public readonly int $bound,
+        #[ORM\Column(type: Types::JSON)]
+        public array $forbidden,
         #[ORM\Column(type: Types::GUID)]
         public readonly string $byStaffId,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
@@ -52,18 +61,34 @@ class SavedRoutine
         $this->id = Uuid::v7()->toRfc4122();
     }
 
-    /** @param list<Alternative> $else */
-    public static function suggested(Routine $routine, Client $client, string $byStaffId, \DateTimeImmutable $at, array $else = []): self
+    /**
+     * @param list<Alternative> $else
+     * @param list<string>      $forbidden
+     */
+    public static function suggested(Routine $routine, Client $client, RoutineKind $kind, string $byStaffId, \DateTimeImmutable $at, array $else = [], array $forbidden = []): self
     {
         return new self(
             $client->clinicId,
             $client->id,
             RoutineFormat::write($routine->sequence->items),
             array_map(static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason], $routine->leftOut),
-            [...([] === $routine->withFiveMoreMinutes ? [] : [['with' => '5 more minutes', 'adds' => $routine->withFiveMoreMinutes]]), ...array_map(static fn (Alternative $a): array => ['with' => $a->with, 'adds' => $a->adds], $else)],
-            $routine->provedBest,
+            array_map(static fn (Alternative $a): array => ['with' => $a->with, 'adds' => $a->adds], $else),
+            $kind,
+            $routine->value,
+            $routine->bound,
+            $forbidden,
             $byStaffId,
             $at,
         );
+    }
+
+    public static function byHand(Client $client, RoutineKind $kind, string $byStaffId, \DateTimeImmutable $at): self
+    {
+        return new self($client->clinicId, $client->id, [], [], [], $kind, 0, 0, [], $byStaffId, $at);
+    }
+
+    public function isProvedBest(): bool
+    {
+        return $this->value === $this->bound;
     }
 }

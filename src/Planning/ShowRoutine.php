@@ -5,12 +5,18 @@ declare(strict_types=1);
 namespace HandGarden\Planning;
 
 use HandGarden\Client\Cautions;
+use HandGarden\Client\CautionsView;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Routine\Builder;
-use HandGarden\Web\Clock;
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Routine\Draft;
+use HandGarden\Core\Routine\Goals;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Swaps;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\Session\FlashBagAwareSessionInterface;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
@@ -21,33 +27,71 @@ final class ShowRoutine extends AbstractController
     public function __construct(
         private readonly Plan $plan,
         private readonly PlanRepository $plans,
+        private readonly Briefs $briefs,
+        private readonly RoutineChange $change,
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
         private readonly PlanWeek $week,
         private readonly Paper $paper,
-        private readonly Clock $clock,
     ) {
     }
 
     #[Route('/clients/{client}/routine', name: 'planning_routine', methods: ['GET'])]
-    public function page(Client $client): Response
+    public function page(Request $request, Client $client): Response
     {
-        return $this->show('Planning/routine.html.twig', $client);
+        $kind = RoutineKind::of($request->query);
+        $values = $this->values($client, $kind);
+        $catalogue = $this->catalogue->get();
+        $swaps = $this->isGranted('ROLE_THERAPIST') && [] !== $values['view']->items ? new Swaps($catalogue, $this->briefs->of($client, $kind)) : null;
+        $forbidden = [];
+        foreach ($values['routine']->forbidden ?? [] as $key) {
+            [$rungId, $hands] = explode('|', $key) + [1 => ''];
+            $forbidden[$key] = ($catalogue->hasRung($rungId) ? $catalogue->rung($rungId)->name : $rungId).' ('.$hands.')';
+        }
+
+        return $this->render('Planning/routine.html.twig', $values + [
+            'kinds' => RoutineKind::cases(),
+            'swaps' => $swaps,
+            'forbidden' => $forbidden,
+            'waiting' => $this->waiting($request),
+            'minutes' => $this->briefs->limits($client, $kind)->minutes,
+        ]);
+    }
+
+    /** The meters as they would be with a dose that is being typed; nothing is kept. */
+    #[Route('/clients/{client}/routine/meters', name: 'planning_meters', methods: ['GET'])]
+    #[IsGranted('ROLE_THERAPIST')]
+    public function meters(Request $request, Client $client): Response
+    {
+        $kind = RoutineKind::of($request->query);
+        $draft = new Draft($this->plan->items($client, $kind));
+        $at = $request->query->getInt('item', -1);
+        if (!isset($draft->items[$at])) {
+            throw $this->createNotFoundException();
+        }
+        try {
+            $draft = $draft->dosed($at, $this->change->typed($draft->items[$at], $request->query, $client));
+            $problem = '';
+        } catch (RefusedChange $e) {
+            $problem = $e->getMessage();
+        }
+
+        return $this->render('Planning/_meters.html.twig', ['view' => $this->view($client, $kind, $draft->items), 'problem' => $problem, 'trying' => true]);
     }
 
     #[Route('/clients/{client}/routine/print', name: 'planning_print', methods: ['GET'])]
-    public function print(Client $client): Response
+    public function print(Request $request, Client $client): Response
     {
-        return $this->show('Planning/print.html.twig', $client);
+        return $this->render('Planning/print.html.twig', $this->values($client, RoutineKind::of($request->query)));
     }
 
     /** Routine and week on paper, as a file: large type, pictures, cautions, boxes to tick, what is needed. */
     #[Route('/clients/{client}/handout.pdf', name: 'planning_handout', methods: ['GET'])]
-    public function handout(Client $client): Response
+    public function handout(Request $request, Client $client): Response
     {
         $week = $this->week->of($client, $this->week->monday($client, ''));
         $handbook = $this->catalogue->get()->handbook();
-        $html = $this->renderView('Planning/handout.html.twig', $this->values($client) + [
+        $html = $this->renderView('Planning/handout.html.twig', $this->values($client, RoutineKind::of($request->query)) + [
             'week' => $week,
             'materials' => array_map(static fn (string $key): string => $handbook->material($key)->label ?? $key, $week->materials()),
         ]);
@@ -55,29 +99,40 @@ final class ShowRoutine extends AbstractController
         return new Response($this->paper->pdf($html), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="handout.pdf"']);
     }
 
-    private function show(string $template, Client $client): Response
+    /** @return array{client: Client, kind: RoutineKind, banner: CautionsView, routine: ?SavedRoutine, view: RoutineView, catalogue: Catalogue, goals: Goals, stopRules: mixed, pulling: mixed} */
+    private function values(Client $client, RoutineKind $kind): array
     {
-        return $this->render($template, $this->values($client));
-    }
-
-    /** @return array<string, mixed> */
-    private function values(Client $client): array
-    {
-        $routine = $this->plans->routine($client);
-        $items = $this->plan->itemsOf($routine);
-        $limits = $this->plan->limits($client);
-        $rules = (new Builder($this->catalogue->get()))->rulesFor($this->plan->placements($client), $this->plan->facts($client), $limits, $this->clock->today($client->zone));
-        $view = new RoutineView($items, [] === $items ? [] : $rules->broken($items), $limits->seconds(), $limits->effortBudget(), $this->plan->worseSide($client));
+        $routine = $this->plans->routine($client, $kind);
+        $screening = $this->catalogue->get()->screening;
 
         return [
             'client' => $client,
+            'kind' => $kind,
             'banner' => $this->cautions->of($client),
             'routine' => $routine,
-            'view' => $view,
+            'view' => $this->view($client, $kind, $this->plan->itemsOf($routine)),
             'catalogue' => $this->catalogue->get(),
-            'goal' => $this->catalogue->get()->goal($client->goalKey),
-            'stopRules' => $this->catalogue->get()->screening->stopRules,
-            'pulling' => $this->catalogue->get()->screening->pullingIsFine,
+            'goals' => $this->briefs->goals($client),
+            'stopRules' => $screening->stopRules,
+            'pulling' => $screening->pullingIsFine,
         ];
+    }
+
+    /** @param list<Item> $items */
+    private function view(Client $client, RoutineKind $kind, array $items): RoutineView
+    {
+        $limits = $this->briefs->limits($client, $kind);
+
+        return new RoutineView($items, [] === $items ? [] : $this->briefs->rules($client, $kind)->broken($items), $limits->seconds(), $limits->effortBudget(), $this->plan->worseSide($client));
+    }
+
+    /** @return array<mixed>|null a change that waits for its reason: its fields, words and rules */
+    private function waiting(Request $request): ?array
+    {
+        $session = $request->getSession();
+        \assert($session instanceof FlashBagAwareSessionInterface);
+        $waiting = $session->getFlashBag()->get(EditRoutine::WAITING);
+
+        return \is_array($waiting[0] ?? null) ? $waiting[0] : null;
     }
 }

@@ -9,35 +9,57 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\Edits;
 use HandGarden\Core\Routine\NothingFits;
 use HandGarden\Core\Routine\WhatElse;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** Makes a routine that fits the client's minutes; the one before stays in the record. */
+/** Makes a routine that fits, around what the therapist keeps in and out; the one before stays in the record. */
 #[Route('/clients/{client}/routine/suggest', name: 'planning_suggest', methods: ['POST'])]
 #[IsGranted('ROLE_THERAPIST')]
 final class SuggestRoutine extends AbstractController
 {
-    public function __invoke(Client $client, Plan $plan, PlanRepository $plans, StrengthDays $strength, CatalogueStore $catalogue, Audit $audit, Who $who, Clock $clock): Response
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly PlanRepository $plans,
+        private readonly Briefs $briefs,
+        private readonly CatalogueStore $catalogue,
+        private readonly Audit $audit,
+        private readonly Who $who,
+        private readonly Clock $clock,
+    ) {
+    }
+
+    public function __invoke(Request $request, Client $client): Response
     {
-        $today = $clock->today($client->zone);
+        $kind = RoutineKind::of($request->request);
+        $back = $this->redirectToRoute('planning_routine', ['client' => $client->id] + $kind->query(), Response::HTTP_SEE_OTHER);
+        $before = $this->plans->routine($client, $kind);
+        if (null !== $before && $request->request->has('version') && (string) $before->version !== (string) $request->request->get('version')) {
+            $this->addFlash('problem', 'Somebody else changed this routine meanwhile. It is shown as it is now; nothing was suggested. Look at it, then suggest anew.');
+
+            return $back;
+        }
+        $forbidden = $before->forbidden ?? [];
+        $edits = $request->request->getBoolean('afresh') ? new Edits() : Edits::in($this->plan->itemsOf($before), $forbidden);
+        $brief = $this->briefs->of($client, $kind, $edits);
         try {
-            $asked = [$plan->placements($client), $plan->facts($client), $catalogue->get()->goal($client->goalKey), $plan->limits($client, $strength->recent($client, $today)), $plans->doses($client), $today];
-            $routine = (new Builder($catalogue->get()))->build(...$asked);
-            $else = (new WhatElse($catalogue->get()))->of($routine, ...$asked);
+            $routine = (new Builder($this->catalogue->get()))->build($brief);
         } catch (NothingFits $e) {
             $this->addFlash('problem', $e->getMessage());
 
-            return $this->redirectToRoute('planning_routine', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+            return $back;
         }
-        $plans->keep(SavedRoutine::suggested($routine, $client, $who->staff()->id, $clock->now(), $else));
-        $audit->wrote('suggested routine', $client->id);
-        $this->addFlash('done', 'A new routine, within the time.');
+        $else = (new WhatElse($this->catalogue->get()))->of($routine, $brief);
+        $this->plans->keep(SavedRoutine::suggested($routine, $client, $kind, $this->who->staff()->id, $this->clock->now(), $else, $edits->forbidden));
+        $this->audit->wrote('suggested routine: '.$kind->value, $client->id);
+        $this->addFlash('done', [] === $edits->pinned && [] === $edits->forbidden ? 'A new routine, within the time.' : 'A new routine around what you keep in and out.');
 
-        return $this->redirectToRoute('planning_routine', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        return $back;
     }
 }

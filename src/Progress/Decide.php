@@ -23,6 +23,7 @@ use HandGarden\Planning\PlacementOverride;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\PrescribedDose;
 use HandGarden\Planning\RoutineFormat;
+use HandGarden\Planning\RoutineKind;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -156,14 +157,15 @@ final class Decide extends AbstractController
 
     private function changeRoutine(Client $client, string $key, Dose $dose): void
     {
-        $routine = $this->plans->routine($client);
-        if (null === $routine) {
-            return;
+        foreach (RoutineKind::cases() as $kind) {
+            $routine = $this->plans->routine($client, $kind);
+            if (null !== $routine) {
+                $this->plans->lock($routine);
+                $items = (new RoutineFormat($this->catalogue->get()))->read($routine->items);
+                $routine->items = RoutineFormat::write(array_map(static fn (Item $i): Item => $i->key() === $key ? $i->withDose($dose) : $i, $items));
+                $this->plans->keep($routine);
+            }
         }
-        $this->plans->lock($routine);
-        $items = (new RoutineFormat($this->catalogue->get()))->read($routine->items);
-        $routine->items = RoutineFormat::write(array_map(static fn (Item $i): Item => $i->key() === $key ? $i->withDose($dose) : $i, $items));
-        $this->plans->keep($routine);
     }
 
     private function approve(Client $client, Proposal $proposal, string $staffId, \DateTimeImmutable $now): void

@@ -13,6 +13,7 @@ use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\RoutineFormat;
+use HandGarden\Planning\RoutineKind;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -41,7 +42,8 @@ final class StartSitting extends AbstractController
     public function __invoke(Request $request, Client $client): Response
     {
         $earlier = array_values(array_filter($this->sittings->lastLogged($client), fn (LogEntry $e): bool => $this->catalogue->get()->hasRung($e->rungId)));
-        $items = $this->plan->items($client);
+        $kind = RoutineKind::of($request->isMethod('POST') ? $request->request : $request->query);
+        $items = $this->plan->items($client, $kind);
         $hindrance = $this->hindrance($client, [] !== $items);
         $problems = [];
         if ($request->isMethod('POST') && null === $hindrance) {
@@ -66,6 +68,8 @@ final class StartSitting extends AbstractController
 
         return $this->render('Sitting/start.html.twig', [
             'client' => $client,
+            'kind' => $kind,
+            'kinds' => $this->plans->kinds($client),
             'banner' => $this->cautions->of($client),
             'hindrance' => $hindrance,
             'problems' => $problems,

@@ -21,14 +21,14 @@ use Symfony\Component\Routing\RouterInterface;
 final class AccessTest extends GardenTestCase
 {
     /** Routes that need a therapist; all others but signing in are for all staff. */
-    private const THERAPIST = ['client_new', 'client_edit', 'client_archive', 'client_screening', 'assessment_measure', 'assessment_figures', 'assessment_correct', 'assessment_drop_draft', 'assessment_take_back', 'assessment_sign', 'assessment_screen', 'assessment_keep_ink', 'assessment_scale', 'assessment_recording', 'assessment_withdraw', 'assessment_steadiness', 'assessment_keep_trace', 'assessment_plan_trial', 'assessment_keep_outcome', 'device_bench', 'device_run', 'device_retire', 'device_live', 'device_newest', 'device_capture', 'device_independence', 'device_record', 'planning_set_rung', 'planning_suggest', 'planning_approaches', 'planning_week_times', 'planning_edit_routine', 'progress_decide', 'progress_reopen', 'library_own_new', 'library_own_edit', 'library_own_archive', 'library_own_export', 'library_export', 'library_import', 'library_pose', 'library_release', 'library_shapes'];
+    private const THERAPIST = ['client_new', 'client_edit', 'client_archive', 'client_screening', 'assessment_measure', 'assessment_figures', 'assessment_correct', 'assessment_drop_draft', 'assessment_take_back', 'assessment_sign', 'assessment_screen', 'assessment_keep_ink', 'assessment_scale', 'assessment_recording', 'assessment_withdraw', 'assessment_steadiness', 'assessment_keep_trace', 'assessment_plan_trial', 'assessment_keep_outcome', 'device_bench', 'device_run', 'device_retire', 'device_live', 'device_newest', 'device_capture', 'device_independence', 'device_record', 'planning_set_rung', 'planning_suggest', 'planning_approaches', 'planning_week_times', 'planning_edit_routine', 'planning_meters', 'planning_set_goal', 'planning_weights', 'progress_decide', 'progress_reopen', 'library_own_new', 'library_own_edit', 'library_own_archive', 'library_own_export', 'library_export', 'library_import', 'library_pose', 'library_release', 'library_shapes'];
     /** Of these, what a lead alone may do. */
-    private const LEAD = ['library_shapes'];
+    private const LEAD = ['library_shapes', 'planning_weights'];
     /** Asks for a token of its own, whoever is signed in. */
     private const BY_TOKEN = ['device_frames'];
     private const PUBLIC = ['account_sign_in', 'content_hand', 'content_book'];
     /** Not about a record of a clinic. */
-    private const WITHOUT_RECORD = ['account_sign_in', 'account_sign_out', 'desk_today', 'client_new', 'content_hand', 'content_book', 'library_exercises', 'library_exercise', 'library_print', 'library_ladder', 'library_pictures', 'library_rules', 'library_release', 'library_shapes', 'library_own_new', 'library_own_export', 'library_export', 'library_import', 'library_pose', 'device_bench', 'device_frames'];
+    private const WITHOUT_RECORD = ['account_sign_in', 'account_sign_out', 'desk_today', 'client_new', 'content_hand', 'content_book', 'library_exercises', 'library_exercise', 'library_print', 'library_ladder', 'library_pictures', 'library_rules', 'library_release', 'library_shapes', 'planning_weights', 'library_own_new', 'library_own_export', 'library_export', 'library_import', 'library_pose', 'device_bench', 'device_frames'];
 
     /** @return iterable<string, array{?Role}> */
     public static function roles(): iterable

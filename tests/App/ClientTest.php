@@ -10,7 +10,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 
 final class ClientTest extends GardenTestCase
 {
-    private const GOOD = ['givenName' => 'Imke', 'familyName' => 'Solvang', 'birthYear' => '1992', 'zone' => 'Europe/Tallinn', 'conditions' => ['brain-injury'], 'affected' => 'right', 'writingHand' => 'right', 'minutes' => '15', 'daysPerWeek' => '5', 'stamina' => 'usual', 'goalKey' => 'buttons'];
+    private const GOOD = ['givenName' => 'Imke', 'familyName' => 'Solvang', 'birthYear' => '1992', 'zone' => 'Europe/Tallinn', 'conditions' => ['brain-injury'], 'affected' => 'right', 'writingHand' => 'right', 'minutes' => '15', 'daysPerWeek' => '5', 'stamina' => 'usual', 'goals' => ['buttons' => '3']];
 
     public function testAddsAClientAndGoesOnToScreening(): void
     {

@@ -74,7 +74,7 @@ abstract class GardenTestCase extends WebTestCase
         $client->familyName = $family;
         $client->setConditions([Condition::Stroke, Condition::Spasticity]);
         $client->setSides([Side::Right], [Side::Left]);
-        $client->goalKey = 'clean-palm';
+        $client->goals = ['clean-palm' => 3];
         $this->keep($client);
         if ($measured) {
             $today = new \DateTimeImmutable($now->format('Y-m-d'), new \DateTimeZone('UTC'));

@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
+use HandGarden\Account\Clinic;
+use HandGarden\Account\Role;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Sequence;
+use HandGarden\Core\Routine\SittingRules;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
 
 final class PlanTest extends OdalysTestCase
@@ -74,27 +79,141 @@ final class PlanTest extends OdalysTestCase
         self::assertNotContains('pressed-lift-hold', array_map(static fn (Item $i): string => $i->rung->id, $this->items()));
     }
 
-    public function testAHandMadeOrderShowsTheRuleItBreaks(): void
+    public function testAnOrderThatSetsARuleAsideWaitsForItsReasonAndThenShowsBoth(): void
     {
         $routine = $this->suggest();
-        $place = (int) array_search('wrist-ease-back', array_map(static fn (Item $i): string => $i->rung->id, $this->items()), true);
-        $this->edit($routine, ['do' => 'remove', 'item' => $place]);
+        $before = $this->ids();
+        $remove = ['do' => 'remove', 'item' => (int) array_search('wrist-ease-back', $before, true), 'key' => 'wrist-ease-back|right'];
+        $this->edit($routine, $remove);
         $this->browser->followRedirect();
+        self::assertSelectorTextContains('#h-waiting', 'This would set a rule aside');
+        self::assertStringContainsString('ease the wrist back first', $this->page());
+        self::assertSame($before, $this->ids(), 'nothing is done yet');
 
+        $this->edit($routine, $remove + ['because' => 'eased in the bath']);
+        $this->browser->followRedirect();
+        self::assertNotContains('wrist-ease-back', $this->ids());
         self::assertSelectorTextContains('#items', 'ease the wrist back first');
+        self::assertSelectorTextContains('#items', 'Kept all the same: eased in the bath');
+    }
+
+    public function testWhatIsKeptInAndOutIsBuiltAround(): void
+    {
+        $routine = $this->suggest();
+        $last = \count($this->ids()) - 1;
+        $closing = $this->items()[$last];
+        $this->edit($routine, ['do' => 'add', 'rung' => 'palm-up-turn', 'hands' => 'right', 'note' => 'turns badly']);
+        $this->edit($routine, ['do' => 'forbid', 'item' => $last + 1, 'key' => $closing->key(), 'because' => 'dislikes it']);
+        self::assertNotContains($closing->rung->id, $this->ids());
+        $this->post($this->path('routine/suggest'), []);
+        self::assertContains('palm-up-turn', $this->ids());
+        self::assertNotContains($closing->rung->id, $this->ids());
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('#items', 'Note: turns badly');
+        self::assertStringContainsString('Allow again', $this->page());
+        $this->post($this->path('routine/suggest'), ['afresh' => '1']);
+        self::assertNotContains('palm-up-turn', $this->ids());
+    }
+
+    public function testASwapTakesWhatTheListOffersAndNothingElse(): void
+    {
+        $routine = $this->suggest();
+        $last = \count($this->items()) - 1;
+        $key = $this->items()[$last]->key();
+        $this->edit($routine, ['do' => 'swap', 'item' => $last, 'key' => $key, 'with' => 'soft-squeeze|right']);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('cannot stand here', $this->page());
+        $offered = $this->browser->getCrawler()->filter('#items > li')->last()->filter('select[name="with"] option')->first()->attr('value');
+        self::assertNotNull($offered);
+        $this->edit($routine, ['do' => 'swap', 'item' => $last, 'key' => $key, 'with' => $offered]);
+        self::assertSame($offered, $this->items()[$last]->key());
+    }
+
+    public function testEachKindOfRoutineHasItsOwnTimeAndStandsByItself(): void
+    {
+        $this->suggest();
+        $home = $this->ids();
+        $this->post($this->path('routine/suggest'), ['kind' => 'short']);
+        $this->post($this->path('routine/suggest'), ['kind' => 'clinic']);
+        $short = $this->service(PlanRepository::class)->routine($this->odalys, RoutineKind::Short);
+        $clinic = $this->service(PlanRepository::class)->routine($this->odalys, RoutineKind::Clinic);
+
+        self::assertSame($home, $this->ids());
+        self::assertNotNull($short);
+        self::assertNotNull($clinic);
+        self::assertLessThanOrEqual(60 * intdiv($this->odalys->minutes, 2), (new Sequence($this->service(Plan::class)->itemsOf($short)))->seconds());
+        self::assertGreaterThan(\count($short->items), \count($clinic->items));
+        $this->browser->request('GET', $this->path('sittings/new?kind=short'));
+        self::assertSelectorExists('input[name="kind"][value="short"][checked]');
+    }
+
+    public function testTheMetersAnswerADoseThatIsBeingTypedAndKeepNothing(): void
+    {
+        $this->suggest();
+        $at = (int) array_search('helped-lift-hold', $this->ids(), true);
+        $before = (new Sequence($this->items()))->seconds();
+        $this->browser->request('GET', $this->path('routine/meters?item='.$at.'&repetitions=10'));
+        $this->assertStatus(200);
+        self::assertStringContainsString('not kept yet', $this->page());
+        self::assertStringNotContainsString(\sprintf('Time <b>%d:%02d</b>', intdiv($before, 60), $before % 60), $this->page());
+        self::assertSame($before, (new Sequence($this->items()))->seconds());
+        $this->browser->request('GET', $this->path('routine/meters?item='.$at.'&hold=99'));
+        self::assertStringContainsString('outside', $this->page());
+    }
+
+    public function testGoalsShowTheRungsBeforeThemAndAShortTermGoalItsDay(): void
+    {
+        $this->odalys->goals = ['pour-glass' => 3];
+        $this->keep($this->odalys);
+        $this->browser->request('GET', $this->path('goals'));
+        self::assertSelectorTextContains('section[aria-label="Pour a glass of water"]', 'Pressed lift and hold');
+        self::assertSelectorTextContains('section[aria-label="Pour a glass of water"]', '1 rung');
+
+        $this->post($this->path('goals'), ['rung' => 'pressed-lift-hold|right', 'by' => '2020-01-01', 'note' => 'before the visit']);
+        $this->assertStatus(422);
+        self::assertStringContainsString('A day to come', $this->page());
+        self::assertStringContainsString('before the visit', $this->page(), 'what was typed stays');
+        $this->post($this->path('goals'), ['rung' => 'pressed-lift-hold|right', 'by' => (new \DateTimeImmutable('+30 days'))->format('Y-m-d'), 'note' => '']);
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('section[aria-labelledby="h-short"]', 'stands on Helped lift and hold');
+        $this->post($this->path('goals'), ['withdraw' => (string) $this->browser->getCrawler()->filter('button[name="withdraw"]')->attr('value')]);
+        $this->browser->followRedirect();
+        self::assertSelectorTextContains('section[aria-labelledby="h-short"]', 'None set');
+    }
+
+    public function testALeadSetsWhatCountsAndTheNextSuggestionFollows(): void
+    {
+        $own = $this->entities->find(Clinic::class, $this->odalys->clinicId);
+        self::assertNotNull($own);
+        $this->signIn($this->staff($own, Role::Lead));
+        $this->post('/clinic/weights', ['goal' => '-3']);
+        $this->assertStatus(422);
+        $this->post('/clinic/weights', ['frame' => '90', 'minutes' => '50']);
+        $this->browser->followRedirect();
+        self::assertSelectorExists('input[name="frame"][value="90"]');
+        $this->entities->clear();
+        $clinic = $this->entities->find(Clinic::class, $this->odalys->clinicId);
+        self::assertSame(['frame' => 90], $clinic?->routineWeights);
+        self::assertSame(50, $clinic->sittingMinutes);
+        $this->suggest();
+        self::assertGreaterThan(2, \count(array_filter($this->items(), static fn (Item $i): bool => SittingRules::isWarmUp($i) || SittingRules::isCoolDown($i))), 'warm-up and closing are worth much now');
     }
 
     public function testTheSecondEditorOfARoutineIsToldAndNothingIsOverwritten(): void
     {
         $routine = $this->suggest();
         $stale = $routine->version;
-        $this->edit($routine, ['do' => 'remove', 'item' => 0]);
-        $count = \count($this->items());
-        $this->post($this->path('routine'), ['version' => (string) $stale, 'do' => 'remove', 'item' => '0']);
-        $this->browser->followRedirect();
+        $this->edit($routine, ['do' => 'keep', 'item' => 1]);
+        $order = $this->ids();
+        $this->post($this->path('routine'), ['version' => (string) $stale, 'do' => 'add', 'rung' => 'palm-up-turn', 'hands' => 'right', 'note' => 'turns badly']);
+        $crawler = $this->browser->followRedirect();
 
-        self::assertStringContainsString('Somebody else changed this routine', $this->page());
-        self::assertCount($count, $this->items());
+        self::assertSelectorTextContains('#h-waiting', 'Somebody else changed this routine');
+        self::assertStringContainsString('turns badly', $this->page());
+        self::assertSame($order, $this->ids());
+        $this->browser->submit($crawler->selectButton('Do it to the routine as it is now')->form());
+        self::assertContains('palm-up-turn', $this->ids());
+        self::assertNotNull($this->items()[1]->kept, 'what the first did stays');
     }
 
     public function testAMeasuredWristOfMinus30IsDrawnOnTheClientPage(): void
@@ -124,6 +243,12 @@ final class PlanTest extends OdalysTestCase
     private function edit(SavedRoutine $routine, array $form): void
     {
         $this->post($this->path('routine'), $form + ['version' => (string) $this->fresh($routine)->version]);
+    }
+
+    /** @return list<string> */
+    private function ids(): array
+    {
+        return array_map(static fn (Item $i): string => $i->rung->id, $this->items());
     }
 
     /** @return list<Item> */

@@ -78,6 +78,12 @@ final readonly class ClientFacts
         return $this->with(helperHere: true);
     }
 
+    /** The same client with a therapist beside them and the clinic's things at hand. */
+    public function inTheClinic(): self
+    {
+        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, true, false, $this->met, $this->overrides, null, $this->suspended, $this->releaseTrained, $this->approaches);
+    }
+
     public function has(Condition $condition): bool
     {
         return \in_array($condition, $this->conditions, true);

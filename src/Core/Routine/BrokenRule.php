@@ -7,7 +7,15 @@ namespace HandGarden\Core\Routine;
 /** A hard rule that a routine does not keep; `item` is the place in the order, null for the whole. */
 final readonly class BrokenRule
 {
+    private const AMOUNT = ['over-time', 'over-effort', 'too-many-items'];
+
     public function __construct(public string $code, public string $text, public ?int $item = null)
     {
+    }
+
+    /** What is done before what, unlike how much of it. */
+    public function isOfTheOrder(): bool
+    {
+        return !\in_array($this->code, self::AMOUNT, true);
     }
 }

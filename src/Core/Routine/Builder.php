@@ -6,75 +6,111 @@ namespace HandGarden\Core\Routine;
 
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
-use HandGarden\Core\Catalogue\Dose;
-use HandGarden\Core\Catalogue\GoalTask;
+use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderState;
-use HandGarden\Core\Placement\Placements;
+use HandGarden\Core\Routine\Search\Found;
+use HandGarden\Core\Routine\Search\Search;
 
-/** Builds the routine of one sitting; the same input gives the same output. */
+/** Builds the routine of one sitting; the same brief gives the same routine. */
 final readonly class Builder
 {
+    private const MORE_MINUTES = 5;
+
     public function __construct(private Catalogue $catalogue)
     {
     }
 
-    /**
-     * @param array<string, Dose> $doses prescribed doses by item key
-     *
-     * @throws NothingFits naming what stands in the way
-     */
-    public function build(Placements $placements, ClientFacts $facts, ?GoalTask $goal, Limits $limits, array $doses, \DateTimeImmutable $today): Routine
+    /** @throws NothingFits naming what stands in the way */
+    public function build(Brief $brief): Routine
     {
-        $candidates = new Candidates($this->catalogue, $placements, $facts, $goal, $doses, $today);
+        $candidates = new Candidates($this->catalogue, $brief);
         $groups = $candidates->groups();
-        $pause = $this->pause($candidates, $facts);
-        $search = new Search($groups, $this->rules($candidates, $facts, $limits), $limits, $pause);
-        $found = $search->best();
+        $found = $this->search($brief, $groups, $candidates->known());
         if (null === $found) {
-            throw NothingFits::because($this->obstacles($placements, $facts, $groups, $limits));
+            throw NothingFits::because($this->obstacles($brief, $groups));
         }
-        $more = $limits->withMinutes($limits->minutes + 5);
-        $longer = (new Search($groups, $this->rules($candidates, $facts, $more), $more, $pause))->best($found);
+        $rules = $this->rules($candidates->known(), $brief->facts, $brief->limits);
 
         return new Routine(
-            new Sequence($found->items),
-            $limits,
+            new Sequence($brief->edits->arrange($found->items)),
+            $brief->limits,
             $found->value,
-            $found->proved,
-            [...$this->leftOut($groups, $found->items, $this->rules($candidates, $facts, $limits), $limits), ...$candidates->refused()],
-            null === $longer ? [] : self::added($found->items, $longer->items),
+            $found->bound,
+            [...(new WhyNot($rules, $brief->limits))->leftOut($groups, $found->items), ...$candidates->refused()],
         );
     }
 
-    public function rulesFor(Placements $placements, ClientFacts $facts, Limits $limits, \DateTimeImmutable $today): SittingRules
+    /** What five more minutes would add; null when nothing. */
+    public function withMoreMinutes(Routine $now, Brief $brief): ?Alternative
     {
-        return $this->rules(new Candidates($this->catalogue, $placements, $facts, null, [], $today), $facts, $limits);
+        $longer = $brief->withLimits($brief->limits->withMinutes($brief->limits->minutes + self::MORE_MINUTES));
+
+        return $this->instead(self::MORE_MINUTES.' more minutes', $now, $longer);
     }
 
-    private function rules(Candidates $candidates, ClientFacts $facts, Limits $limits): SittingRules
+    /** What another brief would add, where everything that is possible now stays possible; null when nothing. */
+    public function instead(string $with, Routine $now, Brief $brief): ?Alternative
     {
-        $tone = [];
+        $candidates = new Candidates($this->catalogue, $brief);
+        $found = $this->search($brief, $candidates->groups(), $candidates->known(), $now->value + 1);
+        if (null === $found) {
+            return null;
+        }
+        $keys = array_map(static fn (Item $i): string => $i->key(), $now->sequence->items);
+        $adds = array_values(array_map(static fn (Item $i): string => $i->rung->name, array_filter($found->items, static fn (Item $i): bool => !$i->isPause && !\in_array($i->key(), $keys, true))));
+
+        return [] === $adds ? null : new Alternative($with, $found->value - $now->value, $adds);
+    }
+
+    public function rulesFor(ClientFacts $facts, Limits $limits, \DateTimeImmutable $today): SittingRules
+    {
+        return $this->rules(new KnownFacts($facts, $this->catalogue->vocabulary, $today), $facts, $limits);
+    }
+
+    /** @param list<OptionGroup> $groups */
+    private function search(Brief $brief, array $groups, KnownFacts $known, ?int $atLeast = null): ?Found
+    {
+        $rules = $this->rules($known, $brief->facts, $brief->limits);
+        $objective = new Objective($this->catalogue, $brief->goals, $brief->weights);
+        $pause = $this->pause($known, $brief->facts);
+        $found = (new Search($groups, $rules, $objective, $brief->limits, $pause))->best($atLeast);
+        if (null === $found && null === $atLeast && [] !== $brief->edits->pinned) { // what they need is not to be had: they come in all the same, and the broken rule is shown
+            $found = (new Search($groups, $rules, $objective, $brief->limits, $pause, true))->best();
+        }
+
+        return $found;
+    }
+
+    private function rules(KnownFacts $known, ClientFacts $facts, Limits $limits): SittingRules
+    {
+        $tone = $tight = [];
         foreach (Side::cases() as $side) {
-            $rank = $candidates->known()->value('tone_finger', null, $side);
+            $rank = $known->value('tone_finger', null, $side);
             if (\is_float($rank)) {
                 $tone[$side->value] = $rank;
             } elseif (\in_array($side, $facts->unaffected, true)) {
                 $tone[$side->value] = 0.0;
             }
+            if (\in_array($side, $facts->affected, true) && (($tone[$side->value] ?? 2.0) >= 2.0 || true === $known->value('curls', null, $side))) {
+                $tight[] = $side;
+            }
         }
-        $tightHandOpening = null;
+        $tightHandOpening = false;
+        $ofStrand = [Strand::Grip->value => [], Strand::Open->value => []];
         foreach ($this->catalogue->ladders() as $ladder) {
-            if ('stretch-1' === $ladder->key) {
-                $tightHandOpening = $ladder;
+            $tightHandOpening = $tightHandOpening || ('stretch-1' === $ladder->key && [] !== $ladder->fittingRungs($facts->conditions));
+            foreach (isset($ofStrand[$ladder->strand->value]) ? $ladder->rungs : [] as $rung) {
+                $ofStrand[$ladder->strand->value][$rung->id] = true;
             }
         }
 
-        return new SittingRules($limits, $tone, null !== $tightHandOpening && [] !== $tightHandOpening->fittingRungs($facts->conditions));
+        return new SittingRules($limits, $tone, $tightHandOpening, $tight, $ofStrand[Strand::Grip->value], $ofStrand[Strand::Open->value]);
     }
 
     /** Shaking loose is replaced by a still rest where a quick movement or the shoulder speaks against it. */
-    private function pause(Candidates $candidates, ClientFacts $facts): ?Item
+    private function pause(KnownFacts $known, ClientFacts $facts): ?Item
     {
         if (!$this->catalogue->hasRung('shake-loose-pause')) {
             return null;
@@ -82,70 +118,13 @@ final readonly class Builder
         $rung = $this->catalogue->rung('shake-loose-pause');
         $still = false;
         foreach ($facts->affected as $side) {
-            $tone = $candidates->known()->value('tone_finger', null, $side);
-            $still = $still || false !== $candidates->known()->value('quick_spasm', null, $side)
-                || true !== $candidates->known()->value('shoulder_free', null, $side)
+            $tone = $known->value('tone_finger', null, $side);
+            $still = $still || false !== $known->value('quick_spasm', null, $side)
+                || true !== $known->value('shoulder_free', null, $side)
                 || !\is_float($tone) || $tone >= 2.0;
         }
 
-        return new Item($rung, Hands::Together, $rung->startDose, 'A pause between heavy items for the same muscles', null, $still ? 'Still rest: hands open on the lap, one long out-breath' : null, null, true);
-    }
-
-    /**
-     * @param list<OptionGroup> $groups
-     * @param list<Item>        $chosen
-     *
-     * @return list<LeftOut>
-     */
-    private function leftOut(array $groups, array $chosen, SittingRules $rules, Limits $limits): array
-    {
-        $keys = array_map(static fn (Item $i): string => $i->key(), $chosen);
-        $out = [];
-        foreach ($groups as $group) {
-            $whole = $group->options[0]->items;
-            $missing = array_values(array_filter($whole, static fn (Item $i): bool => !\in_array($i->key(), $keys, true)));
-            if ([] === $missing) {
-                continue;
-            }
-            $label = implode(', ', array_map(static fn (Item $i): string => $i->rung->name.(Hands::Together === $i->hands || Hands::Each === $i->hands ? '' : ' ('.$i->hands->value.')'), $missing));
-            $out[] = new LeftOut($label, self::binding($missing, $chosen, $rules, $limits));
-        }
-
-        return $out;
-    }
-
-    /**
-     * The rule that keeps it out, in the order a therapist would ask.
-     *
-     * @param non-empty-list<Item> $missing
-     * @param list<Item>           $chosen
-     */
-    private static function binding(array $missing, array $chosen, SittingRules $rules, Limits $limits): string
-    {
-        $needs = $rules->missingBefore($chosen, $missing[0]);
-        $sequence = new Sequence([...$chosen, ...$missing]);
-        $over = $sequence->seconds() - $limits->seconds();
-
-        return match (true) {
-            [] !== $needs => ucfirst($needs[0]),
-            $over > 0 => \sprintf('Time: %d:%02d more than the %d minutes', intdiv($over, 60), $over % 60, $limits->minutes),
-            $sequence->effort() > $limits->effortBudget() => \sprintf('Effort: %.0f of %.0f', $sequence->effort(), $limits->effortBudget()),
-            $sequence->homeItems() > $limits->homeItems => \sprintf('Number of items: at most %d at home', $limits->homeItems),
-            default => 'Others serve the goal better',
-        };
-    }
-
-    /**
-     * @param list<Item> $now
-     * @param list<Item> $longer
-     *
-     * @return list<string>
-     */
-    private static function added(array $now, array $longer): array
-    {
-        $keys = array_map(static fn (Item $i): string => $i->key(), $now);
-
-        return array_values(array_map(static fn (Item $i): string => $i->rung->name, array_filter($longer, static fn (Item $i): bool => !$i->isPause && !\in_array($i->key(), $keys, true))));
+        return new Item($rung, Hands::Together, $rung->startDose, 'A pause between heavy items for the same muscles', null, $still ? 'Still rest: hands open on the lap, one long out-breath' : null, isPause: true);
     }
 
     /**
@@ -153,13 +132,13 @@ final readonly class Builder
      *
      * @return list<string>
      */
-    private function obstacles(Placements $placements, ClientFacts $facts, array $groups, Limits $limits): array
+    private function obstacles(Brief $brief, array $groups): array
     {
         $reasons = [];
-        if (\in_array(ClientFacts::EVERYTHING, $facts->suspended, true)) {
+        if (\in_array(ClientFacts::EVERYTHING, $brief->facts->suspended, true)) {
             return ['The routine is suspended after a symptom; a therapist reopens it under Decisions.'];
         }
-        foreach ($placements->ladders as $placed) {
+        foreach ($brief->placements->ladders as $placed) {
             foreach ($placed->next->screening ?? [] as $block) {
                 $reasons[$block->text()] = $block->text();
             }
@@ -167,12 +146,16 @@ final readonly class Builder
         if ([] !== $reasons) {
             return array_values($reasons);
         }
-        foreach ($placements->ladders as $placed) {
+        foreach ($brief->placements->ladders as $placed) {
             if (LadderState::Measure === $placed->state) {
                 $reasons[] = $placed->ladder->name.' waits for measuring.';
             }
         }
+        $pins = array_map(static fn (Item $i): string => $i->rung->name, $brief->edits->pinned);
+        if ([] !== $pins) {
+            return [\sprintf('What is kept in (%s) does not fit into %d minutes with a warm-up and a closing item.', implode(', ', $pins), $brief->limits->minutes)];
+        }
 
-        return [] === $groups ? [...$reasons, 'No item is allowed.'] : [\sprintf('A warm-up and a cool-down do not fit into %d minutes together with anything else, or are not allowed.', $limits->minutes), ...$reasons];
+        return [] === $groups ? [...$reasons, 'No item is allowed.'] : [\sprintf('A warm-up and a cool-down do not fit into %d minutes together with anything else, or are not allowed.', $brief->limits->minutes), ...$reasons];
     }
 }

@@ -15,7 +15,8 @@ final readonly class Item
     /**
      * @param ?string $block   key of the chain it belongs to; items of one block count as one home item
      * @param ?string $variant how it differs from the plain rung, such as a supported wrist
-     * @param ?string $note    why a therapist added or changed it by hand
+     * @param ?Kept   $kept    what a therapist decided about it; null: the builder's own choice
+     * @param int     $worth   what it brings to the objective by itself, in points
      */
     public function __construct(
         public Rung $rung,
@@ -24,8 +25,9 @@ final readonly class Item
         public string $reason,
         public ?string $block = null,
         public ?string $variant = null,
-        public ?string $note = null,
+        public ?Kept $kept = null,
         public bool $isPause = false,
+        public int $worth = 0,
     ) {
     }
 
@@ -47,7 +49,17 @@ final readonly class Item
 
     public function withDose(Dose $dose): self
     {
-        return new self($this->rung, $this->hands, $dose, $this->reason, $this->block, $this->variant, $this->note, $this->isPause);
+        return new self($this->rung, $this->hands, $dose, $this->reason, $this->block, $this->variant, $this->kept, $this->isPause, $this->worth);
+    }
+
+    public function withKept(?Kept $kept): self
+    {
+        return new self($this->rung, $this->hands, $this->dose, $this->reason, $this->block, $this->variant, $kept, $this->isPause, $this->worth);
+    }
+
+    public function worth(int $points): self
+    {
+        return new self($this->rung, $this->hands, $this->dose, $this->reason, $this->block, $this->variant, $this->kept, $this->isPause, $points);
     }
 
     public function covers(Side $side): bool

@@ -4,11 +4,22 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
-/** Items that come into a sitting together or not at all, with what they are worth. */
+/** Items that come into a sitting together or not at all. */
 final readonly class Option
 {
     /** @param non-empty-list<Item> $items */
-    public function __construct(public array $items, public int $value)
+    public function __construct(public array $items)
     {
+    }
+
+    public function has(string $key): bool
+    {
+        foreach ($this->items as $item) {
+            if ($item->key() === $key) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

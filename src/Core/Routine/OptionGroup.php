@@ -7,13 +7,16 @@ namespace HandGarden\Core\Routine;
 /** Options of which a sitting takes one or none: the same chain at several lengths, an item with or without its lead-in. */
 final readonly class OptionGroup
 {
-    /** @param non-empty-list<Option> $options best first */
-    public function __construct(public string $label, public array $options)
+    /**
+     * @param non-empty-list<Option> $options
+     * @param bool                   $must    a therapist wants one of them in
+     */
+    public function __construct(public string $label, public array $options, public bool $must = false)
     {
     }
 
-    public function bestValue(): int
+    public static function of(Item $item): self
     {
-        return max(array_map(static fn (Option $o): int => $o->value, $this->options));
+        return new self($item->rung->name, [new Option([$item])]);
     }
 }

@@ -8,16 +8,16 @@ namespace HandGarden\Core\Routine;
 final readonly class Routine
 {
     /**
+     * @param int           $value   of the objective, in points
+     * @param int           $bound   no routine under these rules can be worth more
      * @param list<LeftOut> $leftOut
-     * @param list<string>  $withFiveMoreMinutes what would be added
      */
-    public function __construct(
-        public Sequence $sequence,
-        public Limits $limits,
-        public int $value,
-        public bool $provedBest,
-        public array $leftOut,
-        public array $withFiveMoreMinutes,
-    ) {
+    public function __construct(public Sequence $sequence, public Limits $limits, public int $value, public int $bound, public array $leftOut)
+    {
+    }
+
+    public function isProvedBest(): bool
+    {
+        return $this->bound === $this->value;
     }
 }

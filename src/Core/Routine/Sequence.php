@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
-use HandGarden\Core\Catalogue\Posture;
-
 /** Items in the order of the sitting, with what they take. */
 final readonly class Sequence
 {
@@ -30,7 +28,7 @@ final readonly class Sequence
     /** What one item adds when it follows another. */
     public static function secondsAfter(?Item $previous, Item $item): int
     {
-        $change = null !== $previous && self::changesPosture($previous->rung->posture, $item->rung->posture);
+        $change = null !== $previous && self::changesPosition($previous, $item);
 
         return $item->seconds() + (null === $previous ? 0 : Limits::BETWEEN_SECONDS) + ($change ? Limits::POSTURE_CHANGE_SECONDS : 0);
     }
@@ -58,8 +56,8 @@ final readonly class Sequence
         return Balance::of($this->items);
     }
 
-    private static function changesPosture(Posture $from, Posture $to): bool
+    public static function changesPosition(Item $from, Item $to): bool
     {
-        return $from !== $to;
+        return $from->rung->posture !== $to->rung->posture;
     }
 }

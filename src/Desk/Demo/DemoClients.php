@@ -20,12 +20,16 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PrescribedDose;
 use HandGarden\Planning\RoutineFormat;
+use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
 use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\LogEntry;
@@ -86,7 +90,7 @@ final readonly class DemoClients
         $client->helper = $node->get('helper')->string();
         $client->helperPresent = '' !== $client->helper;
         $client->materials = $node->get('materials')->strings();
-        $client->goalKey = $node->get('goal')->string();
+        $client->goals = array_map(static fn (Node $w): int => $w->int(Goals::LEAST, Goals::MOST), $node->get('goals')->map());
         $client->goalWords = $node->get('goal_words')->string();
         $client->story = $node->get('story')->string();
         $client->setIntake(self::intake($node->get('intake'), $now));
@@ -143,8 +147,8 @@ final readonly class DemoClients
             $doses[$key] = DoseFormat::read($dose, $catalogue->rung(explode('|', $key)[0])->startDose);
             $this->entities->persist(new PrescribedDose($client->clinicId, $client->id, $key, DoseFormat::write($doses[$key]), $staff->id, $now->modify('-15 days')));
         }
-        $routine = (new Builder($catalogue))->build($this->plan->placements($client), $this->plan->facts($client), $catalogue->goal($client->goalKey), $this->plan->limits($client), $doses, $today);
-        $this->entities->persist(SavedRoutine::suggested($routine, $client, $staff->id, $now->modify('-15 days')));
+        $routine = (new Builder($catalogue))->build(new Brief($this->plan->placements($client), $this->plan->facts($client), Goals::chosen($catalogue->goals, $client->goals), new Limits($client->minutes, $client->minutes * $client->stamina->effortPerMinute()), $today, $doses));
+        $this->entities->persist(SavedRoutine::suggested($routine, $client, RoutineKind::Home, $staff->id, $now->modify('-15 days')));
 
         return $routine->sequence->items;
     }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace HandGarden\Exchange\Case;
 
-use HandGarden\Core\Catalogue\GoalTask;
 use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Routine\Brief;
+use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Limits;
 
 /** One client as a file: see docs/formats.md. */
@@ -17,11 +19,22 @@ final readonly class CaseFile
     public function __construct(
         public \DateTimeImmutable $today,
         public ClientFacts $facts,
-        public ?GoalTask $goal,
+        public Goals $goals,
         public Limits $limits,
         public int $daysPerWeek,
         public array $routine,
         public SittingLog $log,
     ) {
+    }
+
+    /** What a routine of this client is built from. */
+    public function brief(Placements $placements): Brief
+    {
+        $doses = [];
+        foreach ($this->routine as $item) {
+            $doses[$item->key()] = $item->dose;
+        }
+
+        return new Brief($placements, $this->facts, $this->goals, $this->limits, $this->today, $doses);
     }
 }

@@ -24,6 +24,7 @@ use HandGarden\Core\Progress\Evidence;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Screening\Answer;
@@ -46,7 +47,7 @@ final readonly class CaseReader
 
         $this->schema->check($json); // last, because the complaints above are the plainer ones
 
-        return new CaseFile($today, $facts, $this->goal($node->optional('goal')), self::limits($node->optional('limits')), $node->optional('limits')?->optional('days_per_week')?->int() ?? 5, $this->routine($node->optional('routine'), $log), $log);
+        return new CaseFile($today, $facts, $this->goals($node), self::limits($node->optional('limits')), $node->optional('limits')?->optional('days_per_week')?->int() ?? 5, $this->routine($node->optional('routine'), $log), $log);
     }
 
     private function facts(Node $node, \DateTimeImmutable $today): ClientFacts
@@ -120,9 +121,24 @@ final readonly class CaseReader
         return new Override($ladder, $node->get('side')->enum(Side::class), $rung, $node->get('note')->string());
     }
 
-    private function goal(?Node $node): ?GoalTask
+    /** One task, or several with their weights. */
+    private function goals(Node $case): Goals
     {
-        return null === $node ? null : ($this->catalogue->goal($node->string()) ?? throw $node->fail(\sprintf('"%s" is not a goal; expected one of %s', $node->string(), implode(', ', array_map(static fn (GoalTask $g): string => $g->key, $this->catalogue->goals)))));
+        $weights = [];
+        $one = $case->optional('goal');
+        if (null !== $one && null !== $one->raw()) {
+            $weights[$this->goal($one, $one->string())] = Goals::MOST;
+        }
+        foreach ($case->optional('goals')?->map() ?? [] as $key => $weight) {
+            $weights[$this->goal($weight, $key)] = $weight->int(Goals::LEAST, Goals::MOST);
+        }
+
+        return Goals::chosen($this->catalogue->goals, $weights);
+    }
+
+    private function goal(Node $at, string $key): string
+    {
+        return $this->catalogue->goal($key)->key ?? throw $at->fail(\sprintf('"%s" is not a goal; expected one of %s', $key, implode(', ', array_map(static fn (GoalTask $g): string => $g->key, $this->catalogue->goals))));
     }
 
     private static function limits(?Node $node): Limits

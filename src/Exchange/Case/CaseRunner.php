@@ -8,6 +8,7 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Proposer;
 use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\WhatElse;
 
 /** The three questions a case can be asked, without a database. */
 final readonly class CaseRunner
@@ -31,13 +32,10 @@ final readonly class CaseRunner
     public function build(CaseFile $case): array
     {
         $catalogue = $this->catalogue->get();
-        $doses = [];
-        foreach ($case->routine as $item) {
-            $doses[$item->key()] = $item->dose;
-        }
-        $routine = (new Builder($catalogue))->build((new Placer($catalogue))->place($case->facts, $case->today), $case->facts, $case->goal, $case->limits, $doses, $case->today);
+        $brief = $case->brief((new Placer($catalogue))->place($case->facts, $case->today));
+        $routine = (new Builder($catalogue))->build($brief);
 
-        return (new ResultWriter($catalogue))->routine($routine);
+        return (new ResultWriter($catalogue))->routine($routine, (new WhatElse($catalogue))->of($routine, $brief));
     }
 
     /** @return array<string, mixed> */

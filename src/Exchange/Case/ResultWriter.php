@@ -13,6 +13,7 @@ use HandGarden\Core\Placement\RungPlacement;
 use HandGarden\Core\Placement\RungState;
 use HandGarden\Core\Placement\Words;
 use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Routine\Alternative;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\LeftOut;
 use HandGarden\Core\Routine\Routine;
@@ -36,8 +37,12 @@ final readonly class ResultWriter
         ];
     }
 
-    /** @return array<string, mixed> */
-    public function routine(Routine $routine): array
+    /**
+     * @param list<Alternative> $else
+     *
+     * @return array<string, mixed>
+     */
+    public function routine(Routine $routine, array $else = []): array
     {
         $balance = $routine->sequence->balance();
 
@@ -48,7 +53,8 @@ final readonly class ResultWriter
             'effort_budget' => $routine->limits->effortBudget(),
             'balance' => ['extension_seconds' => round($balance->extensionSeconds), 'gripping_seconds' => round($balance->flexionSeconds)],
             'value' => $routine->value,
-            'proved_best' => $routine->provedBest,
+            'value_at_most' => $routine->bound,
+            'proved_best' => $routine->isProvedBest(),
             'items' => array_map(static fn (Item $i): array => array_filter([
                 'rung' => $i->rung->id,
                 'name' => $i->rung->name,
@@ -60,7 +66,7 @@ final readonly class ResultWriter
                 'reason' => $i->reason,
             ], static fn (mixed $v): bool => null !== $v), $routine->sequence->items),
             'left_out' => array_map(static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason], $routine->leftOut),
-            'with_five_more_minutes' => $routine->withFiveMoreMinutes,
+            'what_would_add' => array_map(static fn (Alternative $a): array => ['with' => $a->with, 'gain' => $a->gain, 'adds' => $a->adds], $else),
         ];
     }
 

@@ -11,6 +11,7 @@ use HandGarden\Core\Approach\School;
 use HandGarden\Core\Catalogue\ApproachTag;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
@@ -136,6 +137,6 @@ final class ApproachesTest extends TestCase
     {
         $placements = (new Placer(Cases::catalogue()))->place($case->facts, $case->today);
 
-        return (new Builder(Cases::catalogue()))->build($placements, $case->facts, $case->goal, new Limits(45, 200.0, 20), [], $case->today)->sequence->items;
+        return (new Builder(Cases::catalogue()))->build(new Brief($placements, $case->facts, $case->goals, new Limits(45, 200.0, 20), $case->today))->sequence->items;
     }
 }

@@ -66,8 +66,10 @@ final class RandomClient
 
     public readonly Side $side;
 
-    public function __construct(int $seed)
+    /** @param bool $wellKnown everything measured and looked for, most try-outs clean: the most that can be offered */
+    public function __construct(int $seed, bool $wellKnown = false)
     {
+        $known = $wellKnown ? 10 : 8;
         $this->today = new \DateTimeImmutable('2026-11-20', new \DateTimeZone('UTC'));
         $random = new Randomizer(new Mt19937($seed));
         $this->side = 0 === $random->getInt(0, 1) ? Side::Left : Side::Right;
@@ -76,12 +78,12 @@ final class RandomClient
         $this->conditions = [$all[$first], ...(0 === $random->getInt(0, 2) ? [$all[($first + $random->getInt(1, 5)) % 6]] : [])];
         foreach (Side::cases() as $side) {
             foreach (self::LADDERS as $code => $values) {
-                if ($random->getInt(0, 9) < 8) {
-                    $this->readings[] = $this->number($code, $side, $values[$random->getInt(0, 4)]);
+                if ($random->getInt(0, 9) < $known) {
+                    $this->readings[] = $this->number($code, $side, $values[$random->getInt($wellKnown ? 2 : 0, 4)]);
                 }
             }
             foreach (['tone_finger', 'tone_wrist', 'tone_elbow'] as $code) {
-                if ($random->getInt(0, 9) < 8) {
+                if ($random->getInt(0, 9) < $known) {
                     $this->readings[] = new Reading($code, $side, null, null, [0.0, 1.0, 1.5, 2.0, 3.0][$random->getInt(0, 4)], $this->today);
                 }
             }
@@ -91,20 +93,20 @@ final class RandomClient
                         continue; // asked once, not once a hand
                     }
                     foreach ([] === $observation->parts ? [null] : $observation->parts as $part) {
-                        $yes = $random->getInt(0, 9) < ($observation->meansTrouble ? 1 : 7);
-                        if ($random->getInt(0, 9) < 8) {
+                        $yes = $random->getInt(0, $wellKnown ? 39 : 9) < ($observation->meansTrouble ? 1 : ($wellKnown ? 36 : 7));
+                        if ($random->getInt(0, 9) < $known) {
                             $this->readings[] = new Reading($observation->code, $observation->sided ? $side : null, null, $part, $yes, $this->today);
                         }
                     }
                 }
             }
             foreach (Cases::catalogue()->rungs() as $rung) {
-                if ($random->getInt(0, 9) < 4) {
+                if ($random->getInt(0, 9) < $known - 4) {
                     $this->readings[] = new Reading('tryout', $side, null, $rung->id, ['clean', 'clean', 'trick', 'no'][$random->getInt(0, 3)], $this->today);
                 }
             }
         }
-        $this->readings[] = new Reading('commands_n', null, null, null, (float) $random->getInt(0, 3), $this->today);
+        $this->readings[] = new Reading('commands_n', null, null, null, (float) $random->getInt($wellKnown ? 2 : 0, 3), $this->today);
         $this->readings[] = new Reading('arms_out_hold_s', null, null, null, (float) $random->getInt(0, 30), $this->today);
     }
 

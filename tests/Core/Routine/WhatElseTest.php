@@ -6,6 +6,7 @@ namespace HandGarden\Tests\Core\Routine;
 
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Routine\Alternative;
+use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\WhatElse;
@@ -32,11 +33,12 @@ final class WhatElseTest extends TestCase
         $facts = $case->facts->withMaterials($materials);
         $placements = (new Placer(Cases::catalogue()))->place($facts, $case->today);
         $limits = new Limits(30, 120.0, 20);
-        $now = (new Builder(Cases::catalogue()))->build($placements, $facts, $case->goal, $limits, [], $case->today);
-        $found = (new WhatElse(Cases::catalogue()))->of($now, $placements, $facts, $case->goal, $limits, [], $case->today);
+        $brief = new Brief($placements, $facts, $case->goals, $limits, $case->today);
+        $now = (new Builder(Cases::catalogue()))->build($brief);
+        $found = (new WhatElse(Cases::catalogue()))->of($now, $brief);
 
         self::assertSame($found, array_values(array_filter($found, static fn (Alternative $a): bool => $a->gain > 0 && [] !== $a->adds)));
-        $gains = array_map(static fn (Alternative $a): int => $a->gain, $found);
+        $gains = array_map(static fn (Alternative $a): int => $a->gain, array_values(array_filter($found, static fn (Alternative $a): bool => '5 more minutes' !== $a->with)));
         $sorted = $gains;
         rsort($sorted);
         self::assertSame($sorted, $gains, 'most gain first');
@@ -44,7 +46,7 @@ final class WhatElseTest extends TestCase
             foreach (Cases::catalogue()->handbook()->materials as $key => $material) {
                 if ($material->label === $alternative->with) {
                     self::assertNotContains($key, $materials);
-                    $then = (new Builder(Cases::catalogue()))->build($placements, $facts->withMaterials([...$materials, $key]), $case->goal, $limits, [], $case->today);
+                    $then = (new Builder(Cases::catalogue()))->build($brief->withClient($placements, $facts->withMaterials([...$materials, $key])));
                     self::assertSame($alternative->gain, $then->value - $now->value);
                 }
             }
@@ -56,8 +58,9 @@ final class WhatElseTest extends TestCase
         $case = Cases::changed('tight-hand', ['client' => ['materials' => null, 'helper_here' => true, 'conditions' => ['stroke', 'spasticity'], 'affected' => ['right']]]);
         $placements = (new Placer(Cases::catalogue()))->place($case->facts, $case->today);
         $limits = new Limits(30, 120.0, 20);
-        $now = (new Builder(Cases::catalogue()))->build($placements, $case->facts, $case->goal, $limits, [], $case->today);
+        $brief = new Brief($placements, $case->facts, $case->goals, $limits, $case->today);
+        $now = (new Builder(Cases::catalogue()))->build($brief);
 
-        self::assertSame([], (new WhatElse(Cases::catalogue()))->of($now, $placements, $case->facts, $case->goal, $limits, [], $case->today));
+        self::assertSame([], array_filter((new WhatElse(Cases::catalogue()))->of($now, $brief), static fn (Alternative $a): bool => '5 more minutes' !== $a->with));
     }
 }

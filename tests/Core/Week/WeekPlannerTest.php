@@ -9,6 +9,7 @@ use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
@@ -183,14 +184,14 @@ final class WeekPlannerTest extends TestCase
         $case = Cases::example($name);
         $placements = (new Placer($this->catalogue()))->place($case->facts, $case->today);
 
-        return (new Builder($this->catalogue()))->build($placements, $case->facts, $case->goal, new Limits(30, 150.0, 20), [], $case->today)->sequence->items;
+        return (new Builder($this->catalogue()))->build(new Brief($placements, $case->facts, $case->goals, new Limits(30, 150.0, 20), $case->today))->sequence->items;
     }
 
     private function rules(string $name): SittingRules
     {
         $case = Cases::example($name);
 
-        return (new Builder($this->catalogue()))->rulesFor((new Placer($this->catalogue()))->place($case->facts, $case->today), $case->facts, new Limits(30, 150.0, 20), $case->today);
+        return (new Builder($this->catalogue()))->rulesFor($case->facts, new Limits(30, 150.0, 20), $case->today);
     }
 
     private function catalogue(): Catalogue

@@ -8,15 +8,15 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Progress\Outcome;
-use HandGarden\Planning\StrengthDays;
+use HandGarden\Planning\PastSittings;
 
-final readonly class LoggedStrength implements StrengthDays
+final readonly class LoggedSittings implements PastSittings
 {
     public function __construct(private SittingRepository $sittings, private CatalogueStore $catalogue)
     {
     }
 
-    public function recent(Client $client, \DateTimeImmutable $today): ?\DateTimeImmutable
+    public function lastStrength(Client $client, \DateTimeImmutable $today): ?\DateTimeImmutable
     {
         $recent = null;
         foreach ($this->sittings->log($client)->lines as $line) {
@@ -27,5 +27,17 @@ final readonly class LoggedStrength implements StrengthDays
         }
 
         return $recent;
+    }
+
+    public function recentDays(Client $client, \DateTimeImmutable $today): array
+    {
+        $days = [];
+        foreach ($this->sittings->log($client)->lines as $line) {
+            if (Outcome::Skipped !== $line->outcome && $line->day > $today->modify('-7 days')) {
+                $days[$line->rungId.'|'.$line->hands->value][$line->day->format('Y-m-d')] = true;
+            }
+        }
+
+        return array_map(\count(...), $days);
     }
 }

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+// php -d opcache.enable_cli=1 bench/solve.php: routines for 500 random clients of whom nearly everything is known.
+
+use HandGarden\Bench\Stopwatch;
+use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Routine\Brief;
+use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\Candidates;
+use HandGarden\Core\Routine\Goals;
+use HandGarden\Core\Routine\Limits;
+use HandGarden\Core\Routine\NothingFits;
+use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Placement\RandomClient;
+
+require dirname(__DIR__).'/vendor/autoload.php';
+
+const CLIENTS = 500;
+$catalogue = Cases::catalogue();
+$builder = new Builder($catalogue);
+$tasks = $catalogue->goals;
+$times = $groups = $gaps = [];
+$none = 0;
+for ($seed = 0; count($times) < CLIENTS; ++$seed) {
+    $client = new RandomClient($seed, true);
+    $facts = $client->facts([], [], 0 === $seed % 2);
+    $goals = match ($seed % 4) {
+        0 => Goals::none(),
+        1 => Goals::of([[$tasks[$seed % 6], 3], [$tasks[($seed + 2) % 6], 1 + $seed % 3]]),
+        default => Goals::one($tasks[$seed % 6]),
+    };
+    $brief = new Brief((new Placer($catalogue))->place($facts, $client->today), $facts, $goals, new Limits(8 + $seed % 38), $client->today);
+    $start = Stopwatch::processorMs();
+    try {
+        $routine = $builder->build($brief);
+    } catch (NothingFits) {
+        ++$none;
+        continue;
+    }
+    $times[] = Stopwatch::processorMs() - $start;
+    $groups[] = count((new Candidates($catalogue, $brief))->groups());
+    if (!$routine->isProvedBest()) {
+        $gaps[] = $routine->bound - $routine->value;
+    }
+}
+sort($times);
+sort($groups);
+printf("%d clients, %d more had no routine; candidates: median %d, most %d\n", CLIENTS, $none, $groups[intdiv(CLIENTS, 2)], $groups[CLIENTS - 1]);
+printf("%-46s median %7.1f ms   p95 %9.1f ms   worst %7.1f ms  (processor time; limits 50 and 300)\n", 'solve', $times[intdiv(CLIENTS, 2)], $times[(int) (0.95 * CLIENTS)], $times[CLIENTS - 1]);
+printf("%-46s %d proved best, %d with a gap of at most %d points\n", 'proof', CLIENTS - count($gaps), count($gaps), [] === $gaps ? 0 : max($gaps));
+printf("%-46s %.1f MB  (limit 64)\n", 'peak memory', memory_get_peak_usage(true) / 1e6);

@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Approach\Approaches;
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\DoneOn;
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\Performer;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\KnownFacts;
+use HandGarden\Core\Placement\LadderPlacement;
+use HandGarden\Core\Placement\Placements;
+
+/** Makes items of offered rungs: for which hand, with what dose; and notes why a rung may not come in. */
+final class Allowed
+{
+    /** @var array<string, LeftOut> */
+    private array $refused = [];
+
+    private readonly ClientFacts $facts;
+
+    private readonly Placements $placements;
+
+    public function __construct(private readonly Catalogue $catalogue, private readonly Brief $brief, private readonly KnownFacts $known, private readonly Approaches $approaches, private readonly Objective $objective)
+    {
+        $this->facts = $brief->facts;
+        $this->placements = $brief->placements;
+    }
+
+    /** @return list<LeftOut> what material, performer, approach, suspension or the therapist keeps out, each once */
+    public function refused(): array
+    {
+        return array_values($this->refused);
+    }
+
+    public function refuse(string $label, string $reason): void
+    {
+        $this->refused[$label.$reason] = new LeftOut($label, $reason);
+    }
+
+    /** @return list<Item> what the therapist keeps in, without what rests after a symptom and what screening bars by now: nobody's note lifts those */
+    public function stillPinned(): array
+    {
+        $still = [];
+        foreach ($this->brief->edits->pinned as $item) {
+            $blocks = $this->facts->screening->blocks($item->rung, $this->catalogue->ladderOf($item->rung->id)->strand->value, $this->facts->supervised, $this->brief->today);
+            if ($this->rests($item)) {
+                $this->refuse($item->rung->name, 'Suspended after a symptom until a therapist reopens it');
+            } elseif ([] !== $blocks) {
+                $this->refuse($item->rung->name, $blocks[0]->text());
+            } else {
+                $still[] = $item;
+            }
+        }
+
+        return $still;
+    }
+
+    private function rests(Item $item): bool
+    {
+        return [] !== array_intersect([$item->key(), ClientFacts::EVERYTHING], $this->facts->suspended);
+    }
+
+    /** An item as it would stand in the routine; null when it is not allowed, which is then noted. */
+    public function item(Rung $rung, LadderPlacement $placed, string $reason, int $worth, ?string $block = null): ?Item
+    {
+        $missing = $this->missingMaterial($rung) ?? $this->missingPerformer($rung) ?? $this->approaches->refuses($rung, $placed->side);
+        if (null !== $missing) {
+            $this->refuse($rung->name, $missing);
+
+            return null;
+        }
+        $hands = $this->handsFor($rung, $placed);
+        if (null === $hands) {
+            return null;
+        }
+        $item = new Item($rung, $hands, $this->dose($rung, $hands), '' === $reason ? $rung->words['why'] : $reason, $block, $this->variant($rung, $placed->side), worth: $worth - $this->objective->ofThings($rung));
+        if ($this->rests($item)) {
+            $this->refuse($rung->name, 'Suspended after a symptom until a therapist reopens it');
+
+            return null;
+        }
+        if ($this->brief->edits->isForbidden($item)) {
+            $this->refuse($rung->name, 'Kept out by the therapist');
+
+            return null;
+        }
+        $pinned = $this->brief->edits->pinned($item->key());
+
+        return null === $pinned ? $item : $item->withDose($pinned->dose)->withKept($pinned->kept);
+    }
+
+    private function handsFor(Rung $rung, LadderPlacement $placed): ?Hands
+    {
+        if (DoneOn::BothTogether === $rung->doneOn) {
+            return $placed->side === $this->facts->affected[0] ? Hands::Together : null; // once, not once a hand
+        }
+        $certain = $this->certainHand($rung->doneOn);
+        if (null !== $certain) {
+            return $placed->side === $this->facts->affected[0] ? Hands::of($certain) : null;
+        }
+        if (DoneOn::Affected === $rung->doneOn) {
+            return Hands::of($placed->side);
+        }
+        if (1 === \count($this->facts->affected)) {
+            return Hands::Each;
+        }
+        $other = $this->placements->find($placed->ladder->key, $placed->side->opposite());
+        $alike = null === $other || \in_array($rung, $other->offered(), true);
+
+        return $alike ? ($placed->side === $this->facts->affected[0] ? Hands::Each : null) : Hands::of($placed->side);
+    }
+
+    /** The hand that a rung is for whichever is affected; null: it goes by the affected side. */
+    private function certainHand(DoneOn $doneOn): ?Side
+    {
+        return match ($doneOn) {
+            DoneOn::WritingHand => $this->facts->writingHand,
+            DoneOn::NonDominant => $this->facts->writingHand->opposite(),
+            DoneOn::SteadierHand => $this->facts->affected[0]->opposite(),
+            DoneOn::Affected, DoneOn::EachHand, DoneOn::BothTogether => null,
+        };
+    }
+
+    private function dose(Rung $rung, Hands $hands): Dose
+    {
+        return $this->facts->screening->shortened($this->brief->doses[$rung->id.'|'.$hands->value] ?? $rung->startDose, $rung, $this->brief->today);
+    }
+
+    private function variant(Rung $rung, Side $side): ?string
+    {
+        if (!$rung->wantsFirmWrist) {
+            return null;
+        }
+        $hold = $this->known->value('wrist_ext_hold_s', null, $side);
+
+        return \is_float($hold) && $hold >= 5.0 ? null : 'Forearm and hand on the table or a rolled towel, wrist near straight';
+    }
+
+    private function missingMaterial(Rung $rung): ?string
+    {
+        $atHand = $this->facts->materials;
+        if (null === $atHand) {
+            return null; // never asked: nothing is left out for it
+        }
+        foreach ($rung->materials as $material) {
+            if (!\in_array($material, $atHand, true)) {
+                return 'Not at hand: '.($this->catalogue->handbook()->material($material)->label ?? $material);
+            }
+        }
+
+        return null;
+    }
+
+    private function missingPerformer(Rung $rung): ?string
+    {
+        foreach ($rung->performers as $performer) {
+            $can = match ($performer) {
+                Performer::ClientAlone, Performer::OwnOtherHand => true,
+                Performer::Helper => $this->facts->helperHere && \in_array($rung->id, $this->facts->helperSigned, true),
+                Performer::HelperPrompts => $this->facts->helperHere,
+                Performer::TrainedTherapist => !$this->facts->atHome && $this->facts->supervised,
+            };
+            if ($can) {
+                return null;
+            }
+        }
+
+        return 'Nobody here who may do it';
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine\Search;
+
+use HandGarden\Core\Routine\Limits;
+
+/**
+ * An option of a group as steps, with what it takes and brings at most wherever it stands. Items that other groups could
+ * bring as well are left out of these sums: they are counted once, by `Shared`.
+ */
+final readonly class Choice
+{
+    /** @var int seconds with the pause before each item */
+    public int $seconds;
+    /** @var int seconds times intensity */
+    public int $effort;
+    /** @var int items as a client counts them */
+    public int $ownItems;
+    /** @var int points at most: with every area that is not the group's own */
+    public int $points;
+    /** @var int bits that have to come from before it */
+    public int $needs;
+    public int $gives;
+    /** @var int bits of the parts of a sitting it belongs to */
+    public int $parts;
+    /** @var int bits of the items that other groups could bring */
+    public int $shared;
+    /** @var int position at its start */
+    public int $first;
+    /** @var int position at its end */
+    public int $last;
+    /** @var int quarter seconds of opening work less those of gripping */
+    public int $opens;
+    /** @var list<int> places of the bits it needs from before */
+    public array $needPlaces;
+    /** @var list<int> places of the bits it gives */
+    public array $givePlaces;
+
+    /**
+     * @param non-empty-list<Step> $steps
+     * @param int                  $homeItems all of them
+     */
+    public function __construct(public array $steps, public int $homeItems, int $groupArea, int $pointsPerMove)
+    {
+        $seconds = $effort = $points = $needs = $gives = $areas = $parts = $shared = $sharedItems = $opens = $posture = 0;
+        foreach ($steps as $step) {
+            $needs |= $step->needs & ~$gives;
+            $gives |= $step->gives;
+            $parts |= $step->parts;
+            $moved = 0 !== $posture && $posture !== $step->posture;
+            $seconds += $moved ? Limits::POSTURE_CHANGE_SECONDS : 0;
+            $points -= $moved ? $pointsPerMove : 0;
+            $posture = $step->posture;
+            $opens += $step->opens - $step->grips;
+            if (0 !== $step->key) {
+                $shared |= $step->key;
+                $sharedItems += null === $step->item->block ? 1 : 0;
+                continue;
+            }
+            $seconds += $step->seconds + Limits::BETWEEN_SECONDS;
+            $effort += $step->effort;
+            $points += $step->worth + (0 !== $step->area && $step->area !== $groupArea && 0 === ($areas & $step->area) ? $step->areaPoints : 0);
+            $areas |= $step->area;
+        }
+        $this->seconds = $seconds;
+        $this->effort = $effort;
+        $this->ownItems = $homeItems - $sharedItems;
+        $this->points = $points;
+        $this->needs = $needs;
+        $this->gives = $gives;
+        $this->parts = $parts;
+        $this->shared = $shared;
+        $this->first = $steps[0]->posture;
+        $this->last = $posture;
+        $this->opens = $opens;
+        $this->needPlaces = self::places($needs);
+        $this->givePlaces = self::places($gives);
+    }
+
+    /** Nothing but an item that other groups could bring as well. */
+    public function isShared(): bool
+    {
+        return 0 !== $this->shared && 1 === \count($this->steps);
+    }
+
+    /** @return list<int> */
+    private static function places(int $bits): array
+    {
+        return array_values(array_filter(range(0, 62), static fn (int $place): bool => 0 !== ($bits >> $place & 1)));
+    }
+}

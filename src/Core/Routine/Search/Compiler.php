@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine\Search;
+
+use HandGarden\Core\Routine\Balance;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Need;
+use HandGarden\Core\Routine\Objective;
+use HandGarden\Core\Routine\Option;
+use HandGarden\Core\Routine\OptionGroup;
+use HandGarden\Core\Routine\SittingRules;
+
+/** Turns groups of items into whole numbers and bits; the rules themselves are asked, never repeated. */
+final class Compiler
+{
+    /** @var array<string, Need> */
+    private array $needs = [];
+
+    /** @var array<string, int> bit by name */
+    private array $bits = [];
+
+    /** @var array<string, int> how many bits of a kind are given out */
+    private array $used = [];
+
+    /** @var array<string, int> number by name */
+    private array $postures = [];
+
+    /** @var array<string, int> in how many groups an item could come in, by key */
+    private array $groupsOf = [];
+
+    /** @param bool $pinsNeedNothing what a therapist wants in may stand there without what should come before it */
+    public function __construct(private readonly SittingRules $rules, private readonly Objective $objective, private readonly bool $pinsNeedNothing)
+    {
+    }
+
+    /**
+     * @param list<OptionGroup> $groups
+     *
+     * @return list<Stage> in the same order
+     */
+    public function stages(array $groups): array
+    {
+        $this->needs = $this->bits = $this->used = $this->postures = $this->groupsOf = [];
+        foreach ($groups as $group) {
+            $keys = [];
+            foreach ($group->options as $option) {
+                foreach ($option->items as $item) {
+                    $keys[$item->key()] = true;
+                    foreach ($this->rules->needsOf($item) as $need) {
+                        $this->needs[$need->key] ??= $need;
+                    }
+                }
+            }
+            foreach (array_keys($keys) as $key) {
+                $this->groupsOf[$key] = ($this->groupsOf[$key] ?? 0) + 1;
+            }
+        }
+
+        return array_map($this->stage(...), $groups);
+    }
+
+    public function pause(?Item $pause): ?Step
+    {
+        return null === $pause ? null : $this->step($pause, false);
+    }
+
+    private function stage(OptionGroup $group): Stage
+    {
+        $area = $points = 0;
+        $closes = false;
+        foreach ($group->options[0]->items as $item) {
+            $name = $this->objective->areaOf($item);
+            if (null !== $name && 0 === $area) {
+                $area = $this->bit('area', $name);
+                $points = $this->objective->ofArea($name);
+            }
+            $closes = $closes || SittingRules::isCoolDown($item);
+        }
+        $free = $group->must && $this->pinsNeedNothing;
+        $choices = array_map(fn (Option $o): Choice => new Choice(
+            array_map(fn (Item $i): Step => $this->step($i, $free), $o->items),
+            self::homeItems($o),
+            $area,
+            $this->objective->weights->position,
+        ), $group->options);
+
+        return new Stage($choices, $group->must, $area, $points, $closes);
+    }
+
+    private function step(Item $item, bool $free): Step
+    {
+        $needs = $gives = 0;
+        foreach ($free ? [] : $this->rules->needsOf($item) as $need) {
+            $needs |= $this->bit('need', $need->key);
+        }
+        foreach ($this->needs as $key => $need) {
+            $gives |= $need->isMetBy($item) ? $this->bit('need', $key) : 0;
+        }
+        $heavy = 0;
+        foreach (SittingRules::isHeavy($item) ? $item->loadedGroups() : [] as $group) {
+            $heavy |= $this->bit('group', $group);
+        }
+        $area = $this->objective->areaOf($item);
+        $balance = Balance::of([$item]);
+
+        return new Step(
+            $item,
+            $item->seconds(),
+            $item->seconds() * $item->rung->intensity,
+            $item->worth,
+            $needs,
+            $gives,
+            $heavy,
+            $this->posture($item),
+            ($this->groupsOf[$item->key()] ?? 0) > 1 ? $this->bit('key', $item->key()) : 0,
+            null === $area ? 0 : $this->bit('area', $area),
+            null === $area ? 0 : $this->objective->ofArea($area),
+            (int) round(4 * $balance->extensionSeconds),
+            (int) round(4 * $balance->flexionSeconds),
+            self::partOf($item),
+        );
+    }
+
+    private static function partOf(Item $item): int
+    {
+        return match (true) {
+            $item->isPause => 0,
+            SittingRules::isWarmUp($item) => 1,
+            SittingRules::isCoolDown($item) => 2,
+            default => 4,
+        };
+    }
+
+    private static function homeItems(Option $option): int
+    {
+        $counted = [];
+        foreach ($option->items as $i => $item) {
+            $counted[$item->block ?? '#'.$i] = true;
+        }
+
+        return \count($counted);
+    }
+
+    private function posture(Item $item): int
+    {
+        return $this->postures[$item->rung->posture->value] ??= \count($this->postures) + 1;
+    }
+
+    private function bit(string $kind, string $name): int
+    {
+        if (!isset($this->bits[$kind.' '.$name])) {
+            $this->used[$kind] = ($this->used[$kind] ?? -1) + 1;
+            $this->bits[$kind.' '.$name] = 1 << min(62, $this->used[$kind]);
+        }
+
+        return $this->bits[$kind.' '.$name];
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine\Search;
+
+/** Points asked for a second, for effort and for an item, and for each thing that has to be done before an item. */
+final readonly class PriceSet
+{
+    /** @var array<int, array<int, float>> by place of the bit: what all stages after a stage pay */
+    private array $later;
+
+    /**
+     * @param float                          $perOpening points for a quarter second of opening work more than gripping: what the shortfall would cost, or less
+     * @param array<int, array<int, float>>  $needs      what a stage pays, by stage and place of the bit, to whichever earlier item meets it
+     */
+    public function __construct(public float $perSecond, public float $perEffort, public float $perItem, public float $perOpening = 0.0, public array $needs = [])
+    {
+        $later = $sum = [];
+        krsort($needs);
+        foreach ($needs as $stage => $asked) {
+            foreach ($asked as $place => $price) {
+                $sum[$place] = ($sum[$place] ?? 0.0) + $price;
+                $later[$place][$stage] = $sum[$place];
+            }
+        }
+        $this->later = $later; // stages run down, so that the last one after a given stage holds the whole sum
+    }
+
+    public function of(int $seconds, int $effort, int $items): float
+    {
+        return $this->perSecond * $seconds + $this->perEffort * $effort + $this->perItem * $items;
+    }
+
+    /** What the stages after this one pay together for the bit at a place. */
+    public function askedAfter(int $stage, int $place): float
+    {
+        $sum = 0.0;
+        foreach ($this->later[$place] ?? [] as $asking => $paid) {
+            if ($asking <= $stage) {
+                break;
+            }
+            $sum = $paid;
+        }
+
+        return $sum;
+    }
+}

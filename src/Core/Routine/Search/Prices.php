@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine\Search;
+
+use HandGarden\Core\Routine\Weights;
+
+/**
+ * What the rest of a sitting can bring at most. Seconds, effort, items and the preparation that an item needs are each
+ * given a price; at any prices, what is left of them plus what every group gains over its price is a bound (Lagrangian
+ * relaxation). A few sets of prices are kept, each found by descent for an amount left.
+ */
+final class Prices
+{
+    /** Stage as a share of all, and the shares of seconds, effort and items left there. */
+    private const SCENES = [[0.0, 1.0, 1.0, 1.0], [0.4, 0.8, 0.8, 0.7], [0.4, 0.5, 0.6, 0.6], [0.65, 0.5, 0.6, 0.45]];
+    private const STEPS = 44;
+    /** From the prices of the scene before. */
+    private const STEPS_ON = 16;
+    private const STEP = 0.12;
+    private const STEP_ON = 0.04;
+    private const COOLING = 0.92;
+
+    /** @var list<PriceSet> */
+    private array $sets = [];
+
+    /** @var array<int, array<int, list<Outlook>>> by what is given and what can be reached, for each set */
+    private array $outlooks = [];
+
+    private readonly int $postures;
+
+    /** Stages worked back through so far, for the count that ends a search. */
+    public int $work = 0;
+
+    /** @var array<int, array<int, int>> by stage and what is given: bits of what can still be done before something */
+    private array $reach = [];
+
+    /** @var list<int> bits that this stage and those after it need */
+    private readonly array $neededFrom;
+
+    private readonly Shared $shared;
+
+    /** @param list<Stage> $stages */
+    public function __construct(private readonly array $stages, private readonly Weights $weights, int $seconds, int $effort, int $homeItems)
+    {
+        $needed = [0];
+        $postures = 0;
+        foreach ($stages as $stage) {
+            foreach ($stage->choices as $choice) {
+                $postures = max($postures, ...array_map(static fn (Step $s): int => $s->posture, $choice->steps));
+            }
+        }
+        $this->postures = $postures;
+        for ($i = \count($stages) - 1; $i >= 0; --$i) {
+            array_unshift($needed, $needed[0] | $stages[$i]->needs);
+        }
+        $this->neededFrom = $needed;
+        $this->shared = new Shared($stages);
+        foreach (self::SCENES as [$from, $ofSeconds, $ofEffort, $ofItems]) {
+            $at = (int) ($from * \count($stages));
+            $this->sets[] = $this->descend($at, $this->sets[array_key_last($this->sets) ?? -1] ?? null, $ofSeconds * $seconds, $ofEffort * $effort, $ofItems * $homeItems);
+        }
+    }
+
+    /** Points at most of any sitting that begins so; the least integer when what must come in no longer can. */
+    public function most(int $stage, State $state, int $seconds, int $effort, int $homeItems): int
+    {
+        $gives = $state->gives & $this->neededFrom[$stage];
+        $reach = $this->reach($stage, $gives);
+        $outlooks = $this->outlooks[$gives][$reach] ?? [];
+        if (\count($outlooks) < \count($this->sets)) { // prices were learnt since
+            foreach (\array_slice($this->sets, \count($outlooks)) as $set) {
+                $outlooks[] = new Outlook($this->stages, $set, $gives, $reach, $this->postures, $this->weights->position);
+            }
+            $this->outlooks[$gives][$reach] = $outlooks;
+        }
+        $place = Outlook::place($state->posture, 0 !== (($this->stages[$stage]->area ?? 0) & $state->areas), 0 !== ($state->parts & 2));
+        $shared = $this->shared->gains($this->shared->open($stage, $state->keys, $reach), $state->areas, $this->sets);
+        $least = \INF;
+        foreach ($this->sets as $i => $set) {
+            $this->work += $outlooks[$i]->reachTo($stage);
+            $most = $outlooks[$i]->from($stage, $place) + $shared[$i] + $set->perSecond * $seconds + $set->perEffort * $effort + $set->perItem * $homeItems + $set->perOpening * ($state->opens - $state->grips);
+            if ($most < $least) {
+                $least = $most;
+            }
+        }
+
+        return -\INF === $least ? \PHP_INT_MIN : $state->points + (int) floor($least + 1e-6);
+    }
+
+    /** Prices for what is left at a place where the search is held up. */
+    public function learn(int $stage, State $state, int $seconds, int $effort, int $homeItems): void
+    {
+        $gives = $state->gives & $this->neededFrom[$stage];
+        $this->sets[] = $this->descend($stage, null, (float) $seconds, (float) $effort, (float) $homeItems, $gives, $state);
+        $this->shared->forget();
+    }
+
+    /** What is given, and what choices give whose own needs can be met in turn. */
+    private function reach(int $stage, int $gives): int
+    {
+        if (!isset($this->reach[$stage][$gives])) {
+            $reach = $gives;
+            for ($i = $stage; isset($this->stages[$i]); ++$i) {
+                foreach ($this->stages[$i]->choices as $choice) {
+                    $reach |= 0 === ($choice->needs & ~$reach) ? $choice->gives : 0;
+                }
+            }
+            $this->reach[$stage][$gives] = $reach & $this->neededFrom[$stage];
+        }
+
+        return $this->reach[$stage][$gives];
+    }
+
+    /**
+     * Prices at which the bound from this stage on is low, by subgradient steps that grow shorter: what is asked for too
+     * much at its price becomes dearer, what is left over cheaper.
+     */
+    private function descend(int $stage, ?PriceSet $start, float $seconds, float $effort, float $homeItems, ?int $given = null, State $state = new State()): PriceSet
+    {
+        $reach = null === $given ? $this->reach(0, 0) : $this->reach($stage, $given);
+        $gives = $given ?? (0 === $stage ? 0 : $reach); // later on, what is needed is taken as done
+        $best = $set = $start ?? new PriceSet(0.0, 0.0, 0.0);
+        $least = \INF;
+        $step = (null === $start ? self::STEP : self::STEP_ON) * array_sum(array_map(static fn (Stage $s): int => max(array_map(static fn (Choice $c): int => $c->points, $s->choices)), \array_slice($this->stages, $stage)));
+        $shared = $this->shared->open($stage, $state->keys, $reach);
+        for ($i = 0; $i < (null === $start ? self::STEPS : self::STEPS_ON); ++$i) {
+            $column = Column::of($this->stages, $set, $gives, $reach, $stage);
+            $bound = $column->gain + $this->shared->gain($shared, 0, $set) + $set->perSecond * $seconds + $set->perEffort * $effort + $set->perItem * $homeItems;
+            if ($bound < $least) {
+                [$best, $least] = [$set, $bound];
+            }
+            $set = $this->next($set, $column, $this->shared->taken($shared, $set), [max(1.0, $seconds), max(1.0, $effort), max(1.0, $homeItems)], $step, $gives !== $reach);
+            $step *= self::COOLING;
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param array{int, int, int}       $taken of the shared items: seconds, effort, items
+     * @param array{float, float, float} $left
+     */
+    private function next(PriceSet $set, Column $column, array $taken, array $left, float $step, bool $withNeeds): PriceSet
+    {
+        $opens = 0;
+        $done = []; // by place: how many of the taken give it
+        $short = [];
+        $norm = 0.0;
+        foreach ($this->stages as $i => $stage) {
+            $choice = $column->taken[$i] ?? null;
+            if (null !== $choice) {
+                $taken = [$taken[0] + $choice->seconds, $taken[1] + $choice->effort, $taken[2] + $choice->ownItems];
+                $opens += $choice->opens;
+            }
+            foreach ($withNeeds ? $stage->choices[0]->needPlaces : [] as $place) {
+                $short[$i][$place] = (null !== $choice && 0 !== ($choice->needs >> $place & 1) ? 1 : 0) - ($done[$place] ?? 0);
+                if ($short[$i][$place] > 0 || ($set->needs[$i][$place] ?? 0.0) > 0.0) {
+                    $norm += $short[$i][$place] ** 2;
+                }
+            }
+            foreach ($choice->givePlaces ?? [] as $place) {
+                $done[$place] = ($done[$place] ?? 0) + 1;
+            }
+        }
+        // budgets are counted in eighths, so that a step means about as much for each price
+        $over = array_map(static fn (int $t, float $l): float => 8.0 * ($t / $l - 1.0), $taken, $left);
+        foreach ([$set->perSecond, $set->perEffort, $set->perItem] as $i => $price) {
+            $norm += $over[$i] > 0.0 || $price > 0.0 ? $over[$i] ** 2 : 0.0;
+        }
+        $by = $step / max(1.0, $norm);
+        $needs = [];
+        foreach ($short as $i => $places) {
+            foreach ($places as $place => $missing) {
+                $price = max(0.0, ($set->needs[$i][$place] ?? 0.0) + $by * $missing);
+                if ($price > 0.0) {
+                    $needs[$i][$place] = $price;
+                }
+            }
+        }
+
+        return new PriceSet(
+            max(0.0, $set->perSecond + $by * $over[0] * 8.0 / $left[0]),
+            max(0.0, $set->perEffort + $by * $over[1] * 8.0 / $left[1]),
+            max(0.0, $set->perItem + $by * $over[2] * 8.0 / $left[2]),
+            min($this->weights->balance / 40.0, max(0.0, $set->perOpening - $by * $opens / 1600.0)),
+            $needs,
+        );
+    }
+}

@@ -1,0 +1,232 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine\Search;
+
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Limits;
+use HandGarden\Core\Routine\Objective;
+use HandGarden\Core\Routine\OptionGroup;
+use HandGarden\Core\Routine\SittingRules;
+
+/**
+ * Branch and bound over the groups in sitting order. Exact unless the work runs out, which is counted and never
+ * timed; then the bound says how much better a routine could be at most.
+ */
+final class Search
+{
+    /** Nodes, and stages that bounds were worked back through. */
+    private const MOST_WORK = 30_000;
+    /** How many partly made sittings the first sweep goes on with. */
+    private const FRONT = 16;
+    /** Nodes at which the prices are looked at again. */
+    private const LEARN_AT = [100, 300, 700, 1500, 3000, 6000];
+    private const CLOSING = 2;
+    private const WHOLE = 7; // warm-up, closing and work
+
+    /** @var list<Stage> */
+    private readonly array $stages;
+
+    private readonly ?Step $pause;
+
+    private readonly Prices $prices;
+
+    private readonly int $effortBudget;
+
+    /** @var array<int, int> the last stage with an item of this part of a sitting */
+    private readonly array $lastOf;
+
+    /** @var array{int, int} seconds and effort that the shortest closing item takes at least */
+    private readonly array $closing;
+
+    private ?State $best = null;
+
+    private int $toBeat = \PHP_INT_MIN;
+
+    private int $nodes = 0;
+
+    private int $unseen = \PHP_INT_MIN;
+
+    /** @param list<OptionGroup> $groups in the order of a sitting */
+    public function __construct(array $groups, SittingRules $rules, private readonly Objective $objective, private readonly Limits $limits, ?Item $pause, bool $pinsNeedNothing = false, private readonly int $mostWork = self::MOST_WORK)
+    {
+        $compiler = new Compiler($rules, $objective, $pinsNeedNothing);
+        $this->stages = $compiler->stages($groups);
+        $this->pause = $compiler->pause($pause);
+        [$this->lastOf, $this->closing] = self::frame($this->stages);
+        $this->effortBudget = (int) floor(60.0 * $limits->effortBudget() + 1e-6);
+        $this->prices = new Prices($this->stages, $objective->weights, $limits->seconds() + Limits::BETWEEN_SECONDS, $this->effortBudget, $limits->homeItems);
+    }
+
+    /** @param ?int $atLeast a value that is known to be possible here, such as that of a shorter sitting: what is not better is not looked for */
+    public function best(?int $atLeast = null): ?Found
+    {
+        $this->best = null;
+        $this->toBeat = null === $atLeast ? \PHP_INT_MIN : $atLeast - 1;
+        $this->nodes = 0;
+        $this->prices->work = 0;
+        $this->unseen = \PHP_INT_MIN;
+        $start = new State();
+        $this->sweep($start);
+        $this->walk(0, $start, $this->bound(0, $start));
+        $best = $this->best;
+
+        return null === $best ? null : new Found(array_map(static fn (Step $s): Item => $s->item, $best->steps), $this->toBeat, max($this->toBeat, $this->unseen), $this->nodes);
+    }
+
+    private function walk(int $at, State $state, int $bound): void
+    {
+        if ($bound <= $this->toBeat) {
+            return;
+        }
+        if (++$this->nodes + $this->prices->work > $this->mostWork) {
+            $this->unseen = max($this->unseen, $bound);
+
+            return;
+        }
+        if (!isset($this->stages[$at])) {
+            $this->end($state);
+
+            return;
+        }
+        if (\in_array($this->nodes, self::LEARN_AT, true)) {
+            $this->prices->learn($at, $state, ...$this->left($state));
+            $bound = $this->bound($at, $state);
+        }
+        foreach ($this->next($at, $state) as [$most, $then]) {
+            $this->walk($at + 1, $then, $most);
+        }
+    }
+
+    /** A first good answer, so that the walk has something to beat: stage by stage, going on with the few that promise most. */
+    private function sweep(State $start): void
+    {
+        $front = [$start];
+        foreach (array_keys($this->stages) as $at) {
+            $all = array_merge(...array_map(fn (State $s): array => $this->next($at, $s), $front));
+            usort($all, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+            $front = array_column(\array_slice($all, 0, self::FRONT), 1);
+        }
+        foreach ($front as $state) {
+            $this->end($state);
+        }
+    }
+
+    private function end(State $state): void
+    {
+        $value = $state->points - $this->objective->shortfall($state->opens / 4.0, $state->grips / 4.0);
+        if (self::WHOLE === $state->parts && $value > $this->toBeat) {
+            $this->best = $state;
+            $this->toBeat = $value;
+        }
+    }
+
+    /** @return list<array{int, State}> each way on with its bound, what promises most first; ties keep the order of the choices */
+    private function next(int $at, State $state): array
+    {
+        $next = [];
+        foreach ($this->stages[$at]->choices as $choice) {
+            $then = $this->with($state, $choice);
+            if (null !== $then) {
+                $next[] = [$this->bound($at + 1, $then), $then];
+            }
+        }
+        if (!$this->stages[$at]->must) {
+            $next[] = [$this->bound($at + 1, $state), $state];
+        }
+        $next = array_values(array_filter($next, fn (array $n): bool => $n[0] > $this->toBeat));
+        usort($next, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return $next;
+    }
+
+    private function bound(int $at, State $state): int
+    {
+        foreach ($this->lastOf as $part => $last) {
+            if ($at > $last && 0 === ($state->parts & $part)) {
+                return \PHP_INT_MIN; // no warm-up, no closing or no work can come any more
+            }
+        }
+
+        return $this->prices->most($at, $state, ...$this->left($state));
+    }
+
+    /** @return array{int, int, int} seconds, effort and items that are left */
+    private function left(State $state): array
+    {
+        return [$this->limits->seconds() + ([] === $state->steps ? Limits::BETWEEN_SECONDS : 0) - $state->seconds, $this->effortBudget - $state->effort, $this->limits->homeItems - $state->homeItems];
+    }
+
+    /** The sitting with these items after it; null when a hard rule is against it. */
+    private function with(State $state, Choice $choice): ?State
+    {
+        $homeItems = $state->homeItems + $choice->homeItems;
+        $closed = 0 !== (($state->parts | $choice->parts) & self::CLOSING);
+        if ($homeItems + ($closed ? 0 : 1) > $this->limits->homeItems || 0 !== ($choice->needs & ~$state->gives)) {
+            return null;
+        }
+        $weights = $this->objective->weights;
+        $steps = $state->steps;
+        [$points, $seconds, $effort, $gives, $keys, $areas] = [$state->points, $state->seconds, $state->effort, $state->gives, $state->keys, $state->areas];
+        [$opens, $grips, $parts, $heavyBefore, $heavyLast, $posture] = [$state->opens, $state->grips, $state->parts, $state->heavyBefore, $state->heavyLast, $state->posture];
+        foreach ($choice->steps as $step) {
+            if (0 !== ($keys & $step->key) || 0 !== ($step->needs & ~$gives)) {
+                return null; // it stands in the sitting already, or too early
+            }
+            $added = [$step];
+            if (0 !== ($heavyBefore & $heavyLast & $step->heavy)) {
+                if (null === $this->pause) {
+                    return null;
+                }
+                $added = [$this->pause, $step];
+            }
+            foreach ($added as $one) {
+                $moved = 0 !== $posture && $posture !== $one->posture;
+                $seconds += $one->seconds + (0 === $posture ? 0 : Limits::BETWEEN_SECONDS) + ($moved ? Limits::POSTURE_CHANGE_SECONDS : 0);
+                $effort += $one->effort;
+                $points -= $moved ? $weights->position : 0;
+                $posture = $one->posture;
+                $heavyBefore = $heavyLast;
+                $heavyLast = $one->heavy;
+                $steps[] = $one;
+            }
+            if ($seconds + ($closed ? 0 : $this->closing[0]) > $this->limits->seconds() || $effort + ($closed ? 0 : $this->closing[1]) > $this->effortBudget) {
+                return null;
+            }
+            $points += $step->worth + (0 === ($areas & $step->area) ? $step->areaPoints : 0);
+            $gives |= $step->gives;
+            $keys |= $step->key;
+            $areas |= $step->area;
+            $opens += $step->opens;
+            $grips += $step->grips;
+            $parts |= $step->parts;
+        }
+
+        return new State($steps, $points, $seconds, $effort, $homeItems, $gives, $keys, $areas, $opens, $grips, $parts, $heavyBefore, $heavyLast, $posture);
+    }
+
+    /**
+     * @param list<Stage> $stages
+     *
+     * @return array{array<int, int>, array{int, int}}
+     */
+    private static function frame(array $stages): array
+    {
+        $lastOf = [1 => -1, self::CLOSING => -1, 4 => -1];
+        $seconds = $effort = \PHP_INT_MAX;
+        foreach ($stages as $at => $stage) {
+            foreach ($stage->choices as $choice) {
+                foreach ($lastOf as $part => $last) {
+                    $lastOf[$part] = 0 !== ($choice->parts & $part) ? $at : $last;
+                }
+                if (0 !== ($choice->parts & self::CLOSING)) {
+                    $seconds = min($seconds, $choice->seconds);
+                    $effort = min($effort, $choice->effort);
+                }
+            }
+        }
+
+        return [$lastOf, \PHP_INT_MAX === $seconds ? [0, 0] : [$seconds, $effort]];
+    }
+}

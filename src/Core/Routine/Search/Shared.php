@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine\Search;
+
+use HandGarden\Core\Routine\Limits;
+
+/** Items that more than one group could bring, such as the letting go after each kind of gripping: a sitting has each once. */
+final class Shared
+{
+    /** @var array<int, array{int, int, int, int, int, int}> by bit: worth, points of its area, seconds, effort, items at least, and the bit of its area */
+    private array $items = [];
+
+    /** @var list<int> bits that this stage and those after it could bring */
+    private readonly array $from;
+
+    /** @var array<int, array<int, list<float>>> by bits still to be had, and by areas reached */
+    private array $gains = [];
+
+    private int $areas = 0;
+
+    /** @var array<int, int> bits of what has to be done before, by bit */
+    private array $needs = [];
+
+    /** @param list<Stage> $stages */
+    public function __construct(array $stages)
+    {
+        foreach ($stages as $stage) {
+            foreach ($stage->choices as $choice) {
+                foreach ($choice->steps as $step) {
+                    if (0 !== $step->key) {
+                        $this->needs[$step->key] = ($this->needs[$step->key] ?? -1) & $step->needs;
+                        $this->items[$step->key] = [$step->worth, $step->areaPoints, $step->seconds + Limits::BETWEEN_SECONDS, $step->effort, min($this->items[$step->key][4] ?? 1, null === $step->item->block ? 1 : 0), $step->area];
+                    }
+                }
+            }
+        }
+        foreach ($this->items as $item) {
+            $this->areas |= $item[5];
+        }
+        $from = [0];
+        for ($i = \count($stages) - 1; $i >= 0; --$i) {
+            array_unshift($from, $from[0] | $stages[$i]->shared);
+        }
+        $this->from = $from;
+    }
+
+    /**
+     * Bits of what can still come from this stage on.
+     *
+     * @param int $reach bits of what can be done before
+     */
+    public function open(int $stage, int $taken, int $reach): int
+    {
+        $open = $this->from[$stage] & ~$taken;
+        foreach ($this->needs as $bit => $needs) {
+            if (0 !== ($needs & ~$reach)) {
+                $open &= ~$bit;
+            }
+        }
+
+        return $open;
+    }
+
+    /**
+     * What they gain over their price.
+     *
+     * @param int            $areas bits of those that are reached
+     * @param list<PriceSet> $sets
+     *
+     * @return list<float> for each set
+     */
+    public function gains(int $open, int $areas, array $sets): array
+    {
+        return $this->gains[$open][$areas & $this->areas] ??= array_map(fn (PriceSet $set): float => $this->gain($open, $areas, $set), $sets);
+    }
+
+    /** After another set of prices. */
+    public function forget(): void
+    {
+        $this->gains = [];
+    }
+
+    public function gain(int $open, int $areas, PriceSet $set): float
+    {
+        $sum = 0.0;
+        foreach ($this->items as $bit => [$worth, $ofArea, $seconds, $effort, $items, $area]) {
+            $sum += 0 === ($open & $bit) ? 0.0 : max(0.0, $worth + (0 === ($areas & $area) ? $ofArea : 0) - $set->of($seconds, $effort, $items));
+        }
+
+        return $sum;
+    }
+
+    /**
+     * Seconds, effort and items of those that are worth their price.
+     *
+     * @return array{int, int, int}
+     */
+    public function taken(int $open, PriceSet $set): array
+    {
+        $sum = [0, 0, 0];
+        foreach ($this->items as $bit => [$worth, , $seconds, $effort, $items]) {
+            if (0 !== ($open & $bit) && $worth > $set->of($seconds, $effort, $items)) {
+                $sum = [$sum[0] + $seconds, $sum[1] + $effort, $sum[2] + $items];
+            }
+        }
+
+        return $sum;
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine\Search;
+
+use HandGarden\Core\Routine\Item;
+
+/** One item in whole numbers and bit sets, as the search counts with it. */
+final readonly class Step
+{
+    /**
+     * @param int $effort     seconds times intensity
+     * @param int $needs      bits of what has to stand before it
+     * @param int $gives      bits of what it is to those after it
+     * @param int $heavy      bits of the muscle groups it loads, when its intensity counts as heavy
+     * @param int $key        bit of its key, where another group could bring the same item
+     * @param int $area       bit of the area it reaches
+     * @param int $areaPoints of the first item there
+     * @param int $posture    its number, from 1
+     * @param int $opens      quarter seconds of opening work
+     * @param int $grips      quarter seconds of gripping work
+     * @param int $parts      bits: 1 warm-up, 2 closing, 4 work
+     */
+    public function __construct(
+        public Item $item,
+        public int $seconds,
+        public int $effort,
+        public int $worth,
+        public int $needs,
+        public int $gives,
+        public int $heavy,
+        public int $posture,
+        public int $key,
+        public int $area,
+        public int $areaPoints,
+        public int $opens,
+        public int $grips,
+        public int $parts,
+    ) {
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine;
+
+/** What the parts of the objective are worth; every one is a clinic setting, in points. */
+final readonly class Weights
+{
+    public const MOST = 200;
+
+    public function __construct(
+        /** An item of any ladder that the client stands on. */
+        public int $ladder = 20,
+        /** More for every point (1 to 5) by which the ladder leads to the goals. */
+        public int $goal = 30,
+        /** The first item of each area that leads to the goals; of any area when there is no goal. */
+        public int $area = 15,
+        /** A daily task that serves a goal. */
+        public int $dailyTask = 20,
+        /** The hand that is worse off. */
+        public int $worseHand = 5,
+        /** An item that lengthens or mobilizes. */
+        public int $preparation = 8,
+        /** A warm-up or closing item. */
+        public int $frame = 6,
+        /** Waking a muscle before its lift. */
+        public int $leadIn = 5,
+        /** Taken off for every ten seconds of opening work begun that are missing beside the gripping. */
+        public int $balance = 4,
+        /** Taken off a warm-up, closing or preparing item for every day of the last seven on which it was done. */
+        public int $variety = 1,
+        /** Taken off for every change of position. */
+        public int $position = 2,
+        /** Taken off for every thing that an item takes. */
+        public int $material = 1,
+    ) {
+    }
+
+    /** @return array<string, int> by name, in the order they are shown */
+    public function toArray(): array
+    {
+        return [
+            'ladder' => $this->ladder,
+            'goal' => $this->goal,
+            'area' => $this->area,
+            'dailyTask' => $this->dailyTask,
+            'worseHand' => $this->worseHand,
+            'preparation' => $this->preparation,
+            'frame' => $this->frame,
+            'leadIn' => $this->leadIn,
+            'balance' => $this->balance,
+            'variety' => $this->variety,
+            'position' => $this->position,
+            'material' => $this->material,
+        ];
+    }
+
+    /** @param array<string, mixed> $values others keep their default; numbers outside 0 to 200 are brought inside */
+    public static function fromArray(array $values): self
+    {
+        $known = array_intersect_key(array_filter($values, is_numeric(...)), (new self())->toArray());
+
+        return new self(...array_map(static fn (mixed $v): int => max(0, min(self::MOST, (int) $v)), $known));
+    }
+
+    /** What each is, for the page on which a clinic sets them. */
+    public static function says(string $name): string
+    {
+        return match ($name) {
+            'ladder' => 'An item of any ladder the client stands on',
+            'goal' => 'More for each point by which its ladder leads to the goals',
+            'area' => 'The first item of an area that leads to the goals',
+            'dailyTask' => 'A daily task that serves a goal',
+            'worseHand' => 'For the hand that is worse off',
+            'preparation' => 'An item that lengthens or mobilizes',
+            'frame' => 'A warm-up or closing item',
+            'leadIn' => 'Waking a muscle before its lift',
+            'balance' => 'Off for ten seconds of opening work missing beside gripping',
+            'variety' => 'Off a warm-up, preparing or closing item for each day it was done in the last seven',
+            'position' => 'Off for each change of position',
+            'material' => 'Off for each thing that an item takes',
+            default => $name,
+        };
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Account\ClinicRepository;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Placements;
+use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Routine\Brief;
+use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\Edits;
+use HandGarden\Core\Routine\Goals;
+use HandGarden\Core\Routine\Limits;
+use HandGarden\Core\Routine\SittingRules;
+use HandGarden\Core\Routine\Weights;
+use HandGarden\Web\Clock;
+
+/** What a routine of each kind is built from: who is there, how long it may take, what the clinic and the therapist have set. */
+final readonly class Briefs
+{
+    public function __construct(
+        private Plan $plan,
+        private PlanRepository $plans,
+        private PastSittings $past,
+        private ClinicRepository $clinics,
+        private CatalogueStore $catalogue,
+        private Clock $clock,
+    ) {
+    }
+
+    public function of(Client $client, RoutineKind $kind, Edits $edits = new Edits()): Brief
+    {
+        $today = $this->clock->today($client->zone);
+
+        return new Brief(
+            $this->placements($client, $kind),
+            $this->facts($client, $kind),
+            $this->goals($client),
+            $this->limits($client, $kind, $this->past->lastStrength($client, $today)),
+            $today,
+            $this->plans->doses($client),
+            $edits,
+            Weights::fromArray($this->clinics->own()->routineWeights),
+            $this->past->recentDays($client, $today),
+        );
+    }
+
+    public function limits(Client $client, RoutineKind $kind, ?\DateTimeImmutable $lastStrengthOn = null): Limits
+    {
+        $minutes = $kind->minutes($client, $this->clinics->own()->sittingMinutes);
+
+        return new Limits($minutes, $minutes * $client->stamina->effortPerMinute(), $kind->items(Limits::HOME_ITEMS), $lastStrengthOn);
+    }
+
+    public function rules(Client $client, RoutineKind $kind): SittingRules
+    {
+        return (new Builder($this->catalogue->get()))->rulesFor($this->facts($client, $kind), $this->limits($client, $kind), $this->clock->today($client->zone));
+    }
+
+    public function goals(Client $client): Goals
+    {
+        return Goals::chosen($this->catalogue->get()->goals, $client->goals);
+    }
+
+    private function facts(Client $client, RoutineKind $kind): ClientFacts
+    {
+        $facts = $this->plan->facts($client);
+
+        return RoutineKind::Clinic === $kind ? $facts->inTheClinic() : $facts;
+    }
+
+    private function placements(Client $client, RoutineKind $kind): Placements
+    {
+        return RoutineKind::Clinic === $kind ? (new Placer($this->catalogue->get()))->place($this->facts($client, $kind), $this->clock->today($client->zone)) : $this->plan->placements($client);
+    }
+}

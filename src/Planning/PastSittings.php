@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Client\Client;
+
+/** What a plan asks of the sittings that were. */
+interface PastSittings
+{
+    /** The day of the last strength work when it was today or yesterday, else null. */
+    public function lastStrength(Client $client, \DateTimeImmutable $today): ?\DateTimeImmutable;
+
+    /** @return array<string, int> by item key: on how many of the last seven days it was done */
+    public function recentDays(Client $client, \DateTimeImmutable $today): array;
+}

@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Account\Who;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Content\Format\DoseFormat;
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\InvalidDose;
+use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Routine\Draft;
+use HandGarden\Core\Routine\Hands;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Kept;
+use HandGarden\Core\Routine\Swaps;
+use HandGarden\Web\Clock;
+use Symfony\Component\HttpFoundation\InputBag;
+
+/** One change of a routine as a form asks for it. */
+final readonly class RoutineChange
+{
+    private const NOTE = 300;
+
+    public function __construct(
+        private Plan $plan,
+        private PlanRepository $plans,
+        private Briefs $briefs,
+        private GivenDose $given,
+        private CatalogueStore $catalogue,
+        private Who $who,
+        private Clock $clock,
+    ) {
+    }
+
+    /**
+     * @param InputBag<bool|float|int|string> $form
+     *
+     * @throws RefusedChange
+     */
+    public function of(Draft $draft, InputBag $form, Client $client, RoutineKind $kind): Draft
+    {
+        $do = (string) $form->get('do', '');
+        if ('add' === $do) {
+            return $draft->adding($this->added($form, $client, $kind));
+        }
+        if ('allow' === $do) {
+            return $draft->allowing((string) $form->get('key', ''));
+        }
+        $at = self::place($draft, $form);
+
+        return match ($do) {
+            'remove' => $draft->without($at),
+            'forbid' => $draft->forbidding($at),
+            'keep' => $draft->keeping($at, $draft->items[$at]->kept ?? new Kept('Kept in by the therapist')),
+            'free' => $draft->keeping($at, null),
+            'up' => $draft->moved($at, -1),
+            'down' => $draft->moved($at, 1),
+            'swap' => $draft->swapped($at, $this->other($draft, $at, $form, $client, $kind)),
+            'dose' => $this->dosed($draft, $at, $form, $client),
+            default => throw new RefusedChange('There is no such change.'),
+        };
+    }
+
+    /**
+     * What a form asks for, with everything that was typed.
+     *
+     * @param InputBag<bool|float|int|string> $form
+     */
+    public function inWords(InputBag $form): string
+    {
+        $name = fn (string $field): string => $this->nameOf((string) $form->get($field, ''));
+
+        return match ((string) $form->get('do', '')) {
+            'add' => 'add '.$name('rung').', because: '.$form->get('note'),
+            'dose' => $name('key').', dose: '.implode(', ', array_map(static fn (string $field): string => $field.' '.$form->get($field), array_filter(['sets', 'repetitions', 'hold', 'move', 'load'], $form->has(...)))),
+            'swap' => $name('with').' instead of '.$name('key'),
+            'up' => 'move up: '.$name('key'),
+            'down' => 'move down: '.$name('key'),
+            'remove' => 'remove: '.$name('key'),
+            'forbid' => 'keep out: '.$name('key'),
+            'allow' => 'allow again: '.$name('key'),
+            'keep' => 'keep in: '.$name('key'),
+            'free' => 'leave to the suggestion: '.$name('key'),
+            default => 'a change',
+        };
+    }
+
+    private function nameOf(string $key): string
+    {
+        $id = explode('|', $key)[0];
+
+        return $this->catalogue->get()->hasRung($id) ? $this->catalogue->get()->rung($id)->name : 'an item';
+    }
+
+    /**
+     * Where the item stands that a form means: where it stood, or where somebody else has moved it.
+     *
+     * @param InputBag<bool|float|int|string> $form
+     *
+     * @throws RefusedChange
+     */
+    private static function place(Draft $draft, InputBag $form): int
+    {
+        $at = $form->getInt('item', -1);
+        $key = (string) $form->get('key', '');
+        if (isset($draft->items[$at]) && ('' === $key || $key === $draft->items[$at]->key())) {
+            return $at;
+        }
+        foreach ($draft->items as $i => $item) {
+            if ('' !== $key && $key === $item->key()) {
+                return $i;
+            }
+        }
+
+        throw new RefusedChange('That item is no longer in the routine.');
+    }
+
+    /**
+     * @param InputBag<bool|float|int|string> $form
+     *
+     * @throws RefusedChange
+     */
+    private function added(InputBag $form, Client $client, RoutineKind $kind): Item
+    {
+        $rungId = (string) $form->get('rung', '');
+        $hands = Hands::tryFrom((string) $form->get('hands', ''));
+        $note = trim((string) $form->get('note', ''));
+        if (!$this->catalogue->get()->hasRung($rungId) || null === $hands || '' === $note || mb_strlen($note) > self::NOTE) {
+            throw new RefusedChange('To add an item choose it, say for which hand, and note why in up to 300 letters.');
+        }
+        $rung = $this->catalogue->get()->rung($rungId);
+        $ladder = $this->catalogue->get()->ladderOf($rungId);
+        $blocks = $this->plan->facts($client)->screening->blocks($rung, $ladder->strand->value, RoutineKind::Clinic === $kind, $this->clock->today($client->zone));
+        if ([] !== $blocks) {
+            throw new RefusedChange($rung->name.' is kept out by screening. '.$blocks[0]->text());
+        }
+
+        if ([] !== array_intersect([$rungId.'|'.$hands->value, ClientFacts::EVERYTHING], $this->plan->facts($client)->suspended)) {
+            throw new RefusedChange($rung->name.' rests after a symptom until a therapist reopens it under Decisions.');
+        }
+
+        return new Item($rung, $hands, $this->plans->doses($client)[$rungId.'|'.$hands->value] ?? $rung->startDose, 'Added by the therapist', kept: new Kept($note));
+    }
+
+    /**
+     * @param InputBag<bool|float|int|string> $form
+     *
+     * @throws RefusedChange
+     */
+    private function other(Draft $draft, int $at, InputBag $form, Client $client, RoutineKind $kind): Item
+    {
+        $swaps = new Swaps($this->catalogue->get(), $this->briefs->of($client, $kind));
+        foreach ($swaps->for($draft->items[$at], $draft->items) as $item) {
+            if ($item->key() === (string) $form->get('with', '')) {
+                return $item;
+            }
+        }
+
+        throw new RefusedChange('That exercise cannot stand here. Choose one of the list.');
+    }
+
+    /**
+     * @param InputBag<bool|float|int|string> $form
+     *
+     * @throws RefusedChange
+     */
+    private function dosed(Draft $draft, int $at, InputBag $form, Client $client): Draft
+    {
+        $dose = $this->typed($draft->items[$at], $form, $client);
+        $this->plans->keep(new PrescribedDose($client->clinicId, $client->id, $draft->items[$at]->key(), DoseFormat::write($dose), $this->who->staff()->id, $this->clock->now()));
+
+        return $draft->dosed($at, $dose);
+    }
+
+    /**
+     * A dose as it is typed, within the range of the rung and of screening.
+     *
+     * @param InputBag<bool|float|int|string> $form
+     *
+     * @throws RefusedChange
+     */
+    public function typed(Item $item, InputBag $form, Client $client): Dose
+    {
+        $load = $form->get('load');
+        try {
+            return $this->given->check($client, $item->rung, Dose::of(
+                GivenDose::number($form, 'sets', $item->dose->sets),
+                GivenDose::number($form, 'repetitions', $item->dose->repetitions),
+                $item->dose->parts,
+                GivenDose::number($form, 'move', $item->dose->moveSeconds),
+                GivenDose::number($form, 'hold', $item->dose->holdSeconds),
+                $item->dose->restSeconds,
+                is_numeric($load) ? (float) $load : $item->dose->loadKilograms,
+            ));
+        } catch (InvalidDose $e) {
+            throw new RefusedChange($e->getMessage(), previous: $e);
+        }
+    }
+}

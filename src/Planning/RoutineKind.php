@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Client\Client;
+use Symfony\Component\HttpFoundation\InputBag;
+
+/** A client has one routine of each kind at most. */
+enum RoutineKind: string
+{
+    case Home = 'home';
+    /** With a therapist beside the client. */
+    case Clinic = 'clinic';
+    /** For a day with half the strength. */
+    case Short = 'short';
+
+    private const SHORTEST_MINUTES = 6;
+    private const CLINIC_ITEMS = 12;
+
+    /** @param InputBag<bool|float|int|string> $asked of a form or an address */
+    public static function of(InputBag $asked): self
+    {
+        return self::tryFrom((string) $asked->get('kind', '')) ?? self::Home;
+    }
+
+    /** @return array<string, string> what an address needs to name it */
+    public function query(): array
+    {
+        return self::Home === $this ? [] : ['kind' => $this->value];
+    }
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Home => 'At home',
+            self::Clinic => 'In the clinic',
+            self::Short => 'Short day',
+        };
+    }
+
+    public function says(): string
+    {
+        return match ($this) {
+            self::Home => 'the client alone or with the helper',
+            self::Clinic => 'a therapist beside the client',
+            self::Short => 'half the time and effort, for a day when the whole is too much',
+        };
+    }
+
+    public function minutes(Client $client, int $clinicMinutes): int
+    {
+        return match ($this) {
+            self::Home => $client->minutes,
+            self::Clinic => $clinicMinutes,
+            self::Short => max(self::SHORTEST_MINUTES, intdiv($client->minutes, 2)),
+        };
+    }
+
+    /** How many items a sitting has at most. */
+    public function items(int $atHome): int
+    {
+        return self::Clinic === $this ? self::CLINIC_ITEMS : $atHome;
+    }
+}

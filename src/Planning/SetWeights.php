@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Account\Audit;
+use HandGarden\Account\ClinicRepository;
+use HandGarden\Core\Routine\Weights;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** What the aims of a routine are worth in this clinic, and how long a sitting with a therapist takes. */
+#[Route('/clinic/weights', name: 'planning_weights', methods: ['GET', 'POST'])]
+#[IsGranted('ROLE_LEAD')]
+final class SetWeights extends AbstractController
+{
+    private const MINUTES = [10, 90];
+
+    public function __invoke(Request $request, ClinicRepository $clinics, PlanRepository $plans, Audit $audit): Response
+    {
+        $clinic = $clinics->own();
+        $defaults = (new Weights())->toArray();
+        $typed = array_map(strval(...), Weights::fromArray($clinic->routineWeights)->toArray()) + ['minutes' => (string) $clinic->sittingMinutes];
+        $problems = [];
+        if ($request->isMethod('POST')) {
+            foreach (array_keys($typed) as $name) {
+                $typed[$name] = trim((string) $request->request->get($name, $typed[$name]));
+                [$least, $most] = 'minutes' === $name ? self::MINUTES : [0, Weights::MOST];
+                if (1 !== preg_match('/^\d{1,3}$/', $typed[$name]) || (int) $typed[$name] < $least || (int) $typed[$name] > $most) {
+                    $problems[$name] = \sprintf('A whole number from %d to %d.', $least, $most);
+                }
+            }
+            if ([] === $problems) {
+                $clinic->sittingMinutes = (int) $typed['minutes'];
+                $clinic->routineWeights = array_diff_assoc(array_map(intval(...), array_intersect_key($typed, $defaults)), $defaults);
+                $plans->keep($clinic);
+                $audit->wrote('set weights of routines', null, $clinic->id);
+                $this->addFlash('done', 'Kept. Routines suggested from now on follow it.');
+
+                return $this->redirectToRoute('planning_weights', [], Response::HTTP_SEE_OTHER);
+            }
+        }
+
+        return $this->render('Planning/weights.html.twig', [
+            'typed' => $typed,
+            'defaults' => $defaults,
+            'says' => array_combine(array_keys($defaults), array_map(Weights::says(...), array_keys($defaults))),
+            'problems' => $problems,
+        ], new Response(status: [] === $problems ? 200 : 422));
+    }
+}
