@@ -15,6 +15,7 @@ final readonly class ClientCard
     /**
      * @param list<array{side: string, affected: bool, active: ?string, passive: ?string}>                                                  $hands
      * @param list<array{ladder: LadderView, hands: string}>                                                                                                              $ladders
+     * @param list<array{strand: string, label: string, stems: list<array{key: string, name: string, side: string, state: string, words: string, shapes: list<string>}>}> $map every strand with its ladders as stems
      * @param array<string, int> $ahead how many others there are, by what they wait for
      * @param array<string, int>                                                                                                            $waiting  proposals by kind
      * @param list<SittingLine>                                                                                                             $sittings newest first
@@ -27,6 +28,7 @@ final readonly class ClientCard
         public ?string $goal,
         public array $hands,
         public array $ladders,
+        public array $map,
         public array $ahead,
         public array $waiting,
         public array $sittings,

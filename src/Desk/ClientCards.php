@@ -13,11 +13,14 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Pictures\HandPictures;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Drawing\MeasuredPose;
 use HandGarden\Core\Drawing\View;
 use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Words;
 use HandGarden\Planning\LadderView;
+use HandGarden\Planning\NodeView;
 use HandGarden\Planning\PlacementViews;
 use HandGarden\Planning\Plan;
 use HandGarden\Progress\OpenProposals;
@@ -78,13 +81,16 @@ final readonly class ClientCards
             $waiting[$proposal->kind->value] = ($waiting[$proposal->kind->value] ?? 0) + 1;
         }
 
-        $rows = LadderView::inOneRow(array_map($views->ladder(...), $this->plan->placements($client)->trained()));
+        $ladders = array_map($views->ladder(...), $this->plan->placements($client)->ladders);
+        $trained = array_map(static fn (LadderPlacement $p): string => $p->ladder->key, $this->plan->placements($client)->trained());
+        $rows = LadderView::inOneRow(array_values(array_filter($ladders, static fn (LadderView $l): bool => \in_array($l->key, $trained, true))));
 
         return new ClientCard(
             $this->cautions->of($client),
             '' !== $client->goalWords ? $client->goalWords : $catalogue->goal((string) array_key_first($client->goals))?->label,
             array_map(fn (Side $side): array => $this->hand($client, $side), [Side::Left, Side::Right]),
             array_map(static fn (array $row): array => ['ladder' => $row['ladder']->brief(), 'hands' => $row['hands']], array_values(array_filter($rows, static fn (array $row): bool => $row['ladder']->isClimbedOn()))),
+            self::map($ladders),
             array_count_values(array_map(static fn (array $row): string => $row['ladder']->state, array_values(array_filter($rows, static fn (array $row): bool => !$row['ladder']->isClimbedOn())))),
             $waiting,
             $this->sittings->recent($client, 8),
@@ -92,6 +98,29 @@ final readonly class ClientCards
             $this->latest($client),
             $this->clinics->namesOfStaff(),
         );
+    }
+
+    /**
+     * @param list<LadderView> $ladders
+     *
+     * @return list<array{strand: string, label: string, stems: list<array{key: string, name: string, side: string, state: string, words: string, shapes: list<string>}>}>
+     */
+    private static function map(array $ladders): array
+    {
+        $beds = [];
+        foreach (Strand::cases() as $strand) {
+            $stems = [];
+            foreach ($ladders as $ladder) {
+                if ($ladder->strand === $strand->value && $ladder->fits() && [] !== $ladder->nodes) {
+                    $stems[] = ['key' => $ladder->key, 'name' => $ladder->name, 'side' => $ladder->side, 'state' => $ladder->state, 'words' => null === $ladder->standing ? lcfirst($ladder->stateText) : 'stands on '.$ladder->standing, 'shapes' => array_map(static fn (NodeView $n): string => $n->shape, $ladder->nodes)];
+                }
+            }
+            if ([] !== $stems) {
+                $beds[] = ['strand' => $strand->value, 'label' => $strand->label(), 'stems' => $stems];
+            }
+        }
+
+        return $beds;
     }
 
     /** @return array{side: string, affected: bool, active: ?string, passive: ?string} */

@@ -6,6 +6,7 @@ namespace HandGarden\Core\Routine;
 
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
@@ -80,7 +81,20 @@ final readonly class Builder
             $found = (new Search($groups, $rules, $objective, $brief->limits, $pause, true))->best();
         }
 
-        return $found;
+        return null === $found || $found->isProved() ? $found : $this->orOfLessTime($found, $brief, $groups, $known);
+    }
+
+    /**
+     * What is possible in less time is possible here: a search that was cut short must not come back with less than that.
+     *
+     * @param list<OptionGroup> $groups
+     */
+    private function orOfLessTime(Found $found, Brief $brief, array $groups, KnownFacts $known): Found
+    {
+        $minutes = $brief->limits->minutes - self::MORE_MINUTES;
+        $shorter = $minutes < self::MORE_MINUTES ? null : $this->search($brief->withLimits($brief->limits->withMinutes($minutes)), $groups, $known, $found->value + 1);
+
+        return null === $shorter ? $found : new Found($shorter->items, $shorter->value, $found->bound, $found->nodes);
     }
 
     private function rules(KnownFacts $known, ClientFacts $facts, Limits $limits): SittingRules
@@ -156,6 +170,34 @@ final readonly class Builder
             return [\sprintf('What is kept in (%s) does not fit into %d minutes with a warm-up and a closing item.', implode(', ', $pins), $brief->limits->minutes)];
         }
 
-        return [] === $groups ? [...$reasons, 'No item is allowed.'] : [\sprintf('A warm-up and a cool-down do not fit into %d minutes together with anything else, or are not allowed.', $brief->limits->minutes), ...$reasons];
+        return [...$this->missingParts($brief, $groups), ...$reasons];
+    }
+
+    /**
+     * Which part of a sitting cannot be had, with the rung that comes nearest; else it is the minutes.
+     *
+     * @param list<OptionGroup> $groups
+     *
+     * @return non-empty-list<string>
+     */
+    private function missingParts(Brief $brief, array $groups): array
+    {
+        $items = array_merge(...array_map(static fn (OptionGroup $g): array => $g->options[0]->items, $groups));
+        $reasons = [];
+        foreach (['warm-up' => [SittingRules::isWarmUp(...), SittingRole::WarmUp], 'closing item' => [SittingRules::isCoolDown(...), SittingRole::CoolDown]] as $words => [$is, $role]) {
+            if ([] !== array_filter($items, $is)) {
+                continue;
+            }
+            $near = [];
+            foreach ($brief->placements->ladders as $placed) {
+                $rung = $placed->next?->rung;
+                if ($rung?->role === $role) {
+                    $near[] = $rung->name.': '.$placed->next->state->value;
+                }
+            }
+            $reasons[] = \sprintf('No %s is allowed%s.', $words, [] === $near ? ', none fits these conditions' : ' ('.implode('; ', $near).')');
+        }
+
+        return [] === $reasons ? [\sprintf('A warm-up and a cool-down do not fit into %d minutes together with anything else.', $brief->limits->minutes)] : $reasons;
     }
 }

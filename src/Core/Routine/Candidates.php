@@ -20,7 +20,7 @@ use HandGarden\Core\Placement\LadderPlacement;
 final class Candidates
 {
     /** Ladders whose standing rung lets go, best first. */
-    private const RELEASE = ['open-3', 'open-1'];
+    private const RELEASE = ['open-3', 'open-1', 'open-4'];
     private const MOST_VARIETY_DAYS = 5;
 
     private readonly KnownFacts $known;

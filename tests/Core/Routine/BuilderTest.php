@@ -145,8 +145,14 @@ final class BuilderTest extends TestCase
     {
         $ranks = array_flip(array_map(static fn (Strand $s): string => $s->value, Strand::cases()));
         $last = -1;
+        $before = null;
         foreach ($items as $item) {
             $strand = Cases::catalogue()->ladderOf($item->rung->id)->strand;
+            $letsGo = Strand::Open === $strand && Strand::Grip === $before;
+            $before = $strand;
+            if ($letsGo) {
+                continue; // stands directly after gripping
+            }
             if ($item->isPause || null !== $item->block || 'lead-in' === $item->rung->role->value || 'cool-down' === $item->rung->role->value) {
                 continue;
             }

@@ -54,9 +54,9 @@ final readonly class Choice
             $points -= $moved ? $pointsPerMove : 0;
             $posture = $step->posture;
             $opens += $step->opens - $step->grips;
-            if (0 !== $step->key) {
+            if ($step->isShared()) {
                 $shared |= $step->key;
-                $sharedItems += null === $step->item->block ? 1 : 0;
+                ++$sharedItems;
                 continue;
             }
             $seconds += $step->seconds + Limits::BETWEEN_SECONDS;

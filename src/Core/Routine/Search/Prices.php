@@ -14,13 +14,14 @@ use HandGarden\Core\Routine\Weights;
 final class Prices
 {
     /** Stage as a share of all, and the shares of seconds, effort and items left there. */
-    private const SCENES = [[0.0, 1.0, 1.0, 1.0], [0.4, 0.8, 0.8, 0.7], [0.4, 0.5, 0.6, 0.6], [0.65, 0.5, 0.6, 0.45]];
-    private const STEPS = 44;
+    private const SCENES = [[0.0, 1.0, 1.0, 1.0], [0.4, 0.7, 0.8, 0.65], [0.65, 0.5, 0.6, 0.45]];
+    private const STEPS = 60;
     /** From the prices of the scene before. */
     private const STEPS_ON = 16;
     private const STEP = 0.12;
     private const STEP_ON = 0.04;
-    private const COOLING = 0.92;
+    private const TOWARDS = 1.2;
+    private const COOLING = 0.94;
 
     /** @var list<PriceSet> */
     private array $sets = [];
@@ -89,11 +90,15 @@ final class Prices
         return -\INF === $least ? \PHP_INT_MIN : $state->points + (int) floor($least + 1e-6);
     }
 
-    /** Prices for what is left at a place where the search is held up. */
-    public function learn(int $stage, State $state, int $seconds, int $effort, int $homeItems): void
+    /**
+     * Prices for what is left at a place where the search is held up.
+     *
+     * @param int $toBeat points that the whole sitting has to exceed: where the bound comes down to them, the place is done with
+     */
+    public function learn(int $stage, State $state, int $toBeat, int $seconds, int $effort, int $homeItems): void
     {
         $gives = $state->gives & $this->neededFrom[$stage];
-        $this->sets[] = $this->descend($stage, null, (float) $seconds, (float) $effort, (float) $homeItems, $gives, $state);
+        $this->sets[] = $this->descend($stage, null, (float) $seconds, (float) $effort, (float) $homeItems, $gives, $state, (float) ($toBeat - $state->points));
         $this->shared->forget();
     }
 
@@ -117,7 +122,7 @@ final class Prices
      * Prices at which the bound from this stage on is low, by subgradient steps that grow shorter: what is asked for too
      * much at its price becomes dearer, what is left over cheaper.
      */
-    private function descend(int $stage, ?PriceSet $start, float $seconds, float $effort, float $homeItems, ?int $given = null, State $state = new State()): PriceSet
+    private function descend(int $stage, ?PriceSet $start, float $seconds, float $effort, float $homeItems, ?int $given = null, State $state = new State(), ?float $target = null): PriceSet
     {
         $reach = null === $given ? $this->reach(0, 0) : $this->reach($stage, $given);
         $gives = $given ?? (0 === $stage ? 0 : $reach); // later on, what is needed is taken as done
@@ -130,6 +135,12 @@ final class Prices
             $bound = $column->gain + $this->shared->gain($shared, 0, $set) + $set->perSecond * $seconds + $set->perEffort * $effort + $set->perItem * $homeItems;
             if ($bound < $least) {
                 [$best, $least] = [$set, $bound];
+            }
+            if (null !== $target) { // how far it has to come down says how long a step is
+                if ($bound <= $target) {
+                    break;
+                }
+                $step = self::TOWARDS * ($bound - $target);
             }
             $set = $this->next($set, $column, $this->shared->taken($shared, $set), [max(1.0, $seconds), max(1.0, $effort), max(1.0, $homeItems)], $step, $gives !== $reach);
             $step *= self::COOLING;

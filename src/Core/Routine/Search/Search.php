@@ -17,11 +17,11 @@ use HandGarden\Core\Routine\SittingRules;
 final class Search
 {
     /** Nodes, and stages that bounds were worked back through. */
-    private const MOST_WORK = 30_000;
+    private const MOST_WORK = 25_000;
     /** How many partly made sittings the first sweep goes on with. */
-    private const FRONT = 16;
+    private const FRONT = 8;
     /** Nodes at which the prices are looked at again. */
-    private const LEARN_AT = [100, 300, 700, 1500, 3000, 6000];
+    private const LEARN_AT = [20, 100, 300, 800, 2000, 5000];
     private const CLOSING = 2;
     private const WHOLE = 7; // warm-up, closing and work
 
@@ -69,6 +69,9 @@ final class Search
         $this->unseen = \PHP_INT_MIN;
         $start = new State();
         $this->sweep($start);
+        if (null !== $this->best) {
+            $this->prices->learn(0, $start, $this->toBeat, ...$this->left($start));
+        }
         $this->walk(0, $start, $this->bound(0, $start));
         $best = $this->best;
 
@@ -91,7 +94,7 @@ final class Search
             return;
         }
         if (\in_array($this->nodes, self::LEARN_AT, true)) {
-            $this->prices->learn($at, $state, ...$this->left($state));
+            $this->prices->learn($at, $state, $this->toBeat, ...$this->left($state));
             $bound = $this->bound($at, $state);
         }
         foreach ($this->next($at, $state) as [$most, $then]) {

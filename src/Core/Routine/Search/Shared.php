@@ -9,7 +9,7 @@ use HandGarden\Core\Routine\Limits;
 /** Items that more than one group could bring, such as the letting go after each kind of gripping: a sitting has each once. */
 final class Shared
 {
-    /** @var array<int, array{int, int, int, int, int, int}> by bit: worth, points of its area, seconds, effort, items at least, and the bit of its area */
+    /** @var array<int, array{int, int, int, int, int}> by bit: worth, points of its area, seconds, effort, and the bit of its area */
     private array $items = [];
 
     /** @var list<int> bits that this stage and those after it could bring */
@@ -29,15 +29,15 @@ final class Shared
         foreach ($stages as $stage) {
             foreach ($stage->choices as $choice) {
                 foreach ($choice->steps as $step) {
-                    if (0 !== $step->key) {
+                    if ($step->isShared()) {
                         $this->needs[$step->key] = ($this->needs[$step->key] ?? -1) & $step->needs;
-                        $this->items[$step->key] = [$step->worth, $step->areaPoints, $step->seconds + Limits::BETWEEN_SECONDS, $step->effort, min($this->items[$step->key][4] ?? 1, null === $step->item->block ? 1 : 0), $step->area];
+                        $this->items[$step->key] = [$step->worth, $step->areaPoints, $step->seconds + Limits::BETWEEN_SECONDS, $step->effort, $step->area];
                     }
                 }
             }
         }
         foreach ($this->items as $item) {
-            $this->areas |= $item[5];
+            $this->areas |= $item[4];
         }
         $from = [0];
         for ($i = \count($stages) - 1; $i >= 0; --$i) {
@@ -85,11 +85,19 @@ final class Shared
     public function gain(int $open, int $areas, PriceSet $set): float
     {
         $sum = 0.0;
-        foreach ($this->items as $bit => [$worth, $ofArea, $seconds, $effort, $items, $area]) {
-            $sum += 0 === ($open & $bit) ? 0.0 : max(0.0, $worth + (0 === ($areas & $area) ? $ofArea : 0) - $set->of($seconds, $effort, $items));
+        $ofAreas = [];
+        foreach ($this->items as $bit => [$worth, $ofArea, $seconds, $effort, $area]) {
+            if (0 === ($open & $bit)) {
+                continue;
+            }
+            $net = $worth - $set->of($seconds, $effort, 1);
+            $sum += max(0.0, $net);
+            if (0 === ($areas & $area)) {
+                $ofAreas[$area] = max($ofAreas[$area] ?? 0.0, $ofArea + min(0.0, $net));
+            }
         }
 
-        return $sum;
+        return $sum + array_sum($ofAreas);
     }
 
     /**
@@ -100,9 +108,9 @@ final class Shared
     public function taken(int $open, PriceSet $set): array
     {
         $sum = [0, 0, 0];
-        foreach ($this->items as $bit => [$worth, , $seconds, $effort, $items]) {
-            if (0 !== ($open & $bit) && $worth > $set->of($seconds, $effort, $items)) {
-                $sum = [$sum[0] + $seconds, $sum[1] + $effort, $sum[2] + $items];
+        foreach ($this->items as $bit => [$worth, , $seconds, $effort]) {
+            if (0 !== ($open & $bit) && $worth > $set->of($seconds, $effort, 1)) {
+                $sum = [$sum[0] + $seconds, $sum[1] + $effort, $sum[2] + 1];
             }
         }
 

@@ -39,4 +39,10 @@ final readonly class Step
         public int $parts,
     ) {
     }
+
+    /** Another group could bring it as well, and it is not part of a block, which counts as one item whatever its length. */
+    public function isShared(): bool
+    {
+        return 0 !== $this->key && null === $this->item->block;
+    }
 }

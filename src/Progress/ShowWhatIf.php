@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Progress;
+
+use HandGarden\Client\Cautions;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Placement\Words;
+use HandGarden\Core\Progress\Prescribed;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\WhatIf\WhatIf;
+use HandGarden\Planning\Plan;
+use HandGarden\Sitting\SittingRepository;
+use HandGarden\Web\Clock;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** From which day the rules could propose what, were it done on so many of the days. For therapists; never in a handout. */
+#[Route('/clients/{client}/what-if', name: 'progress_what_if', methods: ['GET'])]
+#[IsGranted('ROLE_THERAPIST')]
+final class ShowWhatIf extends AbstractController
+{
+    private const SHARES = ['every day' => 1.0, '80 % of the days' => 0.8, '60 % of the days' => 0.6];
+
+    public function __invoke(Client $client, Plan $plan, SittingRepository $sittings, CatalogueStore $catalogue, Cautions $cautions, Clock $clock): Response
+    {
+        $today = $clock->today($client->zone);
+        $items = array_map(static fn (Item $i): Prescribed => new Prescribed($i->rung, $i->hands, $i->dose), array_values(array_filter($plan->items($client), static fn (Item $i): bool => !$i->isPause)));
+        $whatIf = new WhatIf($catalogue->get());
+        $stems = [];
+        foreach ([] === $items ? [] : self::SHARES as $words => $share) {
+            foreach ($whatIf->run($items, $sittings->log($client), $plan->facts($client), $share, $client->daysPerWeek, crc32($client->id), $today) as $path) {
+                $stems[$path->key()][$words] = $path;
+            }
+        }
+
+        return $this->render('Progress/what-if.html.twig', [
+            'client' => $client,
+            'banner' => $cautions->of($client),
+            'stems' => array_map(static fn (array $paths): StemView => StemView::of($paths, $plan->placements($client), new Words($catalogue->get())), array_values($stems)),
+            'until' => $today->modify('+'.WhatIf::DAYS.' days'),
+        ]);
+    }
+}
