@@ -22,7 +22,6 @@ const idOf = async (name) => (await page.getByRole('link', { name }).first().get
 const odalys = await idOf('Odalys Brandt');
 const tomasz = await idOf('Tomasz Ferrow');
 await shot('client', `/clients/${odalys}`);
-await shot('screening', `/clients/${odalys}/screening`);
 await shot('measure', `/clients/${odalys}/measure?set=motion`);
 await shot('findings', `/clients/${odalys}/findings`);
 await shot('screen', `/clients/${tomasz}/screen?task=spiral&side=right`, { before: () => page.locator('section[aria-label="Kept"]').evaluate((element) => element.scrollIntoView()) });
@@ -41,9 +40,10 @@ await shot('placement', `/clients/${odalys}/placement`);
 await shot('routine', `/clients/${odalys}/routine`);
 await shot('print', `/clients/${odalys}/routine/print`);
 await shot('decisions', `/clients/${odalys}/decisions`);
+await shot('what-if', `/clients/${tomasz}/what-if`);
+await shot('week', `/clients/${odalys}/week`);
 await shot('exercises', '/exercises');
 await shot('exercise', '/exercises/of/clasped-arm-raise');
-await shot('hands', '/exercises/pictures?strand=dexterity');
 await shot('own', '/exercises/own/new?from=each-finger-lift', { before: async () => {
   await page.locator('#picture').scrollIntoViewIfNeeded();
   await page.locator('[data-pose="end"] [data-joint]').filter({ hasText: 'Ring MCP' }).getByRole('slider').fill('-34');

@@ -24,7 +24,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_THERAPIST')]
 final class ShowWhatIf extends AbstractController
 {
-    private const SHARES = ['every day' => 1.0, '80 % of the days' => 0.8, '60 % of the days' => 0.6];
+    private const SHARES = ['100 %' => 1.0, '80 %' => 0.8, '60 %' => 0.6];
 
     public function __invoke(Client $client, Plan $plan, SittingRepository $sittings, CatalogueStore $catalogue, Cautions $cautions, Clock $clock): Response
     {

@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 import { beginSitting, complaints, signIn } from './steps.js';
 
 const measuring = { measure: '/measure', motion: '/measure?set=motion', findings: '/findings', screen: '/screen', steadiness: '/steadiness', live: '/live' };
-const pages = { overview: '', change: '/edit', screening: '/screening', placement: '/placement', routine: '/routine', print: '/routine/print', approaches: '/approaches', week: '/week', sitting: '/sittings/new', decisions: '/decisions' };
+const pages = { overview: '', change: '/edit', screening: '/screening', placement: '/placement', routine: '/routine', print: '/routine/print', approaches: '/approaches', goals: '/goals', whatIf: '/what-if', week: '/week', sitting: '/sittings/new', decisions: '/decisions' };
 
 async function serious(page) {
   await page.evaluate(() => document.querySelectorAll('details').forEach((element) => { element.open = true; }));

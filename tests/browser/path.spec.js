@@ -13,7 +13,7 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   await page.getByLabel('Spasticity').check();
   await page.getByLabel('Right', { exact: true }).check();
   await page.getByLabel(/other hand was looked at/).check();
-  await page.getByLabel('Daily task to work towards').selectOption({ label: 'Wash and dry the palm without help' });
+  await page.getByLabel('Wash and dry the palm without help').selectOption({ label: 'most' });
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('region', { name: 'Cautions' })).toContainText('not asked');
   await answerScreening(page);

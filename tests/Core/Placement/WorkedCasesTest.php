@@ -23,7 +23,8 @@ final class WorkedCasesTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function files(): iterable
     {
-        foreach (glob(Cases::root().'/docs/examples/worked/*.json') ?: [] as $file) {
+        $found = glob(Cases::root().'/docs/examples/worked/*.json');
+        foreach (false === $found ? [] : $found as $file) {
             yield basename($file, '.json') => [$file];
         }
     }
