@@ -275,8 +275,7 @@ http {
 CONF
     php-fpm8.2 --nodaemonize -y "$STATE/fpm.conf" -t >/dev/null 2>&1 || { php-fpm8.2 -y "$STATE/fpm.conf" -t; die "php-fpm refuses its configuration ($STATE/fpm.conf)."; }
     # These are read before the pools are, so they are given to the master itself.
-    php-fpm8.2 -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=30000 -d "opcache.validate_timestamps=${OPCACHE_CHECK:-0}" \
-        -d opcache.jit_buffer_size=32M -d opcache.jit=function -y "$STATE/fpm.conf" || die "php-fpm did not start (log: $STATE/log/fpm.log)."
+    php-fpm8.2 -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=30000 -d "opcache.validate_timestamps=${OPCACHE_CHECK:-0}" -y "$STATE/fpm.conf" || die "php-fpm did not start (log: $STATE/log/fpm.log)."
     nginx -e "$STATE/log/nginx.log" -c "$STATE/nginx.conf" || { stop_web; die "nginx did not start (log: $STATE/log/nginx.log)."; }
 }
 

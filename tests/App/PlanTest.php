@@ -181,6 +181,27 @@ final class PlanTest extends OdalysTestCase
         self::assertSelectorTextContains('section[aria-labelledby="h-short"]', 'None set');
     }
 
+    public function testWhatIfShowsTheEarliestDaysByTheRulesToTherapistsAndKeepsOutOfHandouts(): void
+    {
+        $this->suggest();
+        $this->browser->request('GET', $this->path('what-if'));
+        $this->assertStatus(200);
+        self::assertStringContainsString('No prognosis', $this->page());
+        self::assertSelectorTextContains('main', 'Wrist lifting (extension)');
+        self::assertSelectorTextContains('main', 'it waits for: Pressed lift and hold');
+        $this->browser->request('GET', $this->path('routine/print'));
+        self::assertStringNotContainsString('what-if', $this->page());
+    }
+
+    public function testTheClientPageMapsEveryStrandThatFits(): void
+    {
+        $crawler = $this->browser->request('GET', '/clients/'.$this->odalys->id);
+
+        self::assertGreaterThan(8, $crawler->filter('.garden section')->count());
+        self::assertStringContainsString('stands on Helped lift and hold', $crawler->filter('.garden a[href$="#base-1-right"]')->text());
+        self::assertGreaterThan(0, $crawler->filter('.garden a[href$="#grip-1-right"] path[stroke-dasharray]')->count(), 'kept out, so dashed');
+    }
+
     public function testALeadSetsWhatCountsAndTheNextSuggestionFollows(): void
     {
         $own = $this->entities->find(Clinic::class, $this->odalys->clinicId);
