@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\Core\Routine;
 
+use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\DoneOn;
+use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Routine\BrokenRule;
 use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
@@ -90,6 +92,53 @@ final class SittingRulesTest extends TestCase
     private function codes(array $ids, ?Limits $limits = null, ?array $tone = null): array
     {
         return array_values(array_unique(array_map(static fn (BrokenRule $b): string => $b->code, $this->broken($ids, $limits, $tone))));
+    }
+
+    public function testLettingGoBelongsDirectlyAfterGripping(): void
+    {
+        $rules = $this->ofHand(0.0);
+        $start = ['dry-wash-warm-up', 'wrist-ease-back', 'thumb-lift-away-stretch'];
+
+        self::assertContains('release-after-grip', $this->codesOf($rules, [...$start, 'soft-squeeze', 'single-finger-taps', 'close-and-open', 'finger-lengthening-massage']));
+        self::assertContains('release-after-grip', $this->codesOf($rules, [...$start, 'soft-squeeze', 'finger-lengthening-massage']));
+        self::assertNotContains('release-after-grip', $this->codesOf($rules, [...$start, 'soft-squeeze', 'close-and-open', 'finger-lengthening-massage']));
+    }
+
+    public function testATightHandThatIsGivenGrippingOpensLongerThanItGripsAndTakesTurns(): void
+    {
+        $squeezes = ['dry-wash-warm-up', 'wrist-ease-back', 'thumb-lift-away-stretch', 'soft-squeeze', 'five-count-squeeze', 'close-and-open', 'finger-lengthening-massage'];
+
+        self::assertContains('too-little-opening', $this->codesOf($this->ofHand(2.0), $squeezes));
+        self::assertContains('release-after-grip', $this->codesOf($this->ofHand(2.0), $squeezes), 'the first squeeze is followed by the second');
+        self::assertNotContains('too-little-opening', $this->codesOf($this->ofHand(0.0), $squeezes), 'a matter of points only, in a hand without tone');
+        $longer = ['dry-wash-warm-up', 'wrist-ease-back', 'thumb-lift-away-stretch', 'pressed-lift-hold', 'soft-squeeze', 'close-and-open', 'finger-lengthening-massage'];
+        self::assertNotContains('too-little-opening', $this->codesOf($this->ofHand(2.0), $longer), '102 s of opening beside 45 s of gripping');
+    }
+
+    private function ofHand(float $tone): SittingRules
+    {
+        $gripping = $lettingGo = [];
+        foreach (Cases::catalogue()->ladders() as $ladder) {
+            foreach ($ladder->rungs as $rung) {
+                if (Strand::Grip === $ladder->strand) {
+                    $gripping[$rung->id] = true;
+                } elseif (Strand::Open === $ladder->strand) {
+                    $lettingGo[$rung->id] = true;
+                }
+            }
+        }
+
+        return new SittingRules(new Limits(40), ['right' => $tone, 'left' => 0.0], true, $tone >= 2.0 ? [Side::Right] : [], $gripping, $lettingGo);
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<string>
+     */
+    private function codesOf(SittingRules $rules, array $ids): array
+    {
+        return array_map(static fn (BrokenRule $b): string => $b->code, $rules->broken(array_map(fn (string $id): Item => $this->item($id), $ids)));
     }
 
     /**
