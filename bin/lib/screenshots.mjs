@@ -21,7 +21,7 @@ await shot('today');
 const idOf = async (name) => (await page.getByRole('link', { name }).first().getAttribute('href')).split('/').pop();
 const odalys = await idOf('Odalys Brandt');
 const tomasz = await idOf('Tomasz Ferrow');
-await shot('client', `/clients/${odalys}`);
+await shot('client', `/clients/${odalys}`, { whole: true });
 await shot('measure', `/clients/${odalys}/measure?set=motion`);
 await shot('findings', `/clients/${odalys}/findings`);
 await shot('screen', `/clients/${tomasz}/screen?task=spiral&side=right`, { before: () => page.locator('section[aria-label="Kept"]').evaluate((element) => element.scrollIntoView()) });

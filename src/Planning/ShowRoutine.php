@@ -54,7 +54,6 @@ final class ShowRoutine extends AbstractController
             'swaps' => $swaps,
             'forbidden' => $forbidden,
             'waiting' => $this->waiting($request),
-            'minutes' => $this->briefs->limits($client, $kind)->minutes,
         ]);
     }
 
@@ -99,7 +98,7 @@ final class ShowRoutine extends AbstractController
         return new Response($this->paper->pdf($html), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="handout.pdf"']);
     }
 
-    /** @return array{client: Client, kind: RoutineKind, banner: CautionsView, routine: ?SavedRoutine, view: RoutineView, catalogue: Catalogue, goals: Goals, stopRules: mixed, pulling: mixed} */
+    /** @return array{client: Client, kind: RoutineKind, minutes: int, banner: CautionsView, routine: ?SavedRoutine, view: RoutineView, catalogue: Catalogue, goals: Goals, stopRules: mixed, pulling: mixed} */
     private function values(Client $client, RoutineKind $kind): array
     {
         $routine = $this->plans->routine($client, $kind);
@@ -108,6 +107,7 @@ final class ShowRoutine extends AbstractController
         return [
             'client' => $client,
             'kind' => $kind,
+            'minutes' => $this->briefs->limits($client, $kind)->minutes,
             'banner' => $this->cautions->of($client),
             'routine' => $routine,
             'view' => $this->view($client, $kind, $this->plan->itemsOf($routine)),

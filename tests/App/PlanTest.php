@@ -143,6 +143,8 @@ final class PlanTest extends OdalysTestCase
         self::assertNotNull($clinic);
         self::assertLessThanOrEqual(60 * intdiv($this->odalys->minutes, 2), (new Sequence($this->service(Plan::class)->itemsOf($short)))->seconds());
         self::assertGreaterThan(\count($short->items), \count($clinic->items));
+        $this->browser->request('GET', $this->path('routine/print?kind=short'));
+        self::assertSelectorTextContains('h1', 'minutes: short day');
         $this->browser->request('GET', $this->path('sittings/new?kind=short'));
         self::assertSelectorExists('input[name="kind"][value="short"][checked]');
     }
