@@ -100,7 +100,7 @@ final readonly class PlanRepository
     /**
      * @param list<Client> $clients of one clinic
      *
-     * @return array<string, SavedRoutine> the current one at home of each, by client id
+     * @return array<string, list<SavedRoutine>> the current one of each kind, at home first, by client id
      */
     public function routines(array $clients): array
     {
@@ -108,10 +108,18 @@ final readonly class PlanRepository
             return [];
         }
         /** @var list<SavedRoutine> $newest */
-        $newest = $this->entities->createQuery('SELECT r FROM '.SavedRoutine::class.' r WHERE r.clinicId = :clinic AND r.clientId IN (:clients) AND r.kind = :home AND NOT EXISTS (SELECT 1 FROM '.SavedRoutine::class.' n WHERE n.clientId = r.clientId AND n.kind = :home AND (n.madeAt > r.madeAt OR (n.madeAt = r.madeAt AND n.id > r.id)))')
-            ->setParameter('home', RoutineKind::Home)->setParameter('clinic', $clients[0]->clinicId)->setParameter('clients', array_map(static fn (Client $c): string => $c->id, $clients))->getResult();
+        $newest = $this->entities->createQuery('SELECT r FROM '.SavedRoutine::class.' r WHERE r.clinicId = :clinic AND r.clientId IN (:clients) AND NOT EXISTS (SELECT 1 FROM '.SavedRoutine::class.' n WHERE n.clientId = r.clientId AND n.kind = r.kind AND (n.madeAt > r.madeAt OR (n.madeAt = r.madeAt AND n.id > r.id)))')
+            ->setParameter('clinic', $clients[0]->clinicId)->setParameter('clients', array_map(static fn (Client $c): string => $c->id, $clients))->getResult();
+        $byClient = [];
+        foreach (RoutineKind::cases() as $kind) {
+            foreach ($newest as $routine) {
+                if ($routine->kind === $kind) {
+                    $byClient[$routine->clientId][] = $routine;
+                }
+            }
+        }
 
-        return array_column($newest, null, 'clientId');
+        return $byClient;
     }
 
     /** Waits until nobody else is changing this routine. */

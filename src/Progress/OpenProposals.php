@@ -12,6 +12,7 @@ use HandGarden\Core\Progress\Proposer;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\RoutineFormat;
+use HandGarden\Planning\SavedRoutine;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 
@@ -59,7 +60,7 @@ final readonly class OpenProposals
         $format = new RoutineFormat($this->catalogue->get());
         $open = [];
         foreach ($clients as $client) {
-            $items = isset($routines[$client->id]) ? self::prescribed($format->read($routines[$client->id]->items)) : [];
+            $items = self::prescribed(array_merge(...array_map(static fn (SavedRoutine $r): array => $format->read($r->items), $routines[$client->id] ?? [])));
             $proposals = $proposer->propose($items, $logs[$client->id], $client->conditions(), $client->daysPerWeek, $this->clock->today($client->zone));
             $open[$client->id] = array_values(array_filter($proposals, static fn (Proposal $p): bool => !\in_array($p->key(), $answered[$client->id] ?? [], true)));
         }

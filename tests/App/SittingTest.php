@@ -202,6 +202,21 @@ final class SittingTest extends OdalysTestCase
         self::assertSelectorTextContains('li[data-rung="helped-lift-hold"]', 'One step down');
     }
 
+    public function testPainWithAnItemOfTheClinicRoutineAloneIsProposedOnToo(): void
+    {
+        $clinic = ['kind' => 'clinic'];
+        $this->post('/clients/'.$this->odalys->id.'/routine', $clinic + ['do' => 'add', 'rung' => 'pressed-lift-hold', 'hands' => 'right', 'note' => 'with me beside her', 'version' => '']);
+        $this->post('/clients/'.$this->odalys->id.'/sittings/new', $clinic + ['pain_before' => '1', 'hurt_later' => 'no']);
+        $sitting = $this->entities->getRepository(Sitting::class)->findOneBy(['clientId' => $this->odalys->id], ['id' => 'DESC']);
+        self::assertNotNull($sitting);
+        self::assertSame(['pressed-lift-hold'], array_column($sitting->items, 'rung'));
+        self::assertNotContains('pressed-lift-hold', array_map(static fn (Item $i): string => $i->rung->id, $this->items()), 'not at home');
+        $this->postJson('/sittings/'.$sitting->id.'/log', ['id' => Uuid::v4()->toRfc4122(), 'item' => 0, 'outcome' => 'done', 'pain_before' => 1, 'pain_after' => 5]);
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
+
+        self::assertSelectorTextContains('li[data-rung="pressed-lift-hold"]', 'One step down');
+    }
+
     private function metOnThreeDays(string $rungId): void
     {
         $items = $this->service(PlanRepository::class)->routine($this->odalys);
