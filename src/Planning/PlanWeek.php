@@ -7,9 +7,15 @@ namespace HandGarden\Planning;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\CalendarFormat;
+use HandGarden\Core\Approach\Approaches;
+use HandGarden\Core\Approach\Question;
+use HandGarden\Core\Approach\School;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Week\Frequency;
 use HandGarden\Core\Week\HelperHours;
 use HandGarden\Core\Week\Week;
 use HandGarden\Core\Week\WeekInput;
@@ -43,7 +49,7 @@ final readonly class PlanWeek
         return (new WeekPlanner($this->catalogue->get(), $rules))->plan(new WeekInput(
             $monday,
             $this->plan->items($client),
-            $client->daysPerWeek,
+            $this->days($client, $facts, $monday),
             $client->conditions(),
             array_map(static fn (string $time): int => 60 * (int) substr($time, 0, 2) + (int) substr($time, 3), $client->intake()->doseTimes),
             null === $times || '' === $times->calendar ? [] : CalendarFormat::busy($times->calendar, $monday, new \DateTimeZone($client->zone)),
@@ -51,5 +57,13 @@ final readonly class PlanWeek
             $this->past->lastStrength($client, $this->clock->today($client->zone)),
             [] !== array_intersect(array_map(static fn (Condition $c): string => $c->value, $client->conditions()), [Condition::Spasticity->value, Condition::Stroke->value, Condition::BrainInjury->value, Condition::Dystonia->value]),
         ));
+    }
+
+    /** Training days, by how practitioners spread the amount. */
+    private function days(Client $client, ClientFacts $facts, \DateTimeImmutable $monday): int
+    {
+        $approaches = new Approaches($facts, new KnownFacts($facts, $this->catalogue->get()->vocabulary, $monday));
+
+        return $approaches->follows(Question::Amount, School::B, $facts->affected[0]) ? Frequency::few($client->daysPerWeek) : $client->daysPerWeek;
     }
 }

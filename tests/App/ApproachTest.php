@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use HandGarden\Planning\ApproachChoice;
+use Symfony\Component\DomCrawler\Crawler;
 
 final class ApproachTest extends OdalysTestCase
 {
@@ -28,5 +29,15 @@ final class ApproachTest extends OdalysTestCase
         self::assertCount(1, $this->entities->getRepository(ApproachChoice::class)->findAll(), 'withdrawn, and kept');
         $this->post($path, ['question' => 'made-up', 'school' => 'a', 'note' => 'x']);
         $this->assertStatus(404);
+    }
+
+    public function testFewerLongerSittingsLeaveFourTrainingDaysInTheWeek(): void
+    {
+        $path = '/clients/'.$this->odalys->id;
+        $this->post($path.'/routine/suggest', []);
+        $trained = fn (): int => $this->browser->request('GET', $path.'/week')->filter('.week > section')->reduce(static fn (Crawler $day): bool => str_contains($day->text(), 'Helped lift and hold'))->count();
+        self::assertSame(5, $trained());
+        $this->post($path.'/approaches', ['question' => 'amount', 'school' => 'b', 'note' => 'comes from far away']);
+        self::assertSame(4, $trained());
     }
 }

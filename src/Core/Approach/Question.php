@@ -56,10 +56,10 @@ enum Question: string
             self::Fist => 'Order of the first two steps of the tight-hand opening.',
             self::Squeezing => 'Off leaves squeezing out of routines. On, the caution for curling hands still stands.',
             self::Load => 'Off leaves weights out of routines. On, they still need a steadying trial that showed a gain.',
-            self::Amount => 'Used by the week.',
+            self::Amount => 'Three or four days: the week trains on four days at most; stretching and mobilising stay daily.',
             self::Counting => 'Each dose says its own; this is the habit for new items.',
             self::TaskDystonia => 'Mapping first leaves graded loading out until the hand has felt clearer.',
-            self::Tricks => 'Shown beside the lower rung while it lasts.',
+            self::Tricks => 'Said with the first rung of a ladder in the routine.',
         };
     }
 }

@@ -118,7 +118,7 @@ final class Candidates
             return $this->chain($placed, $rungs);
         }
         $rung = $rungs[array_key_last($rungs)];
-        $item = $this->allowed->item($rung, $placed, $this->reason($placed), $this->worth($placed) + $this->approaches->prefers($rung, $placed->side));
+        $item = $this->allowed->item($rung, $placed, $this->reason($placed).$this->onTricks($placed, $rung), $this->worth($placed) + $this->approaches->prefers($rung, $placed->side));
         if (null === $item) {
             return null;
         }
@@ -215,6 +215,17 @@ final class Candidates
         $rung = $opening?->standingRung();
 
         return null === $opening || null === $rung || 'close-and-open' !== $rung->id ? null : $this->allowed->item($rung, $opening, $this->reason($opening), $this->worth($opening), $block);
+    }
+
+    /** On the first rung of a climb a task may start with a trick movement, or may not: practitioners disagree. */
+    private function onTricks(LadderPlacement $placed, Rung $rung): string
+    {
+        $fitting = $placed->ladder->fittingRungs($this->brief->facts->conditions);
+        if (!$placed->ladder->isTrained() || \count($fitting) < 2 || $fitting[0] !== $rung) {
+            return '';
+        }
+
+        return $this->approaches->follows(Question::Tricks, School::A, $placed->side) ? '. A trick movement is allowed here so that it starts; the next rung withdraws it' : '. No trick movements, on this rung either';
     }
 
     private function leadIn(LadderPlacement $placed, Item $item): ?Item

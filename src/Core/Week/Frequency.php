@@ -15,6 +15,14 @@ enum Frequency: string
     case TrainingDays = 'training days';
     case EverySecondDay = 'every second day';
 
+    private const FEW_DAYS = 4;
+
+    /** Training days of a week where few, longer sittings are wanted. */
+    public static function few(int $daysPerWeek): int
+    {
+        return min(self::FEW_DAYS, $daysPerWeek);
+    }
+
     /** Strength never on two days running; what stretches, moves or calms every day; large movements daily for two weeks. */
     public static function of(Item $item, Strand $strand): self
     {

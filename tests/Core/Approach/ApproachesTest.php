@@ -127,6 +127,18 @@ final class ApproachesTest extends TestCase
         self::assertCount(9, $this->approaches(Cases::example('tight-hand'))->all());
     }
 
+    public function testTrickMovementsAreSpokenOfOnFirstRungsOnly(): void
+    {
+        $case = Cases::changed('tight-hand', ['approaches' => [['question' => 'tricks', 'school' => 'b', 'note' => 'she relearns them too fast']]]);
+        $said = 0;
+        foreach ($this->routine($case) as $item) {
+            $first = Cases::catalogue()->ladderOf($item->rung->id)->fittingRungs($case->facts->conditions)[0] === $item->rung;
+            $said += str_contains($item->reason, 'No trick movements') ? 1 : 0;
+            self::assertTrue($first || !str_contains($item->reason, 'trick movement'), $item->rung->id);
+        }
+        self::assertGreaterThan(0, $said);
+    }
+
     private function approaches(CaseFile $case): Approaches
     {
         return new Approaches($case->facts, new KnownFacts($case->facts, Cases::catalogue()->vocabulary, $case->today));
