@@ -98,7 +98,7 @@ final class BuilderTest extends TestCase
     /** @return iterable<string, array{int}> */
     public static function seeds(): iterable
     {
-        for ($block = 0; $block < 8; ++$block) {
+        for ($block = 0; $block < 5; ++$block) {
             yield 'clients '.($block * 20).' to '.($block * 20 + 19) => [$block * 20];
         }
     }

@@ -34,7 +34,7 @@ final class SearchTest extends TestCase
     /** @return iterable<string, array{int}> */
     public static function seeds(): iterable
     {
-        for ($seed = 0; $seed < 36; ++$seed) {
+        for ($seed = 0; $seed < 24; ++$seed) {
             yield 'instance '.$seed => [$seed];
         }
     }
