@@ -10,7 +10,6 @@ use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Catalogue\GoalTask;
 use HandGarden\Core\Goal\Distances;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -94,7 +93,6 @@ final class ShowGoals extends AbstractController
             'client' => $client,
             'banner' => $this->cautions->of($client),
             'tasks' => $tasks,
-            'others' => array_values(array_filter($catalogue->goals, static fn (GoalTask $g): bool => !isset($client->goals[$g->key]))),
             'shortTerm' => array_map(fn (ShortTermGoal $g): GoalView => GoalView::of($g, $catalogue, $placements, $this->clock->today($client->zone)), $this->plans->shortTermGoals($client)),
             'choices' => GoalView::choices($placements),
             'problems' => $problems,

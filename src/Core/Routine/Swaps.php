@@ -41,11 +41,6 @@ final class Swaps
         return \array_slice($found, 0, self::MOST);
     }
 
-    public function find(string $key): ?Item
-    {
-        return $this->possible[$key] ?? null;
-    }
-
     private function isLike(Item $one, Item $other): bool
     {
         if ($one->rung->role !== $other->rung->role) {
