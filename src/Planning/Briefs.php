@@ -51,9 +51,7 @@ final readonly class Briefs
 
     public function limits(Client $client, RoutineKind $kind, ?\DateTimeImmutable $lastStrengthOn = null): Limits
     {
-        $minutes = $kind->minutes($client, $this->clinics->own()->sittingMinutes);
-
-        return new Limits($minutes, $minutes * $client->stamina->effortPerMinute(), $kind->items(Limits::HOME_ITEMS), $lastStrengthOn);
+        return $kind->limits($client, $this->clinics->own()->sittingMinutes, $lastStrengthOn);
     }
 
     public function rules(Client $client, RoutineKind $kind): SittingRules

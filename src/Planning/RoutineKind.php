@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Planning;
 
 use HandGarden\Client\Client;
+use HandGarden\Core\Routine\Limits;
 use Symfony\Component\HttpFoundation\InputBag;
 
 /** A client has one routine of each kind at most. */
@@ -49,18 +50,14 @@ enum RoutineKind: string
         };
     }
 
-    public function minutes(Client $client, int $clinicMinutes): int
+    public function limits(Client $client, int $clinicMinutes, ?\DateTimeImmutable $lastStrengthOn = null): Limits
     {
-        return match ($this) {
+        $minutes = match ($this) {
             self::Home => $client->minutes,
             self::Clinic => $clinicMinutes,
             self::Short => max(self::SHORTEST_MINUTES, intdiv($client->minutes, 2)),
         };
-    }
 
-    /** How many items a sitting has at most. */
-    public function items(int $atHome): int
-    {
-        return self::Clinic === $this ? self::CLINIC_ITEMS : $atHome;
+        return new Limits($minutes, $minutes * $client->stamina->effortPerMinute(), self::Clinic === $this ? self::CLINIC_ITEMS : Limits::HOME_ITEMS, $lastStrengthOn);
     }
 }

@@ -9,7 +9,6 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\Proposer;
-use HandGarden\Core\Routine\Item;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\RoutineFormat;
 use HandGarden\Planning\SavedRoutine;
@@ -60,28 +59,11 @@ final readonly class OpenProposals
         $format = new RoutineFormat($this->catalogue->get());
         $open = [];
         foreach ($clients as $client) {
-            $items = self::prescribed(array_merge(...array_map(static fn (SavedRoutine $r): array => $format->read($r->items), $routines[$client->id] ?? [])));
+            $items = Prescribed::in(array_merge(...array_map(static fn (SavedRoutine $r): array => $format->read($r->items), $routines[$client->id] ?? [])));
             $proposals = $proposer->propose($items, $logs[$client->id], $client->conditions(), $client->daysPerWeek, $this->clock->today($client->zone));
             $open[$client->id] = array_values(array_filter($proposals, static fn (Proposal $p): bool => !\in_array($p->key(), $answered[$client->id] ?? [], true)));
         }
 
         return $open;
-    }
-
-    /**
-     * @param list<Item> $items
-     *
-     * @return list<Prescribed>
-     */
-    private static function prescribed(array $items): array
-    {
-        $prescribed = [];
-        foreach ($items as $item) {
-            if (!$item->isPause) {
-                $prescribed[$item->key()] ??= new Prescribed($item->rung, $item->hands, $item->dose);
-            }
-        }
-
-        return array_values($prescribed);
     }
 }

@@ -9,7 +9,6 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\Words;
 use HandGarden\Core\Progress\Prescribed;
-use HandGarden\Core\Routine\Item;
 use HandGarden\Core\WhatIf\WhatIf;
 use HandGarden\Planning\Plan;
 use HandGarden\Sitting\SittingRepository;
@@ -29,7 +28,7 @@ final class ShowWhatIf extends AbstractController
     public function __invoke(Client $client, Plan $plan, SittingRepository $sittings, CatalogueStore $catalogue, Cautions $cautions, Clock $clock): Response
     {
         $today = $clock->today($client->zone);
-        $items = array_map(static fn (Item $i): Prescribed => new Prescribed($i->rung, $i->hands, $i->dose), array_values(array_filter($plan->items($client), static fn (Item $i): bool => !$i->isPause)));
+        $items = Prescribed::in($plan->items($client));
         $whatIf = new WhatIf($catalogue->get());
         $stems = [];
         foreach ([] === $items ? [] : self::SHARES as $words => $share) {

@@ -19,6 +19,8 @@ use HandGarden\Core\Placement\Placements;
 /** Makes items of offered rungs: for which hand, with what dose; and notes why a rung may not come in. */
 final class Allowed
 {
+    private const RESTS = 'Suspended after a symptom until a therapist reopens it';
+
     /** @var array<string, LeftOut> */
     private array $refused = [];
 
@@ -50,11 +52,11 @@ final class Allowed
         foreach ($this->brief->edits->pinned as $item) {
             $blocks = $this->facts->screening->blocks($item->rung, $this->catalogue->ladderOf($item->rung->id)->strand->value, $this->facts->supervised, $this->brief->today);
             if ($this->rests($item)) {
-                $this->refuse($item->rung->name, 'Suspended after a symptom until a therapist reopens it');
+                $this->refuse($item->rung->name, self::RESTS);
             } elseif ([] !== $blocks) {
                 $this->refuse($item->rung->name, $blocks[0]->text());
             } else {
-                $still[] = $item;
+                $still[] = $item->withDose($this->shortened($item->rung, $item->dose));
             }
         }
 
@@ -81,7 +83,7 @@ final class Allowed
         }
         $item = new Item($rung, $hands, $this->dose($rung, $hands), '' === $reason ? $rung->words['why'] : $reason, $block, $this->variant($rung, $placed->side), worth: $worth - $this->objective->ofThings($rung));
         if ($this->rests($item)) {
-            $this->refuse($rung->name, 'Suspended after a symptom until a therapist reopens it');
+            $this->refuse($rung->name, self::RESTS);
 
             return null;
         }
@@ -92,7 +94,7 @@ final class Allowed
         }
         $pinned = $this->brief->edits->pinned($item->key());
 
-        return null === $pinned ? $item : $item->withDose($pinned->dose)->withKept($pinned->kept);
+        return null === $pinned ? $item : $item->withDose($this->shortened($rung, $pinned->dose))->withKept($pinned->kept);
     }
 
     private function handsFor(Rung $rung, LadderPlacement $placed): ?Hands
@@ -129,7 +131,13 @@ final class Allowed
 
     private function dose(Rung $rung, Hands $hands): Dose
     {
-        return $this->facts->screening->shortened($this->brief->doses[$rung->id.'|'.$hands->value] ?? $rung->startDose, $rung, $this->brief->today);
+        return $this->shortened($rung, $this->brief->doses[$rung->id.'|'.$hands->value] ?? $rung->startDose);
+    }
+
+    /** Whoever set a dose, screening has the last word on how long a hold may be. */
+    private function shortened(Rung $rung, Dose $dose): Dose
+    {
+        return $this->facts->screening->shortened($dose, $rung, $this->brief->today);
     }
 
     private function variant(Rung $rung, Side $side): ?string

@@ -24,7 +24,6 @@ use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Item;
-use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PrescribedDose;
@@ -147,7 +146,7 @@ final readonly class DemoClients
             $doses[$key] = DoseFormat::read($dose, $catalogue->rung(explode('|', $key)[0])->startDose);
             $this->entities->persist(new PrescribedDose($client->clinicId, $client->id, $key, DoseFormat::write($doses[$key]), $staff->id, $now->modify('-15 days')));
         }
-        $routine = (new Builder($catalogue))->build(new Brief($this->plan->placements($client), $this->plan->facts($client), Goals::chosen($catalogue->goals, $client->goals), new Limits($client->minutes, $client->minutes * $client->stamina->effortPerMinute()), $today, $doses));
+        $routine = (new Builder($catalogue))->build(new Brief($this->plan->placements($client), $this->plan->facts($client), Goals::chosen($catalogue->goals, $client->goals), RoutineKind::Home->limits($client, $client->minutes), $today, $doses));
         $this->entities->persist(SavedRoutine::suggested($routine, $client, RoutineKind::Home, $staff->id, $now->modify('-15 days')));
 
         return $routine->sequence->items;

@@ -103,6 +103,17 @@ final class DraftTest extends TestCase
         self::assertNotContains('helped-lift-hold', $this->ids($this->build($brief)));
     }
 
+    public function testADoseThatIsKeptInHoldsNoLongerThanScreeningAllowsByNow(): void
+    {
+        $case = Cases::changed('tight-hand', ['screening' => ['sensation_lost' => 'yes'] + Cases::allNo()]);
+        $long = $this->item('staged-joint-opener', Hands::Right, 'half a minute');
+        $brief = $case->brief((new Placer(Cases::catalogue()))->place($case->facts, $case->today))->withEdits(new Edits([$long->withDose($long->dose->withHold(30))]));
+
+        $draft = $this->build($brief);
+
+        self::assertSame(10, $draft->items[$this->at($draft, 'staged-joint-opener')]->dose->holdSeconds);
+    }
+
     public function testWhatIsKeptInAndCannotFitIsNamed(): void
     {
         $brief = $this->brief();

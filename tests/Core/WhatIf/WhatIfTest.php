@@ -10,7 +10,6 @@ use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Hands;
-use HandGarden\Core\Routine\Item;
 use HandGarden\Core\WhatIf\StemPath;
 use HandGarden\Core\WhatIf\WhatIf;
 use HandGarden\Tests\Core\Cases;
@@ -102,7 +101,7 @@ final class WhatIfTest extends TestCase
         $facts = $case->facts;
         $items = (new Builder(Cases::catalogue()))->build($case->brief((new Placer(Cases::catalogue()))->place($facts, $case->today)))->sequence->items;
 
-        return array_map(static fn (Item $i): Prescribed => new Prescribed($i->rung, $i->hands, $i->dose), array_values(array_filter($items, static fn (Item $i): bool => !$i->isPause)));
+        return Prescribed::in($items);
     }
 
     /** @param list<StemPath> $paths */

@@ -42,7 +42,7 @@ final readonly class Column
                 if (0 !== ($choice->needs & ~$reach)) {
                     continue;
                 }
-                $net = $choice->points - $set->perSecond * $choice->seconds - $set->perEffort * $choice->effort - $set->perItem * $choice->ownItems + $set->perOpening * $choice->opens;
+                $net = $set->net($choice);
                 foreach ($choice->needPlaces as $place) {
                     $net -= 0 === ($gives >> $place & 1) ? $asked[$place] ?? 0.0 : 0.0;
                 }

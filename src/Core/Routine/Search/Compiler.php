@@ -10,11 +10,14 @@ use HandGarden\Core\Routine\Need;
 use HandGarden\Core\Routine\Objective;
 use HandGarden\Core\Routine\Option;
 use HandGarden\Core\Routine\OptionGroup;
+use HandGarden\Core\Routine\Sequence;
 use HandGarden\Core\Routine\SittingRules;
 
 /** Turns groups of items into whole numbers and bits; the rules themselves are asked, never repeated. */
 final class Compiler
 {
+    private const LAST_BIT = 62;
+
     /** @var array<string, Need> */
     private array $needs = [];
 
@@ -81,7 +84,7 @@ final class Compiler
         $free = $group->must && $this->pinsNeedNothing;
         $choices = array_map(fn (Option $o): Choice => new Choice(
             array_map(fn (Item $i): Step => $this->step($i, $free), $o->items),
-            self::homeItems($o),
+            (new Sequence($o->items))->homeItems(),
             $area,
             $this->objective->weights->position,
         ), $group->options);
@@ -127,20 +130,10 @@ final class Compiler
     {
         return match (true) {
             $item->isPause => 0,
-            SittingRules::isWarmUp($item) => 1,
-            SittingRules::isCoolDown($item) => 2,
-            default => 4,
+            SittingRules::isWarmUp($item) => Step::WARM_UP,
+            SittingRules::isCoolDown($item) => Step::CLOSING,
+            default => Step::WORK,
         };
-    }
-
-    private static function homeItems(Option $option): int
-    {
-        $counted = [];
-        foreach ($option->items as $i => $item) {
-            $counted[$item->block ?? '#'.$i] = true;
-        }
-
-        return \count($counted);
     }
 
     private function posture(Item $item): int
@@ -152,7 +145,10 @@ final class Compiler
     {
         if (!isset($this->bits[$kind.' '.$name])) {
             $this->used[$kind] = ($this->used[$kind] ?? -1) + 1;
-            $this->bits[$kind.' '.$name] = 1 << min(62, $this->used[$kind]);
+            if ($this->used[$kind] > self::LAST_BIT) {
+                throw new \LogicException('More kinds of '.$kind.' than a bit set holds.');
+            }
+            $this->bits[$kind.' '.$name] = 1 << $this->used[$kind];
         }
 
         return $this->bits[$kind.' '.$name];

@@ -105,7 +105,7 @@ final class Outlook
             if (0 !== ($choice->needs & ~$this->reach)) {
                 continue;
             }
-            $net = $choice->points - $this->set->of($choice->seconds, $choice->effort, $choice->ownItems) + $this->set->perOpening * $choice->opens;
+            $net = $this->set->net($choice);
             if ([] !== $this->set->needs) {
                 foreach ($choice->needPlaces as $place) {
                     $net -= 0 === ($this->gives >> $place & 1) ? $asked[$place] ?? 0.0 : 0.0;
@@ -114,7 +114,7 @@ final class Outlook
                     $net += 0 === ($this->gives >> $place & 1) ? $this->set->askedAfter($at, $place) : 0.0;
                 }
             }
-            $nets[] = [$net, $choice->first, $choice->last, $choice->parts >> 1 & 1, 0 !== $this->stages[$at]->area && !$choice->isShared()];
+            $nets[] = [$net, $choice->first, $choice->last, 0 === ($choice->parts & Step::CLOSING) ? 0 : 1, 0 !== $this->stages[$at]->area && !$choice->isShared()];
         }
 
         return $nets;

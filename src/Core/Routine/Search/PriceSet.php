@@ -32,6 +32,12 @@ final readonly class PriceSet
         return $this->perSecond * $seconds + $this->perEffort * $effort + $this->perItem * $items;
     }
 
+    /** What a choice brings over its price, without what it pays or is paid for preparation. */
+    public function net(Choice $choice): float
+    {
+        return $choice->points - $this->perSecond * $choice->seconds - $this->perEffort * $choice->effort - $this->perItem * $choice->ownItems + $this->perOpening * $choice->opens;
+    }
+
     /** What the stages after this one pay together for the bit at a place. */
     public function askedAfter(int $stage, int $place): float
     {

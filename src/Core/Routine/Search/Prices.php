@@ -76,7 +76,7 @@ final class Prices
             }
             $this->outlooks[$gives][$reach] = $outlooks;
         }
-        $place = Outlook::place($state->posture, 0 !== (($this->stages[$stage]->area ?? 0) & $state->areas), 0 !== ($state->parts & 2));
+        $place = Outlook::place($state->posture, 0 !== (($this->stages[$stage]->area ?? 0) & $state->areas), 0 !== ($state->parts & Step::CLOSING));
         $shared = $this->shared->gains($this->shared->open($stage, $state->keys, $reach), $state->areas, $this->sets);
         $least = \INF;
         foreach ($this->sets as $i => $set) {

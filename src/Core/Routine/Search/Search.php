@@ -22,8 +22,7 @@ final class Search
     private const FRONT = 8;
     /** Nodes at which the prices are looked at again. */
     private const LEARN_AT = [20, 100, 300, 800, 2000, 5000];
-    private const CLOSING = 2;
-    private const WHOLE = 7; // warm-up, closing and work
+    private const WHOLE = Step::WARM_UP | Step::CLOSING | Step::WORK;
 
     /** @var list<Stage> */
     private readonly array $stages;
@@ -165,7 +164,7 @@ final class Search
     private function with(State $state, Choice $choice): ?State
     {
         $homeItems = $state->homeItems + $choice->homeItems;
-        $closed = 0 !== (($state->parts | $choice->parts) & self::CLOSING);
+        $closed = 0 !== (($state->parts | $choice->parts) & Step::CLOSING);
         if ($homeItems + ($closed ? 0 : 1) > $this->limits->homeItems || 0 !== ($choice->needs & ~$state->gives)) {
             return null;
         }
@@ -216,14 +215,14 @@ final class Search
      */
     private static function frame(array $stages): array
     {
-        $lastOf = [1 => -1, self::CLOSING => -1, 4 => -1];
+        $lastOf = [Step::WARM_UP => -1, Step::CLOSING => -1, Step::WORK => -1];
         $seconds = $effort = \PHP_INT_MAX;
         foreach ($stages as $at => $stage) {
             foreach ($stage->choices as $choice) {
                 foreach ($lastOf as $part => $last) {
                     $lastOf[$part] = 0 !== ($choice->parts & $part) ? $at : $last;
                 }
-                if (0 !== ($choice->parts & self::CLOSING)) {
+                if (0 !== ($choice->parts & Step::CLOSING)) {
                     $seconds = min($seconds, $choice->seconds);
                     $effort = min($effort, $choice->effort);
                 }

@@ -9,6 +9,10 @@ use HandGarden\Core\Routine\Item;
 /** One item in whole numbers and bit sets, as the search counts with it. */
 final readonly class Step
 {
+    public const WARM_UP = 1;
+    public const CLOSING = 2;
+    public const WORK = 4;
+
     /**
      * @param int $effort     seconds times intensity
      * @param int $needs      bits of what has to stand before it
@@ -20,7 +24,7 @@ final readonly class Step
      * @param int $posture    its number, from 1
      * @param int $opens      quarter seconds of opening work
      * @param int $grips      quarter seconds of gripping work
-     * @param int $parts      bits: 1 warm-up, 2 closing, 4 work
+     * @param int $parts      bits of the parts of a sitting: warm-up, closing, work
      */
     public function __construct(
         public Item $item,
