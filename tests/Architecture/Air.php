@@ -119,9 +119,13 @@ final class Air
     /** A constructor that only takes its parts, each as a property. */
     private static function makesAValue(Node\Stmt\ClassMethod $method): bool
     {
-        $promoted = array_filter($method->params, static fn (Node\Param $p): bool => $p->isPromoted());
+        $promoted = array_filter(
+            $method->params,
+            static fn (Node\Param $p): bool => $p->isPromoted(),
+        );
 
-        return '__construct' === $method->name->toString() && \count($promoted) === \count($method->params);
+        return '__construct' === $method->name->toString()
+            && \count($promoted) === \count($method->params);
     }
 
     /** How many arguments a call gives by position only; a function that takes any number of them does not count. */
@@ -146,7 +150,10 @@ final class Air
         $code = [];
         $comments = [];
         foreach (\PhpToken::tokenize($text) as $token) {
-            $lines = range($token->line, $token->line + substr_count(rtrim($token->text, "\n"), "\n"));
+            $lines = range(
+                $token->line,
+                $token->line + substr_count(rtrim($token->text, "\n"), "\n"),
+            );
             if ($token->is([\T_COMMENT, \T_DOC_COMMENT])) {
                 $comments += array_fill_keys($lines, true);
             } elseif (!$token->is(self::NOT_CODE)) {

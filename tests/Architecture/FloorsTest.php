@@ -11,7 +11,19 @@ use PHPat\Test\PHPat;
 /** The floors of docs/architecture.md: a room imports the core and the floors below it, never above. */
 final class FloorsTest
 {
-    private const FLOORS = [['Web', 'Account'], ['Content'], ['Library'], ['Client'], ['Assessment'], ['Device'], ['Planning'], ['Sitting'], ['Progress'], ['Exchange'], ['Desk']];
+    private const FLOORS = [
+        ['Web', 'Account'],
+        ['Content'],
+        ['Library'],
+        ['Client'],
+        ['Assessment'],
+        ['Device'],
+        ['Planning'],
+        ['Sitting'],
+        ['Progress'],
+        ['Exchange'],
+        ['Desk'],
+    ];
 
     public function testTheCoreKnowsOnlyItself(): Rule
     {
@@ -22,7 +34,10 @@ final class FloorsTest
                 Selector::inNamespace('Symfony'),
                 Selector::inNamespace('Doctrine'),
                 Selector::inNamespace('Twig'),
-                ...array_map(static fn (string $room) => Selector::inNamespace('HandGarden\\'.$room), array_merge(...self::FLOORS)),
+                ...array_map(
+                    static fn (string $room) => Selector::inNamespace('HandGarden\\'.$room),
+                    array_merge(...self::FLOORS),
+                ),
             )
             ->because('the rules of the job are tested, replayed and explained on their own');
     }
@@ -39,7 +54,14 @@ final class FloorsTest
                 yield PHPat::rule()
                     ->classes(Selector::inNamespace('HandGarden\\'.$room))
                     ->shouldNotDependOn()
-                    ->classes(...array_map(static fn (string $higher) => Selector::inNamespace('HandGarden\\'.$higher), $above))
+                    ->classes(
+                        ...array_map(
+                            static fn (string $higher) => Selector::inNamespace(
+                                'HandGarden\\'.$higher,
+                            ),
+                            $above,
+                        ),
+                    )
                     ->because($room.' stands below '.implode(', ', $above));
             }
         }

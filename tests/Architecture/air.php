@@ -31,10 +31,17 @@ $found = [
     'calls with 5 or more bare arguments' => $air->bareCalls,
 ];
 printf("%-40s %8.2f\n", 'tokens in a code line', $air->tokensPerLine());
-printf("%-40s %7.1f%%\n", 'comment lines', 100 * $air->commentLines / ($air->codeLines + $air->commentLines));
+printf(
+    "%-40s %7.1f%%\n",
+    'comment lines',
+    100 * $air->commentLines / ($air->codeLines + $air->commentLines),
+);
 foreach ($found as $what => $places) {
     printf("%-40s %8d\n", $what, count($places));
     if (in_array('--places', $argv, true)) {
-        echo implode("\n", array_map(static fn (string $place): string => '    '.$place, $places)), "\n";
+        echo implode(
+            "\n",
+            array_map(static fn (string $place): string => '    '.$place, $places),
+        ), "\n";
     }
 }
