@@ -8,8 +8,13 @@ namespace HandGarden\Bench;
 final class Stopwatch
 {
     /** @param \Closure(int): mixed $work told the number of the round */
-    public static function run(string $name, int $warmUp, int $rounds, \Closure $work, ?float $limitMs = null): float
-    {
+    public static function run(
+        string $name,
+        int $warmUp,
+        int $rounds,
+        \Closure $work,
+        ?float $limitMs = null,
+    ): float {
         for ($i = 0; $i < $warmUp; ++$i) {
             $work($i);
         }
@@ -21,7 +26,15 @@ final class Stopwatch
         }
         sort($times);
         $median = $times[intdiv($rounds, 2)];
-        printf("%-46s median %7.2f ms   95%% %7.2f ms%s\n", $name, $median, $times[(int) ($rounds * .95)], null === $limitMs ? '' : \sprintf('   (limit %.0f%s)', $limitMs, $median <= $limitMs ? '' : ', MISSED'));
+        printf(
+            "%-46s median %7.2f ms   95%% %7.2f ms%s\n",
+            $name,
+            $median,
+            $times[(int) ($rounds * .95)],
+            null === $limitMs
+                ? ''
+                : \sprintf('   (limit %.0f%s)', $limitMs, $median <= $limitMs ? '' : ', MISSED'),
+        );
 
         return $median;
     }
@@ -32,6 +45,8 @@ final class Stopwatch
         /** @var array<string, int> $usage */
         $usage = getrusage();
 
-        return 1e3 * ($usage['ru_utime.tv_sec'] + $usage['ru_stime.tv_sec']) + 1e-3 * ($usage['ru_utime.tv_usec'] + $usage['ru_stime.tv_usec']);
+        return 1e3 * ($usage['ru_utime.tv_sec'] + $usage['ru_stime.tv_sec']) + 1e-3 * (
+            $usage['ru_utime.tv_usec'] + $usage['ru_stime.tv_usec']
+        );
     }
 }

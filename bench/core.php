@@ -38,22 +38,84 @@ $catalogue = (new CatalogueReader())->read($data);
 $drawings = CatalogueStore::readDrawings($root.'/catalogue');
 $cache = sys_get_temp_dir().'/garden-bench';
 (new CatalogueStore($root.'/catalogue', $cache, false))->warmUp($cache);
-Stopwatch::run('catalogue, one exercise out of the ready values', 5, 200, static fn (): mixed => (new CatalogueStore($root.'/catalogue', $cache, false))->get()->rung('helped-lift-hold'), 1.0);
-Stopwatch::run('catalogue, all ladders out of the ready values', 5, 100, static fn (): mixed => (new CatalogueStore($root.'/catalogue', $cache, false))->get()->ladders());
+Stopwatch::run(
+    'catalogue, one exercise out of the ready values',
+    5,
+    200,
+    static fn (): mixed => (
+        new CatalogueStore($root.'/catalogue', $cache, false)
+    )->get()->rung('helped-lift-hold'),
+    1.0,
+);
+Stopwatch::run(
+    'catalogue, all ladders out of the ready values',
+    5,
+    100,
+    static fn (): mixed => (new CatalogueStore($root.'/catalogue', $cache, false))->get()->ladders(),
+);
 $filter = new ExerciseFilter(['wrist', 'ligh'], Condition::Stroke, minutes: 3);
-Stopwatch::run('search of the catalogue, words and filters', 5, 100, static fn (): mixed => (new CatalogueStore($root.'/catalogue', $cache, false))->search()->find($filter), 50.0);
-Stopwatch::run('catalogue, from decoded YAML', 2, 20, static fn (): mixed => (new CatalogueReader())->read($data));
+Stopwatch::run(
+    'search of the catalogue, words and filters',
+    5,
+    100,
+    static fn (): mixed => (
+        new CatalogueStore($root.'/catalogue', $cache, false)
+    )->search()->find($filter),
+    50.0,
+);
+Stopwatch::run(
+    'catalogue, from decoded YAML',
+    2,
+    20,
+    static fn (): mixed => (new CatalogueReader())->read($data),
+);
 
-$cases = array_map(static fn (string $name): object => (new CaseReader($catalogue, new SchemaCheck($root.'/docs/case.schema.json')))->read((string) file_get_contents($root.'/docs/examples/'.$name.'.json')), ['tight-hand-with-log', 'cupped-hands', 'fingers-together']);
-Stopwatch::run('place + build + propose, one client', 6, 120, static function (int $round) use ($cases, $catalogue): void {
-    $case = $cases[$round % 3];
-    $placements = (new Placer($catalogue))->place($case->facts, $case->today);
-    (new Builder($catalogue))->build($case->brief($placements));
-    (new Proposer($catalogue))->propose($case->routine, $case->log, $case->facts->conditions, 5, $case->today);
-});
-Stopwatch::run('place, one client on all ladders', 6, 120, static fn (int $round): mixed => (new Placer($catalogue))->place($cases[$round % 3]->facts, $cases[$round % 3]->today), 10.0);
-$placed = array_map(static fn ($case) => (new Placer($catalogue))->place($case->facts, $case->today), $cases);
-Stopwatch::run('build, one client', 6, 120, static fn (int $round): mixed => (new Builder($catalogue))->build($cases[$round % 3]->brief($placed[$round % 3])), 50.0);
+$cases = array_map(
+    static fn (string $name): object => (
+        new CaseReader($catalogue, new SchemaCheck($root.'/docs/case.schema.json'))
+    )->read((string) file_get_contents($root.'/docs/examples/'.$name.'.json')),
+    ['tight-hand-with-log', 'cupped-hands', 'fingers-together'],
+);
+Stopwatch::run(
+    'place + build + propose, one client',
+    6,
+    120,
+    static function (int $round) use ($cases, $catalogue): void {
+        $case = $cases[$round % 3];
+        $placements = (new Placer($catalogue))->place($case->facts, $case->today);
+        (new Builder($catalogue))->build($case->brief($placements));
+        (new Proposer($catalogue))->propose(
+            $case->routine,
+            $case->log,
+            $case->facts->conditions,
+            5,
+            $case->today,
+        );
+    },
+);
+Stopwatch::run(
+    'place, one client on all ladders',
+    6,
+    120,
+    static fn (int $round): mixed => (new Placer($catalogue))->place(
+        $cases[$round % 3]->facts,
+        $cases[$round % 3]->today,
+    ),
+    10.0,
+);
+$placed = array_map(
+    static fn ($case) => (new Placer($catalogue))->place($case->facts, $case->today),
+    $cases,
+);
+Stopwatch::run(
+    'build, one client',
+    6,
+    120,
+    static fn (int $round): mixed => (new Builder($catalogue))->build(
+        $cases[$round % 3]->brief($placed[$round % 3]),
+    ),
+    50.0,
+);
 
 $motion = new SimulatedDevice(DeviceKind::Motion, Profile::Tremor);
 $samples = [];
@@ -61,22 +123,80 @@ for ($i = 0; $i < 3000; ++$i) {
     [$x, $y, $z] = $motion->values($i / 100.0);
     $samples[] = [10.0 * $i, $x, $y, $z];
 }
-Stopwatch::run('a trace of 30 s analysed', 3, 40, static fn (): mixed => Steadiness::of(Trace::fromSamples(100.0, $samples)), 50.0);
+Stopwatch::run(
+    'a trace of 30 s analysed',
+    3,
+    40,
+    static fn (): mixed => Steadiness::of(Trace::fromSamples(100.0, $samples)),
+    50.0,
+);
 $glove = new SimulatedDevice(DeviceKind::Glove, Profile::Tight);
-$lines = '{"hello":"hand-garden/device","version":1,"kind":"glove","run":"bench"}'."\n".$glove->lines(0).$glove->lines(1);
-Stopwatch::run('a delivery of the glove read', 20, 300, static fn (): mixed => Batch::read(DeviceKind::Glove, $lines, new Seen()));
+$lines = '{"hello":"hand-garden/device","version":1,"kind":"glove","run":"bench"}'
+    ."\n"
+    .$glove->lines(0)
+    .$glove->lines(1);
+Stopwatch::run(
+    'a delivery of the glove read',
+    20,
+    300,
+    static fn (): mixed => Batch::read(DeviceKind::Glove, $lines, new Seen()),
+);
 
 $names = $drawings->poseNames();
 $views = [View::Palmar, View::Dorsal, View::Radial, View::Three, View::ThreePalm];
-Stopwatch::run('one full hand, cold (all poses, five views)', 10, 230, static fn (int $round): mixed => (new Figure(HandModel::build($drawings->pose($names[$round % count($names)])->pose), Camera::of($views[$round % 5], Side::Right)))->layers(), 40.0);
+Stopwatch::run(
+    'one full hand, cold (all poses, five views)',
+    10,
+    230,
+    static fn (int $round): mixed => (
+        new Figure(
+            HandModel::build($drawings->pose($names[$round % count($names)])->pose),
+            Camera::of($views[$round % 5], Side::Right),
+        )
+    )->layers(),
+    40.0,
+);
 $painter = new Painter();
-Stopwatch::run('live sketch of a pose', 10, 230, static fn (int $round): string => (new SvgWriter())->write($painter->sketch($drawings->pose($names[$round % count($names)])->pose, $views[$round % 5], Side::Right)), 15.0);
+Stopwatch::run(
+    'live sketch of a pose',
+    10,
+    230,
+    static fn (int $round): string => (new SvgWriter())->write(
+        $painter->sketch(
+            $drawings->pose($names[$round % count($names)])->pose,
+            $views[$round % 5],
+            Side::Right,
+        ),
+    ),
+    15.0,
+);
 $rungs = $catalogue->rungs();
-$pictures = new HandPictures(new CatalogueStore($root.'/catalogue', sys_get_temp_dir().'/garden-bench', false), sys_get_temp_dir().'/garden-bench');
+$pictures = new HandPictures(
+    new CatalogueStore($root.'/catalogue', sys_get_temp_dir().'/garden-bench', false),
+    sys_get_temp_dir().'/garden-bench',
+);
 $sizes = [];
-Stopwatch::run('picture of an exercise: hand, ghost, arrow', 0, 2 * count($rungs), static function (int $round) use ($pictures, $painter, $rungs, &$sizes): void {
-    $svg = (new SvgWriter())->write($painter->paint($pictures->specOf($rungs[intdiv($round, 2)], Side::Right, 0 === $round % 2 ? 'start' : 'end')));
-    $sizes[] = strlen((string) gzencode($svg, 6));
-});
+Stopwatch::run(
+    'picture of an exercise: hand, ghost, arrow',
+    0,
+    2 * count($rungs),
+    static function (int $round) use ($pictures, $painter, $rungs, &$sizes): void {
+        $svg = (new SvgWriter())->write(
+            $painter->paint(
+                $pictures->specOf(
+                    $rungs[intdiv($round, 2)],
+                    Side::Right,
+                    0 === $round % 2 ? 'start' : 'end',
+                ),
+            ),
+        );
+        $sizes[] = strlen((string) gzencode($svg, 6));
+    },
+);
 sort($sizes);
-printf("%-46s median %7.1f kB   largest %6.1f kB\n", 'its size, compressed', ($sizes[intdiv(count($sizes), 2)] ?? 0) / 1024, ($sizes[count($sizes) - 1] ?? 0) / 1024);
+printf(
+    "%-46s median %7.1f kB   largest %6.1f kB\n",
+    'its size, compressed',
+    ($sizes[intdiv(count($sizes), 2)] ?? 0) / 1024,
+    ($sizes[count($sizes) - 1] ?? 0) / 1024,
+);

@@ -11,8 +11,20 @@ require dirname(__DIR__).'/vendor/autoload.php';
 [, $base, $password] = $argv;
 $curl = curl_init();
 $get = static function (string $path, array $post = []) use ($curl, $base): string {
-    curl_setopt_array($curl, [\CURLOPT_URL => $base.'/'.ltrim($path, '/'), \CURLOPT_RETURNTRANSFER => true, \CURLOPT_COOKIEFILE => '']);
-    curl_setopt_array($curl, [] === $post ? [\CURLOPT_HTTPGET => true] : [\CURLOPT_POST => true, \CURLOPT_POSTFIELDS => http_build_query($post)]);
+    curl_setopt_array(
+        $curl,
+        [
+            \CURLOPT_URL => $base.'/'.ltrim($path, '/'),
+            \CURLOPT_RETURNTRANSFER => true,
+            \CURLOPT_COOKIEFILE => '',
+        ],
+    );
+    curl_setopt_array(
+        $curl,
+        [] === $post
+            ? [\CURLOPT_HTTPGET => true]
+            : [\CURLOPT_POST => true, \CURLOPT_POSTFIELDS => http_build_query($post)],
+    );
     $body = (string) curl_exec($curl);
     $status = curl_getinfo($curl, \CURLINFO_RESPONSE_CODE);
     if (!in_array($status, [200, 302, 303], true)) {
@@ -21,21 +33,65 @@ $get = static function (string $path, array $post = []) use ($curl, $base): stri
 
     return $body;
 };
-$find = static fn (string $pattern, string $text): string => 1 === preg_match($pattern, $text, $m) ? $m[1] : exit("Nothing like $pattern on the page.\n");
+$find = static fn (string $pattern, string $text): string => 1 === preg_match(
+    $pattern,
+    $text,
+    $m,
+)
+    ? $m[1]
+    : exit("Nothing like $pattern on the page.\n");
 
 $token = $find('/name="_csrf_token" value="([^"]+)"/', $get('/sign-in'));
-$get('/sign-in', ['_username' => 'maren@quayside.example', '_password' => $password, '_csrf_token' => $token]);
+$get(
+    '/sign-in',
+    ['_username' => 'maren@quayside.example', '_password' => $password, '_csrf_token' => $token],
+);
 $client = $find('#href="(/clients/[0-9a-f-]{36})">Odalys#', $get('/'));
 $form = $get($client.'/measure');
-$figures = ['_token' => $find('/name="_token" value="([^"]+)"/', $form), 'm' => ['index_mcp_flexion:right:active:-' => '80', 'index_mcp_extension:right:active:-' => '20']];
+$figures = [
+    '_token' => $find('/name="_token" value="([^"]+)"/', $form),
+    'm' => ['index_mcp_flexion:right:active:-' => '80', 'index_mcp_extension:right:active:-' => '20'],
+];
 $page = static fn (string $path): Closure => static fn (): string => $get($path);
 
 $bare = Stopwatch::run('bare Twig page', 50, 300, $page('/bench/twig'));
-$signedIn = Stopwatch::run('bare signed-in page, session in PostgreSQL', 50, 300, $page('/bench/signed-in'));
+$signedIn = Stopwatch::run(
+    'bare signed-in page, session in PostgreSQL',
+    50,
+    300,
+    $page('/bench/signed-in'),
+);
 $median = Stopwatch::run('client page', 50, 300, $page($client), 2 * $signedIn);
-printf("%-46s %.2f x the signed-in page, %.2f x the bare Twig page\n", 'client page', $median / $signedIn, $median / $bare);
-foreach (['Today' => '/', 'placement' => $client.'/placement', 'routine' => $client.'/routine', 'measure' => $client.'/measure', 'measure, everything' => $client.'/measure?set=everything', 'findings' => $client.'/findings', 'decisions' => $client.'/decisions'] as $name => $path) {
+printf(
+    "%-46s %.2f x the signed-in page, %.2f x the bare Twig page\n",
+    'client page',
+    $median / $signedIn,
+    $median / $bare,
+);
+foreach (
+    [
+        'Today' => '/',
+        'placement' => $client.'/placement',
+        'routine' => $client.'/routine',
+        'measure' => $client.'/measure',
+        'measure, everything' => $client.'/measure?set=everything',
+        'findings' => $client.'/findings',
+        'decisions' => $client.'/decisions',
+    ] as $name => $path
+) {
     Stopwatch::run($name, 20, 100, $page($path));
 }
-Stopwatch::run('search, 2,000 own exercises beside the catalogue', 20, 100, $page('/exercises?words=lift+ring&condition=stroke&minutes=5'), 50.0);
-Stopwatch::run('figures as you type, round trip', 20, 200, static fn (): string => $get($client.'/measure/figures', $figures), 100.0);
+Stopwatch::run(
+    'search, 2,000 own exercises beside the catalogue',
+    20,
+    100,
+    $page('/exercises?words=lift+ring&condition=stroke&minutes=5'),
+    50.0,
+);
+Stopwatch::run(
+    'figures as you type, round trip',
+    20,
+    200,
+    static fn (): string => $get($client.'/measure/figures', $figures),
+    100.0,
+);

@@ -31,7 +31,13 @@ for ($seed = 0; count($times) < CLIENTS; ++$seed) {
         1 => Goals::of([[$tasks[$seed % 6], 3], [$tasks[($seed + 2) % 6], 1 + $seed % 3]]),
         default => Goals::one($tasks[$seed % 6]),
     };
-    $brief = new Brief((new Placer($catalogue))->place($facts, $client->today), $facts, $goals, new Limits(8 + $seed % 38), $client->today);
+    $brief = new Brief(
+        (new Placer($catalogue))->place($facts, $client->today),
+        $facts,
+        $goals,
+        new Limits(8 + $seed % 38),
+        $client->today,
+    );
     $start = Stopwatch::processorMs();
     try {
         $routine = $builder->build($brief);
@@ -47,7 +53,25 @@ for ($seed = 0; count($times) < CLIENTS; ++$seed) {
 }
 sort($times);
 sort($groups);
-printf("%d clients, %d more had no routine; candidates: median %d, most %d\n", CLIENTS, $none, $groups[intdiv(CLIENTS, 2)], $groups[CLIENTS - 1]);
-printf("%-46s median %7.1f ms   p95 %9.1f ms   worst %7.1f ms  (processor time; limits 50 and 300)\n", 'solve', $times[intdiv(CLIENTS, 2)], $times[(int) (0.95 * CLIENTS)], $times[CLIENTS - 1]);
-printf("%-46s %d proved best, %d with a gap of at most %d points\n", 'proof', CLIENTS - count($gaps), count($gaps), [] === $gaps ? 0 : max($gaps));
+printf(
+    "%d clients, %d more had no routine; candidates: median %d, most %d\n",
+    CLIENTS,
+    $none,
+    $groups[intdiv(CLIENTS, 2)],
+    $groups[CLIENTS - 1],
+);
+printf(
+    "%-46s median %7.1f ms   p95 %9.1f ms   worst %7.1f ms  (processor time; limits 50 and 300)\n",
+    'solve',
+    $times[intdiv(CLIENTS, 2)],
+    $times[(int) (0.95 * CLIENTS)],
+    $times[CLIENTS - 1],
+);
+printf(
+    "%-46s %d proved best, %d with a gap of at most %d points\n",
+    'proof',
+    CLIENTS - count($gaps),
+    count($gaps),
+    [] === $gaps ? 0 : max($gaps),
+);
 printf("%-46s %.1f MB  (limit 64)\n", 'peak memory', memory_get_peak_usage(true) / 1e6);

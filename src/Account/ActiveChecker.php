@@ -11,8 +11,9 @@ use Symfony\Component\Security\Core\User\UserInterface;
 /** Whoever left cannot sign in; people made for the demonstration sign in on this machine only. */
 final readonly class ActiveChecker implements UserCheckerInterface
 {
-    public function __construct(private bool $onLoopback)
-    {
+    public function __construct(
+        private bool $onLoopback,
+    ) {
     }
 
     public function checkPreAuth(UserInterface $user): void

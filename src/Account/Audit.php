@@ -16,8 +16,10 @@ final class Audit
     /** @var list<array<string, string|null>> */
     private array $reads = [];
 
-    public function __construct(private readonly Connection $connection, private readonly Who $who)
-    {
+    public function __construct(
+        private readonly Connection $connection,
+        private readonly Who $who,
+    ) {
     }
 
     public function wrote(string $action, ?string $clientId, string $subjectId = ''): void
@@ -45,6 +47,14 @@ final class Audit
     {
         $staff = $this->who->staff();
 
-        return ['id' => Uuid::v7()->toRfc4122(), 'clinic_id' => $staff->clinicId, 'staff_id' => $staff->id, 'action' => $action, 'client_id' => $clientId, 'subject_id' => $subjectId, 'at' => gmdate('Y-m-d H:i:sP')];
+        return [
+            'id' => Uuid::v7()->toRfc4122(),
+            'clinic_id' => $staff->clinicId,
+            'staff_id' => $staff->id,
+            'action' => $action,
+            'client_id' => $clientId,
+            'subject_id' => $subjectId,
+            'at' => gmdate('Y-m-d H:i:sP'),
+        ];
     }
 }

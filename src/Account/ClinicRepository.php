@@ -8,21 +8,29 @@ use Doctrine\ORM\EntityManagerInterface;
 
 final readonly class ClinicRepository
 {
-    public function __construct(private EntityManagerInterface $entities, private Who $who)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Who $who,
+    ) {
     }
 
     /** The clinic of the person who is signed in. */
     public function own(): Clinic
     {
-        return $this->entities->find(Clinic::class, $this->who->clinicId()) ?? throw new \LogicException('A person always has a clinic.');
+        return $this->entities->find(Clinic::class, $this->who->clinicId())
+            ?? throw new \LogicException('A person always has a clinic.');
     }
 
     /** @return array<string, string> names of the clinic's people by id */
     public function namesOfStaff(): array
     {
         $names = [];
-        foreach ($this->entities->getRepository(Staff::class)->findBy(['clinicId' => $this->who->clinicId()], ['name' => 'ASC']) as $staff) {
+        foreach (
+            $this->entities->getRepository(Staff::class)->findBy(
+                ['clinicId' => $this->who->clinicId()],
+                ['name' => 'ASC'],
+            ) as $staff
+        ) {
             $names[$staff->id] = $staff->name;
         }
 

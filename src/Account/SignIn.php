@@ -19,6 +19,10 @@ final class SignIn extends AbstractController
         }
         $error = $authentication->getLastAuthenticationError();
 
-        return $this->render('Account/sign-in.html.twig', ['email' => $authentication->getLastUsername(), 'error' => $error], new Response(status: null === $error ? 200 : 422));
+        return $this->render(
+            'Account/sign-in.html.twig',
+            ['email' => $authentication->getLastUsername(), 'error' => $error],
+            new Response(status: null === $error ? 200 : 422),
+        );
     }
 }

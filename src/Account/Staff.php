@@ -67,7 +67,10 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
     /** Asked of the person kept in the session: a new password, another role or leaving ends the session. */
     public function isEqualTo(UserInterface $user): bool
     {
-        return $user instanceof self && $user->active && $user->role === $this->role && $this->password === hash('crc32c', $user->password);
+        return $user instanceof self
+            && $user->active
+            && $user->role === $this->role
+            && $this->password === hash('crc32c', $user->password);
     }
 
     /**
@@ -77,6 +80,15 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
      */
     public function __serialize(): array
     {
-        return ['id' => $this->id, 'clinicId' => $this->clinicId, 'email' => $this->email, 'name' => $this->name, 'role' => $this->role, 'forDemo' => $this->forDemo, 'active' => $this->active, 'password' => hash('crc32c', $this->password)];
+        return [
+            'id' => $this->id,
+            'clinicId' => $this->clinicId,
+            'email' => $this->email,
+            'name' => $this->name,
+            'role' => $this->role,
+            'forDemo' => $this->forDemo,
+            'active' => $this->active,
+            'password' => hash('crc32c', $this->password),
+        ];
     }
 }

@@ -14,13 +14,17 @@ use Symfony\Component\Security\Core\User\UserProviderInterface;
 /** @implements UserProviderInterface<Staff> */
 final readonly class StaffProvider implements UserProviderInterface, PasswordUpgraderInterface
 {
-    public function __construct(private EntityManagerInterface $entities)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+    ) {
     }
 
     public function loadUserByIdentifier(string $identifier): Staff
     {
-        return $this->entities->getRepository(Staff::class)->findOneBy(['email' => mb_strtolower(trim($identifier))]) ?? throw new UserNotFoundException();
+        return $this->entities->getRepository(Staff::class)->findOneBy(
+            ['email' => mb_strtolower(trim($identifier))],
+        )
+            ?? throw new UserNotFoundException();
     }
 
     public function refreshUser(UserInterface $user): Staff
@@ -35,8 +39,10 @@ final readonly class StaffProvider implements UserProviderInterface, PasswordUpg
         return Staff::class === $class;
     }
 
-    public function upgradePassword(PasswordAuthenticatedUserInterface $user, string $newHashedPassword): void
-    {
+    public function upgradePassword(
+        PasswordAuthenticatedUserInterface $user,
+        string $newHashedPassword,
+    ): void {
         if ($user instanceof Staff) {
             $user->password = $newHashedPassword;
             $this->entities->flush();

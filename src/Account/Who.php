@@ -10,8 +10,9 @@ use Symfony\Component\Security\Core\Exception\AccessDeniedException;
 /** The person who is signed in, and the clinic that all questions are scoped by. */
 final readonly class Who
 {
-    public function __construct(private Security $security)
-    {
+    public function __construct(
+        private Security $security,
+    ) {
     }
 
     public function staff(): Staff

@@ -29,6 +29,19 @@ final readonly class Change
 
     public function drawn(): self
     {
-        return new self($this->label, $this->hand, $this->first, $this->firstOn, $this->last, $this->lastOn, $this->difference, $this->mustBeat, $this->judgement, $this->why, $this->draw, ($this->draw)());
+        return new self(
+            $this->label,
+            $this->hand,
+            $this->first,
+            $this->firstOn,
+            $this->last,
+            $this->lastOn,
+            $this->difference,
+            $this->mustBeat,
+            $this->judgement,
+            $this->why,
+            $this->draw,
+            ($this->draw)(),
+        );
     }
 }

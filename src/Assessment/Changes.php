@@ -21,8 +21,10 @@ use HandGarden\Core\Measure\Unit;
 /** Everything that was measured on two days or more, first against last. Real changes come first. */
 final readonly class Changes
 {
-    public function __construct(private MeasureKinds $kinds, private ?\DateTimeImmutable $injectedOn)
-    {
+    public function __construct(
+        private MeasureKinds $kinds,
+        private ?\DateTimeImmutable $injectedOn,
+    ) {
     }
 
     /**
@@ -36,20 +38,40 @@ final readonly class Changes
         $series = [];
         foreach ($history as $reading) {
             if (\is_float($reading->value)) {
-                $series[implode('|', [$reading->code, $reading->argument ?? '', $reading->mode->value ?? '', $reading->side->value ?? ''])][] = $reading;
+                $series[
+                    implode(
+                        '|',
+                        [
+                            $reading->code,
+                            $reading->argument ?? '',
+                            $reading->mode->value ?? '',
+                            $reading->side->value ?? '',
+                        ],
+                    )
+                ][] = $reading;
             }
         }
         $changes = [];
         foreach ($series as $readings) {
             $kind = $this->kinds->find($readings[0]->code);
             if (null !== $kind && $readings[0]->on < $readings[\count($readings) - 1]->on) {
-                $changes[] = $this->change($kind, MeasureView::name($kind, $readings[0]->argument), $readings, 1);
+                $changes[] = $this->change(
+                    $kind,
+                    MeasureView::name($kind, $readings[0]->argument),
+                    $readings,
+                    1,
+                );
             }
         }
         foreach (self::totals($history) as $totals) {
             $digit = Digit::from(substr($totals[0]->code, 6));
             if (\count($totals) > 1) {
-                $changes[] = $this->change(self::totalMotion($digit), 'Total active motion, '.$digit->value, $totals, 2 * \count($digit->hinges()));
+                $changes[] = $this->change(
+                    self::totalMotion($digit),
+                    'Total active motion, '.$digit->value,
+                    $totals,
+                    2 * \count($digit->hinges()),
+                );
             }
         }
         $rank = static fn (Change $c): int => match ($c->judgement) {
@@ -61,7 +83,11 @@ final readonly class Changes
         };
         usort($changes, static fn (Change $a, Change $b): int => $rank($a) <=> $rank($b));
 
-        return array_map(static fn (Change $c, int $place): Change => $place < $charts ? $c->drawn() : $c, $changes, array_keys($changes));
+        return array_map(
+            static fn (Change $c, int $place): Change => $place < $charts ? $c->drawn() : $c,
+            $changes,
+            array_keys($changes),
+        );
     }
 
     /** @param non-empty-list<Reading> $readings oldest first */
@@ -80,11 +106,24 @@ final readonly class Changes
             $first->on,
             MeasureView::text($kind, $last).$unit,
             $last->on,
-            null === $found->difference ? '' : (0.0 === round($found->difference, 1) ? '0' : \sprintf('%+g', round($found->difference, 1))),
+            null === $found->difference
+                ? ''
+                : (
+                    0.0 === round($found->difference, 1) ? '0' : \sprintf(
+                        '%+g',
+                        round($found->difference, 1),
+                    )
+                ),
             null === $found->srd ? '' : round($found->srd->value, 1).$unit.', '.$found->srd->from,
             $found->judgement,
             $found->why,
-            fn (): Chart => Trend::of('' === $hand ? $label : $label.', '.$hand, $unit, $readings, $found->srd, $this->injectedOn),
+            fn (): Chart => Trend::of(
+                '' === $hand ? $label : $label.', '.$hand,
+                $unit,
+                $readings,
+                $found->srd,
+                $this->injectedOn,
+            ),
         );
     }
 
@@ -100,7 +139,12 @@ final readonly class Changes
         $byDay = [];
         foreach ($history as $reading) {
             $digit = strstr($reading->code, '_', true);
-            if (Mode::Active === $reading->mode && null !== $reading->side && false !== $digit && null !== Digit::tryFrom($digit)) {
+            if (
+                Mode::Active === $reading->mode
+                && null !== $reading->side
+                && false !== $digit
+                && null !== Digit::tryFrom($digit)
+            ) {
                 $byDay[$reading->side->value.' '.$digit][$reading->on->getTimestamp()][] = $reading;
             }
         }
@@ -108,9 +152,23 @@ final readonly class Changes
         foreach ($byDay as $key => $days) {
             [$side, $digit] = explode(' ', $key);
             foreach ($days as $readings) {
-                $motion = FingerMotion::of(new Readings($readings), Side::from($side), Digit::from($digit), Mode::Active);
+                $motion = FingerMotion::of(
+                    new Readings($readings),
+                    Side::from($side),
+                    Digit::from($digit),
+                    Mode::Active,
+                );
                 if (null !== $motion->totalDegrees) {
-                    $totals[$key][] = new Reading('total_'.$digit, Side::from($side), Mode::Active, null, $motion->totalDegrees, $readings[0]->on, false, $readings[0]->taken?->withTrials([]));
+                    $totals[$key][] = new Reading(
+                        'total_'.$digit,
+                        Side::from($side),
+                        Mode::Active,
+                        null,
+                        $motion->totalDegrees,
+                        $readings[0]->on,
+                        false,
+                        $readings[0]->taken?->withTrials([]),
+                    );
                 }
             }
         }
@@ -120,6 +178,15 @@ final readonly class Changes
 
     private static function totalMotion(Digit $digit): MeasureKind
     {
-        return new MeasureKind('total_'.$digit->value, 'Total active motion', Unit::Degrees, -90.0, 400.0, '', 0, digit: $digit);
+        return new MeasureKind(
+            'total_'.$digit->value,
+            'Total active motion',
+            Unit::Degrees,
+            -90.0,
+            400.0,
+            '',
+            0,
+            digit: $digit,
+        );
     }
 }

@@ -11,8 +11,13 @@ use HandGarden\Core\Measure\Taken;
 /** How the measuring goes on: the part of the form above the fields. */
 final readonly class Circumstances
 {
-    private function __construct(public Position $position, public MedicationState $medication, public ?float $hoursSinceDose, public bool $setUpChecked, public string $problem)
-    {
+    private function __construct(
+        public Position $position,
+        public MedicationState $medication,
+        public ?float $hoursSinceDose,
+        public bool $setUpChecked,
+        public string $problem,
+    ) {
     }
 
     /** @param array<mixed> $form */
@@ -20,7 +25,8 @@ final readonly class Circumstances
     {
         $text = static fn (string $key): string => \is_string($form[$key] ?? null) ? trim($form[$key]) : '';
         $hours = str_replace(',', '.', $text('hours'));
-        $isHours = '' === $hours || (is_numeric($hours) && (float) $hours >= 0.0 && (float) $hours <= 48.0);
+        $isHours = '' === $hours
+            || (is_numeric($hours) && (float) $hours >= 0.0 && (float) $hours <= 48.0);
 
         return new self(
             Position::tryFrom($text('position')) ?? Position::Usual,

@@ -34,13 +34,21 @@ final class CorrectReading extends AbstractController
 
     public function __invoke(Request $request, Client $client, string $reading): Response
     {
-        $wrong = $this->readings->find($client, $reading) ?? throw $this->createNotFoundException('No such reading.');
-        $kind = $this->catalogue->get()->vocabulary->kinds->find($wrong->code) ?? throw $this->createNotFoundException('Only measured values are corrected; look again for an observation.');
+        $wrong = $this->readings->find($client, $reading)
+            ?? throw $this->createNotFoundException('No such reading.');
+        $kind = $this->catalogue->get()->vocabulary->kinds->find($wrong->code)
+            ?? throw $this->createNotFoundException(
+                'Only measured values are corrected; look again for an observation.',
+            );
         $typed = trim((string) $request->request->get('value', ''));
         $reason = trim((string) $request->request->get('reason', ''));
         $problems = [];
         if ($request->isMethod('POST')) {
-            $value = '' === $typed ? 'Type the right value.' : (new MeasureForm($this->catalogue->get()))->measure($wrong->key(), $typed, $wrong->onDay);
+            $value = '' === $typed
+                ? 'Type the right value.'
+                : (
+                    new MeasureForm($this->catalogue->get())
+                )->measure($wrong->key(), $typed, $wrong->onDay);
             if (null !== $wrong->replacedById) {
                 $problems['value'] = 'This reading was corrected already.';
             } elseif (!$value instanceof Reading) {
@@ -52,13 +60,23 @@ final class CorrectReading extends AbstractController
             if ([] === $problems && $value instanceof Reading) {
                 $now = $this->clock->now();
                 $staffId = $this->who->staff()->id;
-                $right = RecordedReading::of($value, $this->readings->visit($client, $wrong->onDay, $staffId, $now), $staffId, $now, $reason);
+                $right = RecordedReading::of(
+                    $value,
+                    $this->readings->visit($client, $wrong->onDay, $staffId, $now),
+                    $staffId,
+                    $now,
+                    $reason,
+                );
                 $wrong->replacedById = $right->id;
                 $this->readings->add([$right]);
                 $this->audit->wrote('corrected reading', $client->id, $wrong->id);
                 $this->addFlash('done', 'Corrected; the old value stays in the trail.');
 
-                return $this->redirectToRoute('desk_client', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+                return $this->redirectToRoute(
+                    'desk_client',
+                    ['client' => $client->id],
+                    Response::HTTP_SEE_OTHER,
+                );
             }
         }
 
@@ -68,7 +86,13 @@ final class CorrectReading extends AbstractController
             'kind' => $kind,
             'wrong' => $wrong,
             'text' => MeasureView::text($kind, $wrong->toReading()),
-            'trail' => array_map(static fn (RecordedReading $r): array => ['text' => MeasureView::text($kind, $r->toReading()), 'at' => $r->at], $this->readings->trail($wrong)),
+            'trail' => array_map(
+                static fn (RecordedReading $r): array => [
+                    'text' => MeasureView::text($kind, $r->toReading()),
+                    'at' => $r->at,
+                ],
+                $this->readings->trail($wrong),
+            ),
             'typed' => $typed,
             'reason' => $reason,
             'problems' => $problems,

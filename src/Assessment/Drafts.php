@@ -19,13 +19,17 @@ final readonly class Drafts
     /** Part that no form writes: what a value was captured from, as `source:text`, and when, in milliseconds. */
     public const SOURCES = 's';
 
-    public function __construct(private EntityManagerInterface $entities, private Connection $connection)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Connection $connection,
+    ) {
     }
 
     public function of(Client $client, string $staffId): ?MeasureDraft
     {
-        return $this->entities->getRepository(MeasureDraft::class)->findOneBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'staffId' => $staffId]);
+        return $this->entities->getRepository(MeasureDraft::class)->findOneBy(
+            ['clientId' => $client->id, 'clinicId' => $client->clinicId, 'staffId' => $staffId],
+        );
     }
 
     /**
@@ -44,7 +48,9 @@ final readonly class Drafts
         foreach (self::PARTS as $part) {
             foreach (\is_array($form[$part] ?? null) ? $form[$part] : [] as $key => $value) {
                 $text = \is_string($value) ? mb_substr(trim($value), 0, 60) : '';
-                if ('' === $text && 'm' === $part && self::capturedAt($before, (string) $key) > $seen) {
+                if (
+                    '' === $text && 'm' === $part && self::capturedAt($before, (string) $key) > $seen
+                ) {
                     continue;
                 }
                 if ('' === $text) {
@@ -67,7 +73,9 @@ final readonly class Drafts
     {
         [$source, $text] = explode(':', $typed[self::SOURCES][$key] ?? ':') + ['', ''];
 
-        return '' !== $text && explode('@', $text)[0] === ($typed['m'][$key] ?? '') ? Source::tryFrom($source) : null;
+        return '' !== $text && explode('@', $text)[0] === ($typed['m'][$key] ?? '')
+            ? Source::tryFrom($source)
+            : null;
     }
 
     /** @param array<string, array<string, string>> $typed */
@@ -88,24 +96,51 @@ final readonly class Drafts
      *
      * @return array<string, array<string, string>>
      */
-    public function change(Client $client, string $staffId, \Closure $change, ?string $note, \DateTimeImmutable $now, ?int $shownMs = null): array
-    {
-        return $this->connection->transactional(function () use ($client, $staffId, $change, $note, $now, $shownMs): array {
-            $at = $now->format('Y-m-d H:i:sP');
-            $whose = [$client->id, $client->clinicId, $staffId];
-            $isNew = 1 === $this->connection->executeStatement("INSERT INTO measure_draft (id, client_id, clinic_id, staff_id, typed, note, at) VALUES (?, ?, ?, ?, '{}', '', ?) ON CONFLICT (client_id, staff_id) DO NOTHING", [Uuid::v7()->toRfc4122(), ...$whose, $at]);
-            $found = $this->connection->fetchAssociative('SELECT typed, note, extract(epoch FROM at)::bigint AS at FROM measure_draft WHERE client_id = ? AND clinic_id = ? AND staff_id = ? FOR UPDATE', $whose);
-            $row = new Row(false === $found ? [] : $found);
-            /** @var array<string, array<string, string>> $before */
-            $before = $row->json('typed');
-            if (null !== $shownMs && !$isNew && [] === $before && '' === $row->text('note') && $shownMs < 1000 * $row->int('at')) {
-                return $change($before);
-            }
-            $typed = $change($before);
-            $this->connection->executeStatement('UPDATE measure_draft SET typed = ?, note = ?, at = ? WHERE client_id = ? AND clinic_id = ? AND staff_id = ?', [json_encode((object) $typed, \JSON_THROW_ON_ERROR), $note ?? $row->text('note'), $at, ...$whose]);
+    public function change(
+        Client $client,
+        string $staffId,
+        \Closure $change,
+        ?string $note,
+        \DateTimeImmutable $now,
+        ?int $shownMs = null,
+    ): array {
+        return $this->connection
+            ->transactional(function () use ($client, $staffId, $change, $note, $now, $shownMs): array {
+                $at = $now->format('Y-m-d H:i:sP');
+                $whose = [$client->id, $client->clinicId, $staffId];
+                $isNew = 1 === $this->connection->executeStatement(
+                    "INSERT INTO measure_draft (id, client_id, clinic_id, staff_id, typed, note, at) VALUES (?, ?, ?, ?, '{}', '', ?) ON CONFLICT (client_id, staff_id) DO NOTHING",
+                    [Uuid::v7()->toRfc4122(), ...$whose, $at],
+                );
+                $found = $this->connection->fetchAssociative(
+                    'SELECT typed, note, extract(epoch FROM at)::bigint AS at FROM measure_draft WHERE client_id = ? AND clinic_id = ? AND staff_id = ? FOR UPDATE',
+                    $whose,
+                );
+                $row = new Row(false === $found ? [] : $found);
+                /** @var array<string, array<string, string>> $before */
+                $before = $row->json('typed');
+                if (
+                    null !== $shownMs
+                    && !$isNew
+                    && [] === $before
+                    && '' === $row->text('note')
+                    && $shownMs < 1000 * $row->int('at')
+                ) {
+                    return $change($before);
+                }
+                $typed = $change($before);
+                $this->connection->executeStatement(
+                    'UPDATE measure_draft SET typed = ?, note = ?, at = ? WHERE client_id = ? AND clinic_id = ? AND staff_id = ?',
+                    [
+                        json_encode((object) $typed, \JSON_THROW_ON_ERROR),
+                        $note ?? $row->text('note'),
+                        $at,
+                        ...$whose,
+                    ],
+                );
 
-            return $typed;
-        });
+                return $typed;
+            });
     }
 
     /**

@@ -16,12 +16,21 @@ use HandGarden\Core\Placement\Vocabulary;
 /** One field of the measuring form: part of the form, and what is measured. */
 final readonly class FieldName
 {
-    private function __construct(public string $part, public string $code, public ?Side $side, public ?Mode $mode, public ?string $argument)
-    {
+    private function __construct(
+        public string $part,
+        public string $code,
+        public ?Side $side,
+        public ?Mode $mode,
+        public ?string $argument,
+    ) {
     }
 
-    public static function measure(string $code, ?Side $side, ?Mode $mode = null, ?string $argument = null): self
-    {
+    public static function measure(
+        string $code,
+        ?Side $side,
+        ?Mode $mode = null,
+        ?string $argument = null,
+    ): self {
         return new self('m', $code, $side, $mode, $argument);
     }
 
@@ -45,23 +54,47 @@ final readonly class FieldName
     {
         $side = $vocabulary->isSided($fact->code) ? $fact->side : null;
         $number = NumberFact::all()[$fact->code] ?? null;
-        $openings = static fn (Mode $mode, ?string $angle): array => [self::measure('opening', $fact->side, $mode, $angle)];
+        $openings = static fn (Mode $mode, ?string $angle): array => [
+            self::measure('opening', $fact->side, $mode, $angle),
+        ];
 
         return match (true) {
-            'tryout' === $fact->code => null === $fact->argument ? [] : [self::tryout($fact->argument, $fact->side)],
+            'tryout' === $fact->code => null === $fact->argument
+                ? []
+                : [self::tryout($fact->argument, $fact->side)],
             'opening_active_pct' === $fact->code => $openings(Mode::Active, $fact->argument),
             'opening_passive_pct' === $fact->code => $openings(Mode::Passive, $fact->argument),
-            'release_angle_deg' === $fact->code => array_merge(...array_map(static fn (int $angle): array => $openings(Mode::Active, (string) $angle), HandState::WRIST_ANGLES)),
-            'individuation_idx' === $fact->code && null !== ($asked = Digit::tryFrom((string) $fact->argument)) => array_map(static fn (Digit $moving): self => self::measure('along', $fact->side, null, Independence::pair($asked, $moving)), Digit::cases()),
-            null !== $vocabulary->observation($fact->code) => [self::observation($fact->code, $side, $fact->argument)],
-            null !== $number => [self::measure($number->readingCode, $side, $number->mode, $fact->argument)],
+            'release_angle_deg' === $fact->code => array_merge(
+                ...array_map(
+                    static fn (int $angle): array => $openings(Mode::Active, (string) $angle),
+                    HandState::WRIST_ANGLES,
+                ),
+            ),
+            'individuation_idx' === $fact->code
+                && null !== ($asked = Digit::tryFrom((string) $fact->argument)) => array_map(
+                    static fn (Digit $moving): self => self::measure(
+                        'along',
+                        $fact->side,
+                        null,
+                        Independence::pair($asked, $moving),
+                    ),
+                    Digit::cases(),
+                ),
+            null !== $vocabulary->observation($fact->code) => [
+                self::observation($fact->code, $side, $fact->argument),
+            ],
+            null !== $number => [
+                self::measure($number->readingCode, $side, $number->mode, $fact->argument),
+            ],
             default => [],
         };
     }
 
     public function key(): string
     {
-        return 't' === $this->part ? $this->argument.':'.($this->side->value ?? '') : ReadingKey::of($this->code, $this->side, $this->mode, $this->argument);
+        return 't' === $this->part
+            ? $this->argument.':'.($this->side->value ?? '')
+            : ReadingKey::of($this->code, $this->side, $this->mode, $this->argument);
     }
 
     public function name(): string

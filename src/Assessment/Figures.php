@@ -21,14 +21,36 @@ final class Figures
         foreach (Digit::cases() as $digit) {
             $active = FingerMotion::of($readings, $side, $digit, Mode::Active);
             $passive = FingerMotion::of($readings, $side, $digit, Mode::Passive);
-            $lags = array_filter($active->lagDegrees, static fn (?float $l): bool => null !== $l && $l > 0.0);
+            $lags = array_filter(
+                $active->lagDegrees,
+                static fn (?float $l): bool => null !== $l && $l > 0.0,
+            );
             $rows[] = [
                 'digit' => ucfirst($digit->value),
                 'active' => self::total($active),
                 'passive' => self::total($passive),
-                'lag' => [] === $lags ? '' : implode(', ', array_map(static fn (string $joint, ?float $l): string => strtoupper($joint).' '.round((float) $l).'°', array_keys($lags), $lags)),
-                'opening' => null === $active->openingPercent ? '' : round($active->openingPercent).' %',
-                'ask' => [] === $active->toRemeasure ? '' : 'Passive is less than active at '.implode(', ', $active->toRemeasure).': measure again',
+                'lag' => [] === $lags
+                    ? ''
+                    : implode(
+                        ', ',
+                        array_map(
+                            static fn (
+                                string $joint,
+                                ?float $l,
+                            ): string => strtoupper($joint).' '.round((float) $l).'°',
+                            array_keys($lags),
+                            $lags,
+                        ),
+                    ),
+                'opening' => null === $active->openingPercent
+                    ? ''
+                    : round($active->openingPercent).' %',
+                'ask' => [] === $active->toRemeasure
+                    ? ''
+                    : 'Passive is less than active at '.implode(
+                        ', ',
+                        $active->toRemeasure,
+                    ).': measure again',
             ];
         }
 

@@ -19,17 +19,32 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_STAFF')]
 final class KeepNote extends AbstractController
 {
-    public function __invoke(Request $request, Client $client, ReadingRepository $readings, Audit $audit, Who $who, Clock $clock): Response
-    {
+    public function __invoke(
+        Request $request,
+        Client $client,
+        ReadingRepository $readings,
+        Audit $audit,
+        Who $who,
+        Clock $clock,
+    ): Response {
         $note = mb_substr(trim((string) $request->request->get('note', '')), 0, 4000);
         if ('' !== $note) {
-            $visit = $readings->visit($client, $clock->today($client->zone), $who->staff()->id, $clock->now());
+            $visit = $readings->visit(
+                $client,
+                $clock->today($client->zone),
+                $who->staff()->id,
+                $clock->now(),
+            );
             $visit->note = trim($visit->note."\n".$note);
             $readings->save();
             $audit->wrote('noted', $client->id, $visit->id);
             $this->addFlash('done', 'Note kept.');
         }
 
-        return $this->redirectToRoute('desk_client', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'desk_client',
+            ['client' => $client->id],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 }

@@ -18,10 +18,18 @@ use HandGarden\Web\Clock;
 /** Keeps a motion trace with what it says; from a file or from a sensor, it is the same. */
 final readonly class KeepTrace
 {
-    public const ACTIONS = ['rest' => 'At rest', 'posture' => 'Arms held out', 'action' => 'Cup to the mouth'];
+    public const ACTIONS = [
+        'rest' => 'At rest',
+        'posture' => 'Arms held out',
+        'action' => 'Cup to the mouth',
+    ];
 
-    public function __construct(private RecordingRepository $recordings, private KeepRecording $keepRecording, private Who $who, private Clock $clock)
-    {
+    public function __construct(
+        private RecordingRepository $recordings,
+        private KeepRecording $keepRecording,
+        private Who $who,
+        private Clock $clock,
+    ) {
     }
 
     /**
@@ -30,21 +38,59 @@ final readonly class KeepTrace
      *
      * @throws InvalidData naming the place in the file
      */
-    public function keep(Client $client, Node $node, Side $side, string $action, ?TrialPlan $plan): Recording
-    {
+    public function keep(
+        Client $client,
+        Node $node,
+        Side $side,
+        string $action,
+        ?TrialPlan $plan,
+    ): Recording {
         $node->only('format', 'version', 'side', 'action', 'set_up', 'rate_hz', 'samples');
         $node->get('version')->int(1, 1);
         if (TraceFormat::TRACE !== $node->get('format')->string()) {
             throw $node->get('format')->fail('expected '.TraceFormat::TRACE);
         }
         $found = TraceFormat::steadiness(Steadiness::of(TraceFormat::trace($node)));
-        $setUp = null === $plan ? null : ($plan->order()[\count($this->recordings->series($client, $plan->name()))] ?? throw $node->fail('this trial is complete'));
+        $setUp = null === $plan
+            ? null
+            : (
+                $plan->order()[\count($this->recordings->series($client, $plan->name()))]
+                    ?? throw $node->fail('this trial is complete')
+            );
         $today = $this->clock->today($client->zone);
         $now = $this->clock->now();
         $staffId = $this->who->staff()->id;
-        $raw = ['format' => TraceFormat::TRACE, 'version' => 1, 'side' => $side->value, 'action' => $action, ...(null === $setUp ? [] : ['set_up' => $setUp->value]), 'rate_hz' => $node->get('rate_hz')->raw(), 'samples' => $node->get('samples')->raw()];
-        $record = new Recording($client->clinicId, $client->id, RecordingKind::Trace, $setUp->value ?? $action, $side, json_encode($raw, \JSON_THROW_ON_ERROR), $found, $plan?->name() ?? '', $today, $now, $staffId);
-        $readings = null === $plan ? RecordedFigures::ofTrace($action, $found, $side, $today, new Taken($staffId, source: Source::MotionSensor)) : [];
+        $raw = [
+            'format' => TraceFormat::TRACE,
+            'version' => 1,
+            'side' => $side->value,
+            'action' => $action,
+            ...(null === $setUp ? [] : ['set_up' => $setUp->value]),
+            'rate_hz' => $node->get('rate_hz')->raw(),
+            'samples' => $node->get('samples')->raw(),
+        ];
+        $record = new Recording(
+            $client->clinicId,
+            $client->id,
+            RecordingKind::Trace,
+            $setUp->value ?? $action,
+            $side,
+            json_encode($raw, \JSON_THROW_ON_ERROR),
+            $found,
+            $plan?->name() ?? '',
+            $today,
+            $now,
+            $staffId,
+        );
+        $readings = null === $plan
+            ? RecordedFigures::ofTrace(
+                $action,
+                $found,
+                $side,
+                $today,
+                new Taken($staffId, source: Source::MotionSensor),
+            )
+            : [];
         $this->keepRecording->keep($client, $record, $readings, 'recorded a trace');
 
         return $record;

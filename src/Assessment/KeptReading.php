@@ -9,7 +9,9 @@ use HandGarden\Core\Measure\Reading;
 /** A reading with the id of its record. */
 final readonly class KeptReading
 {
-    public function __construct(public string $id, public Reading $reading)
-    {
+    public function __construct(
+        public string $id,
+        public Reading $reading,
+    ) {
     }
 }

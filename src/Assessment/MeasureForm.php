@@ -23,16 +23,22 @@ final readonly class MeasureForm
 {
     private const MOST_TRIALS = 10;
 
-    public function __construct(private Catalogue $catalogue, private Taken $circumstances = new Taken())
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+        private Taken $circumstances = new Taken(
+        ),
+    ) {
     }
 
     /**
      * @param array<string, array<string, string>> $typed by part: `m` measures, `o` observations, `t` try-outs, `none` lists of which none of the rest was found
      * @param Readings|null                        $known what was known before, for checks of one value against another
      */
-    public function read(array $typed, \DateTimeImmutable $today, ?Readings $known = null): TypedReadings
-    {
+    public function read(
+        array $typed,
+        \DateTimeImmutable $today,
+        ?Readings $known = null,
+    ): TypedReadings {
         $readings = $problems = [];
         foreach ($typed['m'] ?? [] as $key => $text) {
             $reading = $this->measure($key, $text, $today);
@@ -45,7 +51,9 @@ final readonly class MeasureForm
                 default => null,
             };
             $reading = null === $answer ? null : $this->observation($key, $answer, $today);
-            $reading instanceof Reading ? $readings[] = $reading : $problems[$key] = \sprintf('%s: %s is neither yes nor no', $key, $text);
+            $reading instanceof Reading
+                ? $readings[] = $reading
+                : $problems[$key] = \sprintf('%s: %s is neither yes nor no', $key, $text);
         }
         foreach ($typed['none'] ?? [] as $key => $text) {
             if ('1' === $text) {
@@ -55,8 +63,20 @@ final readonly class MeasureForm
         foreach ($typed['t'] ?? [] as $key => $text) {
             [$rung, $side] = explode(':', $key) + [1 => ''];
             $hand = Side::tryFrom($side);
-            if (\in_array($text, ['clean', 'trick', 'no'], true) && null !== $hand && $this->catalogue->hasRung($rung)) {
-                $readings[] = new Reading('tryout', $hand, null, $rung, $text, $today, taken: $this->circumstances);
+            if (
+                \in_array($text, ['clean', 'trick', 'no'], true)
+                && null !== $hand
+                && $this->catalogue->hasRung($rung)
+            ) {
+                $readings[] = new Reading(
+                    'tryout',
+                    $hand,
+                    null,
+                    $rung,
+                    $text,
+                    $today,
+                    taken: $this->circumstances,
+                );
             } else {
                 $problems[$key] = \sprintf('%s: a try-out is clean, trick or no', $key);
             }
@@ -70,10 +90,23 @@ final readonly class MeasureForm
     {
         $parsed = ReadingKey::parse($key);
         $kind = null === $parsed ? null : $this->catalogue->vocabulary->kinds->find($parsed[0]);
-        if (null === $parsed || null === $kind || ($kind->sided && null === $parsed[1]) || ($kind->hasMode && null === $parsed[2]) || (null === $parsed[3] && [] !== $kind->arguments && 'opening' !== $kind->code) || (null !== $parsed[3] && !\in_array($parsed[3], $kind->arguments, true))) {
+        if (
+            null === $parsed
+            || null === $kind
+            || ($kind->sided && null === $parsed[1])
+            || ($kind->hasMode && null === $parsed[2])
+            || (null === $parsed[3] && [] !== $kind->arguments && 'opening' !== $kind->code)
+            || (null !== $parsed[3] && !\in_array($parsed[3], $kind->arguments, true))
+        ) {
             return \sprintf('there is no measure "%s"', $key);
         }
-        $name = implode(', ', array_filter([$kind->label, $parsed[3] ?? '', $parsed[1]->value ?? '', $parsed[2]->value ?? ''], static fn (string $part): bool => '' !== $part));
+        $name = implode(
+            ', ',
+            array_filter(
+                [$kind->label, $parsed[3] ?? '', $parsed[1]->value ?? '', $parsed[2]->value ?? ''],
+                static fn (string $part): bool => '' !== $part,
+            ),
+        );
         $values = [];
         $parts = preg_split('/[\s;]+/', $text, -1, \PREG_SPLIT_NO_EMPTY);
         if (false === $parts || [] === $parts || 'as usual' === mb_strtolower($text)) {
@@ -88,8 +121,17 @@ final readonly class MeasureForm
                 $values[] = $value;
             }
         }
-        if (\count($values) > self::MOST_TRIALS || (\count($values) > 1 && Unit::Grade === $kind->unit)) {
-            return \sprintf('%s: %s', $name, Unit::Grade === $kind->unit ? 'one grade only: quick movement is made once' : \sprintf('at most %d trials', self::MOST_TRIALS));
+        if (
+            \count($values) > self::MOST_TRIALS
+            || (\count($values) > 1 && Unit::Grade === $kind->unit)
+        ) {
+            return \sprintf(
+                '%s: %s',
+                $name,
+                Unit::Grade === $kind->unit
+                    ? 'one grade only: quick movement is made once'
+                    : \sprintf('at most %d trials', self::MOST_TRIALS),
+            );
         }
 
         return new Reading(
@@ -119,9 +161,21 @@ final readonly class MeasureForm
             if (!\in_array($reading->code, ['slow_angle', 'catch_angle'], true)) {
                 continue;
             }
-            [$slow, $quick] = array_map(static fn (string $code): float|bool|string|null => ($all->newest($code, $reading->side, null, $reading->argument) ?? $known?->newest($code, $reading->side, null, $reading->argument))?->value, ['slow_angle', 'catch_angle']);
+            [$slow, $quick] = array_map(
+                static fn (string $code): float|bool|string|null => (
+                    $all->newest($code, $reading->side, null, $reading->argument)
+                        ?? $known?->newest($code, $reading->side, null, $reading->argument)
+                )?->value,
+                ['slow_angle', 'catch_angle'],
+            );
             if (\is_float($slow) && \is_float($quick) && $quick > $slow) {
-                $problems[ReadingKey::of($reading->code, $reading->side, null, $reading->argument)] = \sprintf('catch at %s is beyond the slow angle %s: the slow angle goes at least as far', $quick, $slow);
+                $problems[
+                    ReadingKey::of($reading->code, $reading->side, null, $reading->argument)
+                ] = \sprintf(
+                    'catch at %s is beyond the slow angle %s: the slow angle goes at least as far',
+                    $quick,
+                    $slow,
+                );
             }
         }
 
@@ -134,7 +188,8 @@ final readonly class MeasureForm
             return null;
         }
         if (Unit::Grade === $kind->unit) {
-            return ToneGrade::tryFrom($text)?->rank() ?? \sprintf('%s is not one of 0, 1, 1+, 2, 3, 4', $text);
+            return ToneGrade::tryFrom($text)?->rank()
+                ?? \sprintf('%s is not one of 0, 1, 1+, 2, 3, 4', $text);
         }
         $number = str_replace([',', "\u{2212}"], ['.', '-'], $text);
         if (1 !== preg_match('/^-?\d{1,4}(\.\d+)?$/', $number)) {
@@ -144,18 +199,35 @@ final readonly class MeasureForm
             return \sprintf('%s is outside %s', $text, $kind->range());
         }
 
-        return $kind->step <= 0.0 || 0.0 === fmod((float) $number, $kind->step) ? (float) $number : \sprintf('%s is not a step of %s', $text, $kind->step);
+        return $kind->step <= 0.0 || 0.0 === fmod((float) $number, $kind->step)
+            ? (float) $number
+            : \sprintf('%s is not a step of %s', $text, $kind->step);
     }
 
     private function observation(string $key, bool $yes, \DateTimeImmutable $today): ?Reading
     {
         $parsed = ReadingKey::parse($key);
-        $observation = null === $parsed ? null : $this->catalogue->vocabulary->observation($parsed[0]);
-        if (null === $parsed || null === $observation || !$observation->accepts($parsed[3]) || ($observation->sided && null === $parsed[1])) {
+        $observation = null === $parsed
+            ? null
+            : $this->catalogue->vocabulary->observation($parsed[0]);
+        if (
+            null === $parsed
+            || null === $observation
+            || !$observation->accepts($parsed[3])
+            || ($observation->sided && null === $parsed[1])
+        ) {
             return null;
         }
 
-        return new Reading($observation->code, $observation->sided ? $parsed[1] : null, null, $parsed[3], $yes, $today, taken: $this->circumstances);
+        return new Reading(
+            $observation->code,
+            $observation->sided ? $parsed[1] : null,
+            null,
+            $parsed[3],
+            $yes,
+            $today,
+            taken: $this->circumstances,
+        );
     }
 
     /**
@@ -167,12 +239,31 @@ final readonly class MeasureForm
     {
         [$listKey, $sideName] = explode(':', $key) + [1 => ''];
         $side = Side::tryFrom($sideName);
-        $list = array_values(array_filter($this->catalogue->vocabulary->lists, static fn (CheckList $l): bool => $l->key === $listKey))[0] ?? null;
+        $list = array_values(
+            array_filter(
+                $this->catalogue->vocabulary->lists,
+                static fn (CheckList $l): bool => $l->key === $listKey,
+            ),
+        )[0]
+            ?? null;
         $rest = [];
         foreach (null === $list || null === $side ? [] : $list->observations as $observation) {
             foreach (self::partsOf($observation) as $part) {
-                $name = ReadingKey::of($observation->code, $observation->sided ? $side : null, null, $part);
-                $known = array_filter($answered, static fn (Reading $r): bool => ReadingKey::of($r->code, $r->side, null, $r->argument) === $name);
+                $name = ReadingKey::of(
+                    $observation->code,
+                    $observation->sided ? $side : null,
+                    null,
+                    $part,
+                );
+                $known = array_filter(
+                    $answered,
+                    static fn (Reading $r): bool => ReadingKey::of(
+                        $r->code,
+                        $r->side,
+                        null,
+                        $r->argument,
+                    ) === $name,
+                );
                 $reading = [] === $known ? $this->observation($name, false, $today) : null;
                 if (null !== $reading) {
                     $rest[] = $reading;

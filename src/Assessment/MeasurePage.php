@@ -50,8 +50,15 @@ final readonly class MeasurePage
      * @param array<string, string>                $problems
      * @param array<mixed>                         $form     as it was sent
      */
-    public function show(Client $client, Preset $preset, array $typed, string $note, ?MeasureDraft $draft, array $problems = [], array $form = []): Response
-    {
+    public function show(
+        Client $client,
+        Preset $preset,
+        array $typed,
+        string $note,
+        ?MeasureDraft $draft,
+        array $problems = [],
+        array $form = [],
+    ): Response {
         $known = $this->readings->of($client);
         $catalogue = $this->catalogue->get();
         $view = new MeasureView($catalogue, $known, $typed);
@@ -62,8 +69,19 @@ final readonly class MeasurePage
         };
 
         $groups = $preset->asksLadders() ? $view->asked($asked) : $view->groups($preset);
-        if (Preset::Everything !== $preset && [] !== array_diff(array_keys($problems), self::keysOf($groups), ['hours'])) {
-            return $this->show($client, Preset::Everything, $typed, $note, $draft, $problems, $form); // what is wrong has to be seen
+        if (
+            Preset::Everything !== $preset
+            && [] !== array_diff(array_keys($problems), self::keysOf($groups), ['hours'])
+        ) {
+            return $this->show(
+                $client,
+                Preset::Everything,
+                $typed,
+                $note,
+                $draft,
+                $problems,
+                $form,
+            ); // what is wrong has to be seen
         }
 
         return new Response($this->twig->render('Assessment/measure.html.twig', [
@@ -74,7 +92,12 @@ final readonly class MeasurePage
             'groups' => $groups,
             'lists' => $preset->hasLists() ? $view->lists() : [],
             'tryouts' => $preset->hasLists() ? $view->tryouts($client->affected()) : [],
-            'maps' => $preset->hasMap() ? array_map(static fn (Side $side): array => self::map($side, $known), [Side::Right, Side::Left]) : [],
+            'maps' => $preset->hasMap()
+                ? array_map(
+                    static fn (Side $side): array => self::map($side, $known),
+                    [Side::Right, Side::Left],
+                )
+                : [],
             'typed' => $typed,
             'hands' => $this->handFigures($client, $known),
             'problems' => $problems,
@@ -109,14 +132,19 @@ final readonly class MeasurePage
     /** @return array<string, array{rows: list<array<string, string>>, active: string, passive: string, findings: list<string>}> */
     public function handFigures(Client $client, Readings $readings): array
     {
-        $young = $readings->since($this->clock->today($client->zone)->modify('-'.KnownFacts::DAYS.' days'));
+        $young = $readings->since(
+            $this->clock->today($client->zone)->modify('-'.KnownFacts::DAYS.' days'),
+        );
         $hands = [];
         foreach ([Side::Right, Side::Left] as $side) {
             $hands[$side->value] = [
                 'rows' => Figures::of($readings, $side),
                 'active' => Figures::opening($readings, $side, Mode::Active),
                 'passive' => Figures::opening($readings, $side, Mode::Passive),
-                'findings' => array_map(static fn (Finding $f): string => $f->title, (new Findings())->found($young, $side)),
+                'findings' => array_map(
+                    static fn (Finding $f): string => $f->title,
+                    (new Findings())->found($young, $side),
+                ),
             ];
         }
 
@@ -136,7 +164,11 @@ final readonly class MeasurePage
         }
         $painting = (new Painter())->sketch($pose, View::Radial, $side);
 
-        return ['side' => $side->value, 'window' => $painting->window, 'layers' => SvgWriter::layersOf($painting)];
+        return [
+            'side' => $side->value,
+            'window' => $painting->window,
+            'layers' => SvgWriter::layersOf($painting),
+        ];
     }
 
     /**
@@ -150,7 +182,14 @@ final readonly class MeasurePage
         foreach ($readings as $reading) {
             $spread = $reading->taken?->spread();
             if (null !== $reading->taken && null !== $spread && \is_float($reading->value)) {
-                $said[ReadingKey::of($reading->code, $reading->side, $reading->mode, $reading->argument)] = \sprintf('%d trials: %s, spread %s', \count($reading->taken->trials), round($reading->value, 1), round($spread, 1));
+                $said[
+                    ReadingKey::of($reading->code, $reading->side, $reading->mode, $reading->argument)
+                ] = \sprintf(
+                    '%d trials: %s, spread %s',
+                    \count($reading->taken->trials),
+                    round($reading->value, 1),
+                    round($spread, 1),
+                );
             }
         }
 
@@ -175,24 +214,40 @@ final readonly class MeasurePage
 
                 return \is_float($value) ? (string) round($value) : '–';
             };
-            $isThumbSide = \in_array($key, ['thumb', 'thumb_mp', 'thumb_ip', 'index_mcp', 'index_pip', 'index_dip'], true);
-            $toLeft = (Side::Right === $side) === $isThumbSide && !str_starts_with($key, 'middle') && 'wrist' !== $key;
+            $isThumbSide = \in_array(
+                $key,
+                ['thumb', 'thumb_mp', 'thumb_ip', 'index_mcp', 'index_pip', 'index_dip'],
+                true,
+            );
+            $toLeft = (Side::Right === $side) === $isThumbSide
+                && !str_starts_with($key, 'middle')
+                && 'wrist' !== $key;
             $joints[] = [
                 'key' => $key,
                 'name' => self::nameOf($key),
                 'known' => '–' !== $number($bent) || '–' !== $number($straight),
-                'text' => 'thumb' === $key ? $number($bent) : $number($straight).' to '.$number($bent),
+                'text' => 'thumb' === $key
+                    ? $number($bent)
+                    : $number($straight).' to '.$number($bent),
                 'x' => $x,
                 'y' => $y,
                 'labelX' => $toLeft ? -7.0 : 7.0,
                 'anchor' => $toLeft ? 'end' : 'start',
-                'field' => ReadingKey::of('wrist' === $key ? $straight : $bent, $side, Mode::Active, null),
+                'field' => ReadingKey::of(
+                    'wrist' === $key ? $straight : $bent,
+                    $side,
+                    Mode::Active,
+                    null,
+                ),
             ];
         }
 
         return [
             'side' => $side->value,
-            'window' => implode(' ', array_map(static fn (float $v): string => (string) round($v, 1), $map->window)),
+            'window' => implode(
+                ' ',
+                array_map(static fn (float $v): string => (string) round($v, 1), $map->window),
+            ),
             'layers' => SvgWriter::layersOf($map->painting),
             'joints' => $joints,
         ];
@@ -202,6 +257,8 @@ final readonly class MeasurePage
     {
         [$digit, $joint] = explode('_', $key) + [1 => ''];
 
-        return null === Digit::tryFrom($digit) ? 'Wrist' : ucfirst($digit).' '.('' === $joint ? 'base' : strtoupper($joint));
+        return null === Digit::tryFrom($digit)
+            ? 'Wrist'
+            : ucfirst($digit).' '.('' === $joint ? 'base' : strtoupper($joint));
     }
 }

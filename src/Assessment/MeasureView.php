@@ -26,8 +26,11 @@ use HandGarden\Core\Placement\Words;
 final readonly class MeasureView
 {
     /** @param array<string, array<string, string>> $typed what was typed, by part and field */
-    public function __construct(private Catalogue $catalogue, private Readings $known, private array $typed)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+        private Readings $known,
+        private array $typed,
+    ) {
     }
 
     /** @return list<array{title: string, columns: list<string>, rows: list<FieldRow>}> */
@@ -38,7 +41,11 @@ final readonly class MeasureView
         foreach ($this->catalogue->vocabulary->kinds->all() as $kind) {
             $key = Preset::groupOf($kind);
             if (\in_array($key, $preset->groups(), true) && 'along' !== $key) {
-                foreach ('opening' === $kind->code ? [null, ...$kind->arguments] : ([] === $kind->arguments ? [null] : $kind->arguments) as $argument) {
+                foreach (
+                    'opening' === $kind->code
+                        ? [null, ...$kind->arguments]
+                        : ([] === $kind->arguments ? [null] : $kind->arguments) as $argument
+                ) {
                     $rows[$key][] = $this->row($kind, $argument);
                 }
             }
@@ -46,7 +53,11 @@ final readonly class MeasureView
         $groups = [];
         foreach (Preset::titles() as $key => $title) {
             if (isset($rows[$key])) {
-                $groups[] = ['title' => $title, 'columns' => self::columns($rows[$key]), 'rows' => $rows[$key]];
+                $groups[] = [
+                    'title' => $title,
+                    'columns' => self::columns($rows[$key]),
+                    'rows' => $rows[$key],
+                ];
             } elseif ('along' === $key && \in_array($key, $preset->groups(), true)) {
                 array_push($groups, ...array_map($this->along(...), [Side::Right, Side::Left]));
             }
@@ -67,12 +78,20 @@ final readonly class MeasureView
         $words = new Words($this->catalogue);
         $rows = [];
         foreach ($asked as $fact) {
-            $fields = array_map($this->field(...), FieldName::answering($fact, $this->catalogue->vocabulary));
+            $fields = array_map(
+                $this->field(...),
+                FieldName::answering($fact, $this->catalogue->vocabulary),
+            );
             if ([] === $fields) {
                 continue;
             }
             $key = $fact->code.'|'.$fact->argument;
-            $rows[$key] ??= ['label' => $words->name($fact->code, $fact->argument), 'how' => $this->howOf($fields), 'seconds' => 0, 'fields' => []];
+            $rows[$key] ??= [
+                'label' => $words->name($fact->code, $fact->argument),
+                'how' => $this->howOf($fields),
+                'seconds' => 0,
+                'fields' => [],
+            ];
             $rows[$key]['seconds'] += $fact->seconds;
             array_push($rows[$key]['fields'], ...$fields);
         }
@@ -89,10 +108,17 @@ final readonly class MeasureView
             foreach ($list->observations as $observation) {
                 foreach ([] === $observation->parts ? [null] : $observation->parts as $part) {
                     $rows[] = [
-                        'label' => $observation->question.(null === $part ? '' : ': '.str_replace('_', ' ', $part)),
+                        'label' => $observation->question.(
+                            null === $part ? '' : ': '.str_replace('_', ' ', $part)
+                        ),
                         'how' => '',
                         'seconds' => null,
-                        'fields' => array_map(fn (?Side $side): array => $this->field(FieldName::observation($observation->code, $side, $part)), $observation->sided ? [Side::Right, Side::Left] : [null]),
+                        'fields' => array_map(
+                            fn (?Side $side): array => $this->field(
+                                FieldName::observation($observation->code, $side, $part),
+                            ),
+                            $observation->sided ? [Side::Right, Side::Left] : [null],
+                        ),
                     ];
                 }
             }
@@ -112,7 +138,15 @@ final readonly class MeasureView
         $rows = [];
         foreach ($this->catalogue->ladders() as $ladder) {
             foreach ($ladder->kind->isClimbed() ? $ladder->rungs : [] as $rung) {
-                $rows[] = ['label' => $rung->name, 'how' => '', 'seconds' => null, 'fields' => array_map(fn (Side $side): array => $this->field(FieldName::tryout($rung->id, $side)), $sides)];
+                $rows[] = [
+                    'label' => $rung->name,
+                    'how' => '',
+                    'seconds' => null,
+                    'fields' => array_map(
+                        fn (Side $side): array => $this->field(FieldName::tryout($rung->id, $side)),
+                        $sides,
+                    ),
+                ];
             }
         }
 
@@ -124,7 +158,8 @@ final readonly class MeasureView
         return match (true) {
             null === $reading->value => 'usual',
             \is_bool($reading->value) => $reading->value ? 'yes' : 'no',
-            Unit::Grade === $kind?->unit && \is_float($reading->value) => ToneGrade::fromRank($reading->value)->value,
+            Unit::Grade === $kind?->unit
+                && \is_float($reading->value) => ToneGrade::fromRank($reading->value)->value,
             \is_float($reading->value) => (string) round($reading->value, 1),
             default => $reading->value,
         };
@@ -154,11 +189,28 @@ final readonly class MeasureView
     {
         $rows = [];
         foreach (Digit::cases() as $asked) {
-            $fields = array_map(fn (Digit $moving): array => $this->field(FieldName::measure('along', $side, null, Independence::pair($asked, $moving))), Digit::cases());
-            $rows[] = ['label' => ucfirst($asked->value).' asked', 'how' => 'How far each moves, 0 to 3; the asked one must reach 3.', 'seconds' => null, 'fields' => $fields];
+            $fields = array_map(
+                fn (Digit $moving): array => $this->field(
+                    FieldName::measure('along', $side, null, Independence::pair($asked, $moving)),
+                ),
+                Digit::cases(),
+            );
+            $rows[] = [
+                'label' => ucfirst($asked->value).' asked',
+                'how' => 'How far each moves, 0 to 3; the asked one must reach 3.',
+                'seconds' => null,
+                'fields' => $fields,
+            ];
         }
 
-        return ['title' => 'Moves along, '.$side->value, 'columns' => array_map(static fn (Digit $d): string => ucfirst($d->value), Digit::cases()), 'rows' => $rows];
+        return [
+            'title' => 'Moves along, '.$side->value,
+            'columns' => array_map(
+                static fn (Digit $d): string => ucfirst($d->value),
+                Digit::cases(),
+            ),
+            'rows' => $rows,
+        ];
     }
 
     /** @return FieldRow */
@@ -170,7 +222,13 @@ final readonly class MeasureView
                 $fields[] = $this->field(FieldName::measure($kind->code, $side, $mode, $argument));
             }
         }
-        $label = 'opening' === $kind->code ? (null === $argument ? 'Wrist as it rests' : ucfirst(self::at($kind, $argument))) : (null === $kind->joint ? $kind->label : $kind->joint->label().($kind->isFlexionEnd ? ' bent' : ' straight')).(null === $argument ? '' : ': '.self::at($kind, $argument));
+        $label = 'opening' === $kind->code
+            ? (null === $argument ? 'Wrist as it rests' : ucfirst(self::at($kind, $argument)))
+            : (
+                null === $kind->joint
+                    ? $kind->label
+                    : $kind->joint->label().($kind->isFlexionEnd ? ' bent' : ' straight')
+            ).(null === $argument ? '' : ': '.self::at($kind, $argument));
 
         return ['label' => $label, 'how' => $kind->howTaken, 'seconds' => null, 'fields' => $fields];
     }
@@ -180,7 +238,13 @@ final readonly class MeasureView
     {
         $kind = $this->catalogue->vocabulary->kinds->find($name->code);
         $last = $this->known->newest($name->code, $name->side, $name->mode, $name->argument);
-        $title = $kind->label ?? $this->catalogue->vocabulary->observation($name->code)->question ?? (null !== $name->argument && $this->catalogue->hasRung($name->argument) ? $this->catalogue->rung($name->argument)->name : 'Try-out');
+        $title = $kind->label
+            ?? $this->catalogue->vocabulary->observation($name->code)->question
+            ?? (
+                null !== $name->argument && $this->catalogue->hasRung($name->argument)
+                    ? $this->catalogue->rung($name->argument)->name
+                    : 'Try-out'
+            );
 
         return [
             'name' => $name->name(),
@@ -191,8 +255,37 @@ final readonly class MeasureView
                 Unit::Grade === $kind?->unit => 'grade',
                 default => 'number',
             },
-            'label' => implode(', ', array_filter([$title, null === $name->argument || 't' === $name->part ? '' : ('m' === $name->part && null !== $kind ? self::at($kind, $name->argument) : str_replace(['_', '-'], ' ', $name->argument)), $name->side->value ?? '', $name->mode->value ?? ''], static fn (string $part): bool => '' !== $part)),
-            'column' => implode(', ', array_filter([ucfirst($name->side->value ?? ''), $name->mode->value ?? '', 'm' === $name->part && null !== $kind && null !== $name->argument ? self::at($kind, $name->argument) : ''], static fn (string $part): bool => '' !== $part)),
+            'label' => implode(
+                ', ',
+                array_filter(
+                    [
+                        $title,
+                        null === $name->argument || 't' === $name->part
+                            ? ''
+                            : (
+                                'm' === $name->part && null !== $kind
+                                    ? self::at($kind, $name->argument)
+                                    : str_replace(['_', '-'], ' ', $name->argument)
+                            ),
+                        $name->side->value ?? '',
+                        $name->mode->value ?? '',
+                    ],
+                    static fn (string $part): bool => '' !== $part,
+                ),
+            ),
+            'column' => implode(
+                ', ',
+                array_filter(
+                    [
+                        ucfirst($name->side->value ?? ''),
+                        $name->mode->value ?? '',
+                        'm' === $name->part && null !== $kind && null !== $name->argument
+                            ? self::at($kind, $name->argument)
+                            : '',
+                    ],
+                    static fn (string $part): bool => '' !== $part,
+                ),
+            ),
             'side' => $name->side?->value,
             'mode' => $name->mode?->value,
             'value' => $this->typed[$name->part][$name->key()] ?? '',
@@ -211,7 +304,9 @@ final readonly class MeasureView
     {
         $parsed = ReadingKey::parse($fields[0]['key'] ?? '');
 
-        return null === $parsed ? '' : ($this->catalogue->vocabulary->kinds->find($parsed[0])->howTaken ?? '');
+        return null === $parsed
+            ? ''
+            : ($this->catalogue->vocabulary->kinds->find($parsed[0])->howTaken ?? '');
     }
 
     /**
@@ -226,6 +321,15 @@ final readonly class MeasureView
             $most = \count($row['fields']) > \count($most) ? $row['fields'] : $most;
         }
 
-        return array_map(static fn (array $f): string => implode(', ', array_filter([ucfirst($f['side'] ?? ''), $f['mode'] ?? ''], static fn (string $p): bool => '' !== $p)), $most);
+        return array_map(
+            static fn (array $f): string => implode(
+                ', ',
+                array_filter(
+                    [ucfirst($f['side'] ?? ''), $f['mode'] ?? ''],
+                    static fn (string $p): bool => '' !== $p,
+                ),
+            ),
+            $most,
+        );
     }
 }

@@ -86,22 +86,60 @@ enum Preset: string
     /** @return array<string, string> titles of the groups, in the order they are taken */
     public static function titles(): array
     {
-        return ['wrist' => 'Wrist and forearm', 'thumb' => 'Thumb', 'index' => 'Index', 'middle' => 'Middle', 'ring' => 'Ring', 'little' => 'Little', 'small' => 'Middle joints, knuckle held', 'opening' => 'Opening by eye, in tens', 'along' => 'Moves along', 'skill' => 'Fingers, grip and pieces', 'try' => 'Timed and counted', 'own' => 'In the client’s words', 'angles' => 'Slow and quick angle', 'tone' => 'Tone, last of all'];
+        return [
+            'wrist' => 'Wrist and forearm',
+            'thumb' => 'Thumb',
+            'index' => 'Index',
+            'middle' => 'Middle',
+            'ring' => 'Ring',
+            'little' => 'Little',
+            'small' => 'Middle joints, knuckle held',
+            'opening' => 'Opening by eye, in tens',
+            'along' => 'Moves along',
+            'skill' => 'Fingers, grip and pieces',
+            'try' => 'Timed and counted',
+            'own' => 'In the client’s words',
+            'angles' => 'Slow and quick angle',
+            'tone' => 'Tone, last of all',
+        ];
     }
 
     public static function groupOf(MeasureKind $kind): string
     {
         return match (true) {
-            \in_array($kind->code, ['spiral_off_mm', 'line_off_mm', 'letters_shrink_pct', 'screen_taps_n', 'screen_rhythm_pct', 'tremor_hz', 'tremor_half_mm'], true) => 'recorded',
+            \in_array(
+                $kind->code,
+                [
+                    'spiral_off_mm',
+                    'line_off_mm',
+                    'letters_shrink_pct',
+                    'screen_taps_n',
+                    'screen_rhythm_pct',
+                    'tremor_hz',
+                    'tremor_half_mm',
+                ],
+                true,
+            ) => 'recorded',
             null !== $kind->digit => $kind->digit->value,
             str_starts_with($kind->code, 'tone_') => 'tone',
             \in_array($kind->code, ['slow_angle', 'catch_angle'], true) => 'angles',
             \in_array($kind->code, ['pip_mcp_straight', 'pip_mcp_bent'], true) => 'small',
             \in_array($kind->code, ['opening', 'along'], true) => $kind->code,
-            \in_array($kind->code, ['thumb_palmar_abduction', 'thumb_radial_abduction', 'opposition_0to10'], true) => 'thumb',
+            \in_array(
+                $kind->code,
+                ['thumb_palmar_abduction', 'thumb_radial_abduction', 'opposition_0to10'],
+                true,
+            ) => 'thumb',
             Unit::Degrees === $kind->unit => 'wrist',
-            \in_array($kind->code, ['pain_now', 'stiffness_now', 'fatigue_now', 'task_goes', 'task_content'], true) => 'own',
-            1 === preg_match('/^(individuation|grip|pinch|pick|turns|coins|release|pegs|blocks|stack|taps)_/', $kind->code) => 'skill',
+            \in_array(
+                $kind->code,
+                ['pain_now', 'stiffness_now', 'fatigue_now', 'task_goes', 'task_content'],
+                true,
+            ) => 'own',
+            1 === preg_match(
+                '/^(individuation|grip|pinch|pick|turns|coins|release|pegs|blocks|stack|taps)_/',
+                $kind->code,
+            ) => 'skill',
             default => 'try',
         };
     }

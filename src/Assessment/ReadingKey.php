@@ -23,6 +23,11 @@ final class ReadingKey
             return null;
         }
 
-        return [$parts[0], Side::tryFrom($parts[1]), Mode::tryFrom($parts[2]), '-' === $parts[3] ? null : $parts[3]];
+        return [
+            $parts[0],
+            Side::tryFrom($parts[1]),
+            Mode::tryFrom($parts[2]),
+            '-' === $parts[3] ? null : $parts[3],
+        ];
     }
 }

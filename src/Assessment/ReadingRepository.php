@@ -34,14 +34,17 @@ final class ReadingRepository implements ResetInterface
     /** @var array<string, list<KeptReading>> one query a request */
     private array $kept = [];
 
-    public function __construct(private readonly EntityManagerInterface $entities)
-    {
+    public function __construct(
+        private readonly EntityManagerInterface $entities,
+    ) {
     }
 
     /** What is known now: the newest reading of each kind, hand, mode and argument; replaced ones stay in the trail only. */
     public function of(Client $client): Readings
     {
-        return new Readings(array_map(static fn (KeptReading $k): Reading => $k->reading, $this->newest($client)));
+        return new Readings(
+            array_map(static fn (KeptReading $k): Reading => $k->reading, $this->newest($client)),
+        );
     }
 
     /** @return list<KeptReading> */
@@ -50,13 +53,25 @@ final class ReadingRepository implements ResetInterface
         return $this->kept[$client->id] ??= array_map(static function (array $values): KeptReading {
             $row = new Row($values);
 
-            return new KeptReading($row->text('id'), self::reading($row, $row->day('on_day'), self::taken($row)));
-        }, $this->entities->getConnection()->fetchAllAssociative(self::NEWEST, ['client' => $client->id, 'clinic' => $client->clinicId]));
+            return new KeptReading(
+                $row->text('id'),
+                self::reading($row, $row->day('on_day'), self::taken($row)),
+            );
+        }, $this->entities->getConnection()->fetchAllAssociative(self::NEWEST, [
+            'client' => $client->id,
+            'clinic' => $client->clinicId,
+        ]));
     }
 
     private static function taken(Row $row): Taken
     {
-        return new Taken($row->text('by_staff_id'), Position::from($row->text('position')), MedicationState::from($row->text('medication')), Source::from($row->text('source')), $row->floats('trials'));
+        return new Taken(
+            $row->text('by_staff_id'),
+            Position::from($row->text('position')),
+            MedicationState::from($row->text('medication')),
+            Source::from($row->text('source')),
+            $row->floats('trials'),
+        );
     }
 
     private static function reading(Row $row, \DateTimeImmutable $day, Taken $taken): Reading
@@ -85,9 +100,18 @@ final class ReadingRepository implements ResetInterface
         $where = [] === $codes ? '' : ' AND code IN (?)';
         $rows = $this->entities->getConnection()->executeQuery(
             'SELECT code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position, medication, source, by_staff_id FROM reading
-             WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL AND on_day >= ?'.$where.' ORDER BY on_day, at, id',
-            [$client->id, $client->clinicId, $day->format('Y-m-d'), ...([] === $codes ? [] : [$codes])],
-            [...array_fill(0, 3, ParameterType::STRING), ...([] === $codes ? [] : [ArrayParameterType::STRING])],
+             WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL AND on_day >= ?'.$where
+                 .' ORDER BY on_day, at, id',
+            [
+                $client->id,
+                $client->clinicId,
+                $day->format('Y-m-d'),
+                ...([] === $codes ? [] : [$codes]),
+            ],
+            [
+                ...array_fill(0, 3, ParameterType::STRING),
+                ...([] === $codes ? [] : [ArrayParameterType::STRING]),
+            ],
         )->fetchAllAssociative();
 
         $days = $taken = []; // thousands of rows share a few days and circumstances
@@ -95,8 +119,21 @@ final class ReadingRepository implements ResetInterface
         foreach ($rows as $values) {
             $row = new Row($values);
             $day = $row->text('on_day');
-            $how = implode('|', [$row->text('by_staff_id'), $row->text('position'), $row->text('medication'), $row->text('source'), $row->text('trials')]);
-            $readings[] = self::reading($row, $days[$day] ??= $row->day('on_day'), $taken[$how] ??= self::taken($row));
+            $how = implode(
+                '|',
+                [
+                    $row->text('by_staff_id'),
+                    $row->text('position'),
+                    $row->text('medication'),
+                    $row->text('source'),
+                    $row->text('trials'),
+                ],
+            );
+            $readings[] = self::reading(
+                $row,
+                $days[$day] ??= $row->day('on_day'),
+                $taken[$how] ??= self::taken($row),
+            );
         }
 
         return $readings;
@@ -105,12 +142,19 @@ final class ReadingRepository implements ResetInterface
     /** @return list<RecordedReading> of one visit, with those that were corrected */
     public function ofVisit(Visit $visit): array
     {
-        return $this->entities->getRepository(RecordedReading::class)->findBy(['visitId' => $visit->id], ['at' => 'ASC', 'id' => 'ASC']);
+        return $this->entities->getRepository(RecordedReading::class)->findBy(
+            ['visitId' => $visit->id],
+            ['at' => 'ASC', 'id' => 'ASC'],
+        );
     }
 
     public function findVisit(Client $client, string $id): ?Visit
     {
-        return Uuid::isValid($id) ? $this->entities->getRepository(Visit::class)->findOneBy(['id' => $id, 'clientId' => $client->id, 'clinicId' => $client->clinicId]) : null;
+        return Uuid::isValid($id)
+            ? $this->entities->getRepository(Visit::class)->findOneBy(
+                ['id' => $id, 'clientId' => $client->id, 'clinicId' => $client->clinicId],
+            )
+            : null;
     }
 
     /**
@@ -118,20 +162,50 @@ final class ReadingRepository implements ResetInterface
      *
      * @return list<RecordedReading>
      */
-    public function keptAt(Client $client, string $staffId, ?string $visitId, \DateTimeImmutable $at): array
-    {
-        return $this->entities->getRepository(RecordedReading::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'byStaffId' => $staffId, 'at' => $at, ...(null === $visitId ? [] : ['visitId' => $visitId]), 'replacedById' => null, 'withdrawnAt' => null]);
+    public function keptAt(
+        Client $client,
+        string $staffId,
+        ?string $visitId,
+        \DateTimeImmutable $at,
+    ): array {
+        return $this->entities->getRepository(RecordedReading::class)->findBy(
+            [
+                'clientId' => $client->id,
+                'clinicId' => $client->clinicId,
+                'byStaffId' => $staffId,
+                'at' => $at,
+                ...(null === $visitId ? [] : ['visitId' => $visitId]),
+                'replacedById' => null,
+                'withdrawnAt' => null,
+            ],
+        );
     }
 
     /** @return list<Reading> every one of a measure that counts, oldest first */
     public function history(Client $client, string $code): array
     {
-        return array_map(static fn (RecordedReading $r): Reading => $r->toReading(), $this->entities->getRepository(RecordedReading::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'code' => $code, 'replacedById' => null, 'withdrawnAt' => null], ['onDay' => 'ASC', 'at' => 'ASC', 'id' => 'ASC']));
+        return array_map(
+            static fn (RecordedReading $r): Reading => $r->toReading(),
+            $this->entities->getRepository(RecordedReading::class)->findBy(
+                [
+                    'clientId' => $client->id,
+                    'clinicId' => $client->clinicId,
+                    'code' => $code,
+                    'replacedById' => null,
+                    'withdrawnAt' => null,
+                ],
+                ['onDay' => 'ASC', 'at' => 'ASC', 'id' => 'ASC'],
+            ),
+        );
     }
 
     public function find(Client $client, string $id): ?RecordedReading
     {
-        return Uuid::isValid($id) ? $this->entities->getRepository(RecordedReading::class)->findOneBy(['id' => $id, 'clientId' => $client->id, 'clinicId' => $client->clinicId]) : null;
+        return Uuid::isValid($id)
+            ? $this->entities->getRepository(RecordedReading::class)->findOneBy(
+                ['id' => $id, 'clientId' => $client->id, 'clinicId' => $client->clinicId],
+            )
+            : null;
     }
 
     /** @return list<RecordedReading> what this one replaced, newest first */
@@ -139,7 +213,11 @@ final class ReadingRepository implements ResetInterface
     {
         $trail = [];
         $older = $reading;
-        while (null !== $older = $this->entities->getRepository(RecordedReading::class)->findOneBy(['replacedById' => $older->id])) {
+        while (
+            null !== $older = $this->entities->getRepository(RecordedReading::class)->findOneBy(
+                ['replacedById' => $older->id],
+            )
+        ) {
             $trail[] = $older;
         }
 
@@ -147,9 +225,21 @@ final class ReadingRepository implements ResetInterface
     }
 
     /** The open visit of this day and person, begun when there is none yet; a signed one takes nothing more. */
-    public function visit(Client $client, \DateTimeImmutable $day, string $staffId, \DateTimeImmutable $now): Visit
-    {
-        $visit = $this->entities->getRepository(Visit::class)->findOneBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'onDay' => $day, 'byStaffId' => $staffId, 'signedAt' => null]);
+    public function visit(
+        Client $client,
+        \DateTimeImmutable $day,
+        string $staffId,
+        \DateTimeImmutable $now,
+    ): Visit {
+        $visit = $this->entities->getRepository(Visit::class)->findOneBy(
+            [
+                'clientId' => $client->id,
+                'clinicId' => $client->clinicId,
+                'onDay' => $day,
+                'byStaffId' => $staffId,
+                'signedAt' => null,
+            ],
+        );
         if (null === $visit) {
             $visit = new Visit($client->clinicId, $client->id, $day, $staffId, $now);
             $this->entities->persist($visit);
@@ -162,8 +252,15 @@ final class ReadingRepository implements ResetInterface
     public function visits(Client $client, int $most): array
     {
         /** @var list<Visit> $visits */
-        $visits = $this->entities->createQuery('SELECT v FROM '.Visit::class.' v WHERE v.clientId = :client AND v.clinicId = :clinic ORDER BY v.onDay DESC, v.at DESC')
-            ->setParameter('client', $client->id)->setParameter('clinic', $client->clinicId)->setMaxResults($most)->getResult();
+        $visits = $this->entities->createQuery(
+            'SELECT v FROM '
+                .Visit::class
+                .' v WHERE v.clientId = :client AND v.clinicId = :clinic ORDER BY v.onDay DESC, v.at DESC',
+        )
+            ->setParameter('client', $client->id)
+            ->setParameter('clinic', $client->clinicId)
+            ->setMaxResults($most)
+            ->getResult();
 
         return $visits;
     }

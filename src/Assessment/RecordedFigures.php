@@ -26,8 +26,13 @@ final class RecordedFigures
      *
      * @return list<Reading>
      */
-    public static function ofInk(InkTask $task, array $found, Side $side, \DateTimeImmutable $day, Taken $taken): array
-    {
+    public static function ofInk(
+        InkTask $task,
+        array $found,
+        Side $side,
+        \DateTimeImmutable $day,
+        Taken $taken,
+    ): array {
         return self::read(self::OF_INK[$task->value] ?? [], $found, $side, null, $day, $taken);
     }
 
@@ -36,8 +41,13 @@ final class RecordedFigures
      *
      * @return list<Reading>
      */
-    public static function ofTrace(string $action, array $found, Side $side, \DateTimeImmutable $day, Taken $taken): array
-    {
+    public static function ofTrace(
+        string $action,
+        array $found,
+        Side $side,
+        \DateTimeImmutable $day,
+        Taken $taken,
+    ): array {
         return self::read(self::OF_TRACE, $found, $side, $action, $day, $taken);
     }
 
@@ -47,14 +57,32 @@ final class RecordedFigures
      *
      * @return list<Reading>
      */
-    private static function read(array $codes, array $found, Side $side, ?string $argument, \DateTimeImmutable $day, Taken $taken): array
-    {
+    private static function read(
+        array $codes,
+        array $found,
+        Side $side,
+        ?string $argument,
+        \DateTimeImmutable $day,
+        Taken $taken,
+    ): array {
         $kinds = MeasureKinds::standard();
         $readings = [];
         foreach ($codes as $key => $code) {
             $value = $found[$key] ?? null;
-            if ((\is_float($value) || \is_int($value)) && true === $kinds->find($code)?->accepts((float) $value)) {
-                $readings[] = new Reading($code, $side, null, $argument, (float) $value, $day, false, $taken);
+            if (
+                (\is_float($value) || \is_int($value))
+                && true === $kinds->find($code)?->accepts((float) $value)
+            ) {
+                $readings[] = new Reading(
+                    $code,
+                    $side,
+                    null,
+                    $argument,
+                    (float) $value,
+                    $day,
+                    false,
+                    $taken,
+                );
             }
         }
 

@@ -77,8 +77,13 @@ class RecordedReading
         $this->id = Uuid::v7()->toRfc4122();
     }
 
-    public static function of(Reading $reading, Visit $visit, string $byStaffId, \DateTimeImmutable $at, string $reason = ''): self
-    {
+    public static function of(
+        Reading $reading,
+        Visit $visit,
+        string $byStaffId,
+        \DateTimeImmutable $at,
+        string $reason = '',
+    ): self {
         $value = $reading->value;
 
         return new self(
@@ -106,7 +111,22 @@ class RecordedReading
 
     public function toReading(): Reading
     {
-        return new Reading($this->code, $this->side, $this->mode, $this->argument, $this->number ?? $this->yes ?? $this->word, new \DateTimeImmutable($this->onDay->format('Y-m-d'), new \DateTimeZone('UTC')), $this->byEye, new Taken($this->byStaffId, $this->position, $this->medication, $this->source, array_map(floatval(...), $this->trials)));
+        return new Reading(
+            $this->code,
+            $this->side,
+            $this->mode,
+            $this->argument,
+            $this->number ?? $this->yes ?? $this->word,
+            new \DateTimeImmutable($this->onDay->format('Y-m-d'), new \DateTimeZone('UTC')),
+            $this->byEye,
+            new Taken(
+                $this->byStaffId,
+                $this->position,
+                $this->medication,
+                $this->source,
+                array_map(floatval(...), $this->trials),
+            ),
+        );
     }
 
     /** Part of the measuring form that it stands in. */
@@ -134,6 +154,8 @@ class RecordedReading
 
     public function key(): string
     {
-        return 'tryout' === $this->code ? $this->argument.':'.($this->side->value ?? '') : ReadingKey::of($this->code, $this->side, $this->mode, $this->argument);
+        return 'tryout' === $this->code
+            ? $this->argument.':'.($this->side->value ?? '')
+            : ReadingKey::of($this->code, $this->side, $this->mode, $this->argument);
     }
 }

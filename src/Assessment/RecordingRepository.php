@@ -13,25 +13,47 @@ final readonly class RecordingRepository
 {
     private const SCALES_SHOWN = 50;
 
-    public function __construct(private EntityManagerInterface $entities)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+    ) {
     }
 
     /** @return list<Recording> newest first, without those taken back */
     public function of(Client $client, RecordingKind ...$kinds): array
     {
-        return $this->entities->getRepository(Recording::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'kind' => $kinds, 'withdrawnAt' => null], ['at' => 'DESC', 'id' => 'DESC'], 60);
+        return $this->entities->getRepository(Recording::class)->findBy(
+            [
+                'clientId' => $client->id,
+                'clinicId' => $client->clinicId,
+                'kind' => $kinds,
+                'withdrawnAt' => null,
+            ],
+            ['at' => 'DESC', 'id' => 'DESC'],
+            60,
+        );
     }
 
     /** @return list<Recording> of one steadying trial, in the order they were recorded */
     public function series(Client $client, string $name): array
     {
-        return $this->entities->getRepository(Recording::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId, 'series' => $name, 'withdrawnAt' => null], ['at' => 'ASC', 'id' => 'ASC']);
+        return $this->entities->getRepository(Recording::class)->findBy(
+            [
+                'clientId' => $client->id,
+                'clinicId' => $client->clinicId,
+                'series' => $name,
+                'withdrawnAt' => null,
+            ],
+            ['at' => 'ASC', 'id' => 'ASC'],
+        );
     }
 
     public function find(Client $client, string $id): ?Recording
     {
-        return Uuid::isValid($id) ? $this->entities->getRepository(Recording::class)->findOneBy(['id' => $id, 'clientId' => $client->id, 'clinicId' => $client->clinicId]) : null;
+        return Uuid::isValid($id)
+            ? $this->entities->getRepository(Recording::class)->findOneBy(
+                ['id' => $id, 'clientId' => $client->id, 'clinicId' => $client->clinicId],
+            )
+            : null;
     }
 
     public function add(object ...$records): void
@@ -50,8 +72,15 @@ final readonly class RecordingRepository
     public function scales(string $clinicId, string $device): array
     {
         /** @var list<ScreenScale> $found */
-        $found = $this->entities->createQuery('SELECT s FROM '.ScreenScale::class.' s WHERE s.clinicId = :clinic AND s.screen LIKE :device ORDER BY s.at DESC, s.id DESC')
-            ->setParameter('clinic', $clinicId)->setParameter('device', $device.'|%')->setMaxResults(self::SCALES_SHOWN)->getResult();
+        $found = $this->entities->createQuery(
+            'SELECT s FROM '
+                .ScreenScale::class
+                .' s WHERE s.clinicId = :clinic AND s.screen LIKE :device ORDER BY s.at DESC, s.id DESC',
+        )
+            ->setParameter('clinic', $clinicId)
+            ->setParameter('device', $device.'|%')
+            ->setMaxResults(self::SCALES_SHOWN)
+            ->getResult();
         $scales = [];
         foreach ($found as $scale) {
             $scales[substr($scale->screen, \strlen($device) + 1)] ??= $scale->pixelsPerMm;

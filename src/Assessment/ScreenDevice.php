@@ -13,27 +13,47 @@ final readonly class ScreenDevice
 {
     private const COOKIE = 'garden_screen';
 
-    private function __construct(public string $name, private bool $isNew)
-    {
+    private function __construct(
+        public string $name,
+        private bool $isNew,
+    ) {
     }
 
     public static function of(Request $request): self
     {
         $name = (string) $request->cookies->get(self::COOKIE, '');
 
-        return 1 === preg_match('/^[0-9a-f]{16}$/', $name) ? new self($name, false) : new self(bin2hex(random_bytes(8)), true);
+        return 1 === preg_match('/^[0-9a-f]{16}$/', $name)
+            ? new self($name, false)
+            : new self(bin2hex(random_bytes(8)), true);
     }
 
     /** What the browser says of screen and zoom, behind the name of the device; at most what the record holds. */
     public function screen(string $says): string
     {
-        return $this->name.'|'.mb_substr((string) preg_replace('/[^0-9a-zA-Z@x.:_-]/', '', $says), 0, 90);
+        return $this->name.'|'.mb_substr(
+            (string) preg_replace('/[^0-9a-zA-Z@x.:_-]/', '', $says),
+            0,
+            90,
+        );
     }
 
     public function mark(Response $response): Response
     {
         if ($this->isNew) {
-            $response->headers->setCookie(Cookie::create(self::COOKIE, $this->name, new \DateTimeImmutable('+1 year'), '/clients', null, null, true, false, Cookie::SAMESITE_STRICT));
+            $response->headers->setCookie(
+                Cookie::create(
+                    self::COOKIE,
+                    $this->name,
+                    new \DateTimeImmutable('+1 year'),
+                    '/clients',
+                    null,
+                    null,
+                    true,
+                    false,
+                    Cookie::SAMESITE_STRICT,
+                ),
+            );
         }
 
         return $response;

@@ -48,11 +48,26 @@ final class ScreenTests extends AbstractController
     public function show(Request $request, Client $client): Response
     {
         $task = InkTask::tryFrom((string) $request->query->get('task', '')) ?? InkTask::Spiral;
-        $side = Side::tryFrom((string) $request->query->get('side', '')) ?? $client->affected()[0] ?? Side::Right;
+        $side = Side::tryFrom((string) $request->query->get('side', ''))
+            ?? $client->affected()[0]
+            ?? Side::Right;
         $device = ScreenDevice::of($request);
         $all = $this->recordings->of($client, RecordingKind::Ink);
-        $same = array_values(array_filter($all, static fn (Recording $r): bool => $side === $r->side && self::taskOf($r) === $task));
-        $chosen = array_values(array_filter([self::chosen($same, (string) $request->query->get('before', '')), self::chosen($same, (string) $request->query->get('after', ''))], static fn (?Recording $r): bool => null !== $r));
+        $same = array_values(
+            array_filter(
+                $all,
+                static fn (Recording $r): bool => $side === $r->side && self::taskOf($r) === $task,
+            ),
+        );
+        $chosen = array_values(
+            array_filter(
+                [
+                    self::chosen($same, (string) $request->query->get('before', '')),
+                    self::chosen($same, (string) $request->query->get('after', '')),
+                ],
+                static fn (?Recording $r): bool => null !== $r,
+            ),
+        );
         if ([] === $chosen && [] !== $same) {
             $chosen = 1 === \count($same) ? [$same[0]] : [$same[\count($same) - 1], $same[0]];
         }
@@ -69,7 +84,9 @@ final class ScreenTests extends AbstractController
             'same' => $same,
             'chosen' => array_map(static fn (Recording $r): string => $r->id, $chosen),
             'chart' => $this->chart($task, $chosen),
-            'others' => array_values(array_filter($all, static fn (Recording $r): bool => !\in_array($r, $same, true))),
+            'others' => array_values(
+                array_filter($all, static fn (Recording $r): bool => !\in_array($r, $same, true)),
+            ),
         ]));
     }
 
@@ -78,7 +95,17 @@ final class ScreenTests extends AbstractController
     {
         $device = ScreenDevice::of($request);
         try {
-            $node = Node::fromJson($request->getContent())->only('format', 'version', 'task', 'side', 'pointer', 'guide', 'screen', 'signature', 'strokes');
+            $node = Node::fromJson($request->getContent())->only(
+                'format',
+                'version',
+                'task',
+                'side',
+                'pointer',
+                'guide',
+                'screen',
+                'signature',
+                'strokes',
+            );
             $node->get('version')->int(1, 1);
             if (InkFormat::INK !== $node->get('format')->string()) {
                 throw $node->get('format')->fail('expected '.InkFormat::INK);
@@ -97,12 +124,52 @@ final class ScreenTests extends AbstractController
         $today = $this->clock->today($client->zone);
         $now = $this->clock->now();
         $staffId = $this->who->staff()->id;
-        $raw = array_filter(['format' => InkFormat::INK, 'version' => 1, 'task' => $task->value, 'side' => $side->value, 'on' => $today->format('Y-m-d'), 'pointer' => mb_substr($pointer, 0, 20), 'guide' => $node->optional('guide')?->raw(), 'pixels_per_mm' => $scale, 'strokes' => $node->get('strokes')->raw()], static fn (mixed $v): bool => null !== $v);
-        $record = new Recording($client->clinicId, $client->id, RecordingKind::Ink, InkTask::Word === $task && $isSignature ? self::SIGNATURE : $task->value, $side, json_encode($raw, \JSON_THROW_ON_ERROR), $found, $device->screen($screen), $today, $now, $staffId);
-        $readings = RecordedFigures::ofInk($task, $found, $side, $today, Circumstances::typed([])->taken($staffId)->from(Source::Screen));
+        $raw = array_filter(
+            [
+                'format' => InkFormat::INK,
+                'version' => 1,
+                'task' => $task->value,
+                'side' => $side->value,
+                'on' => $today->format('Y-m-d'),
+                'pointer' => mb_substr($pointer, 0, 20),
+                'guide' => $node->optional('guide')?->raw(),
+                'pixels_per_mm' => $scale,
+                'strokes' => $node->get('strokes')->raw(),
+            ],
+            static fn (mixed $v): bool => null !== $v,
+        );
+        $record = new Recording(
+            $client->clinicId,
+            $client->id,
+            RecordingKind::Ink,
+            InkTask::Word === $task && $isSignature ? self::SIGNATURE : $task->value,
+            $side,
+            json_encode($raw, \JSON_THROW_ON_ERROR),
+            $found,
+            $device->screen($screen),
+            $today,
+            $now,
+            $staffId,
+        );
+        $readings = RecordedFigures::ofInk(
+            $task,
+            $found,
+            $side,
+            $today,
+            Circumstances::typed([])->taken($staffId)->from(Source::Screen),
+        );
         $this->keepRecording->keep($client, $record, $readings, 'recorded on the screen');
 
-        return new JsonResponse(['id' => $record->id, 'says' => $found['says'] ?? '', 'go' => $this->generateUrl('assessment_screen', ['client' => $client->id, 'task' => $task->value, 'side' => $side->value])]);
+        return new JsonResponse(
+            [
+                'id' => $record->id,
+                'says' => $found['says'] ?? '',
+                'go' => $this->generateUrl(
+                    'assessment_screen',
+                    ['client' => $client->id, 'task' => $task->value, 'side' => $side->value],
+                ),
+            ],
+        );
     }
 
     #[Route('/clients/{client}/screen/scale', name: 'assessment_scale', methods: ['POST'])]
@@ -111,48 +178,102 @@ final class ScreenTests extends AbstractController
         $device = ScreenDevice::of($request);
         $screen = (string) $request->request->get('screen', '');
         try {
-            $found = Calibration::ofCard((float) (string) $request->request->get('card', '0'), $device->screen($screen));
+            $found = Calibration::ofCard(
+                (float) (string) $request->request->get('card', '0'),
+                $device->screen($screen),
+            );
             if ('' === $screen) {
                 throw new InvalidInk('The browser did not say which screen this is.');
             }
-            $this->recordings->add(new ScreenScale($client->clinicId, $found->screen, $found->pixelsPerMm, $this->who->staff()->id, $this->clock->now()));
-            $this->addFlash('done', \sprintf('Calibrated: %.2f points a millimetre on this screen at this zoom.', $found->pixelsPerMm));
+            $this->recordings->add(
+                new ScreenScale(
+                    $client->clinicId,
+                    $found->screen,
+                    $found->pixelsPerMm,
+                    $this->who->staff()->id,
+                    $this->clock->now(),
+                ),
+            );
+            $this->addFlash(
+                'done',
+                \sprintf(
+                    'Calibrated: %.2f points a millimetre on this screen at this zoom.',
+                    $found->pixelsPerMm,
+                ),
+            );
         } catch (InvalidInk $e) {
             $this->addFlash('problem', $e->getMessage());
         }
         $task = InkTask::tryFrom((string) $request->request->get('task', '')) ?? InkTask::Spiral;
 
-        return $device->mark($this->redirectToRoute('assessment_screen', ['client' => $client->id, 'task' => $task->value], Response::HTTP_SEE_OTHER));
+        return $device->mark(
+            $this->redirectToRoute(
+                'assessment_screen',
+                ['client' => $client->id, 'task' => $task->value],
+                Response::HTTP_SEE_OTHER,
+            ),
+        );
     }
 
     /** The recording as an open file. */
     #[Route('/clients/{client}/recordings/{recording}', name: 'assessment_recording', methods: ['GET'])]
     public function download(Request $request, Client $client, string $recording): Response
     {
-        $record = $this->recordings->find($client, $recording) ?? throw $this->createNotFoundException('No such recording.');
+        $record = $this->recordings->find($client, $recording)
+            ?? throw $this->createNotFoundException('No such recording.');
         $body = $record->raw;
         if (self::SIGNATURE === $record->task && !$request->query->has('with_strokes')) {
-            $body = json_encode(['task' => self::SIGNATURE, 'on' => $record->onDay->format('Y-m-d'), 'found' => $record->found, 'strokes' => 'left out: a signature lets somebody in elsewhere'], \JSON_THROW_ON_ERROR);
+            $body = json_encode(
+                [
+                    'task' => self::SIGNATURE,
+                    'on' => $record->onDay->format('Y-m-d'),
+                    'found' => $record->found,
+                    'strokes' => 'left out: a signature lets somebody in elsewhere',
+                ],
+                \JSON_THROW_ON_ERROR,
+            );
         }
         $this->audit->wrote('read recording', $client->id, $record->id);
 
-        return new Response($body, 200, ['Content-Type' => 'application/json', 'Content-Disposition' => \sprintf('attachment; filename="%s-%s.json"', $record->task, $record->onDay->format('Y-m-d'))]);
+        return new Response(
+            $body,
+            200,
+            [
+                'Content-Type' => 'application/json',
+                'Content-Disposition' => \sprintf(
+                    'attachment; filename="%s-%s.json"',
+                    $record->task,
+                    $record->onDay->format('Y-m-d'),
+                ),
+            ],
+        );
     }
 
-    #[Route('/clients/{client}/recordings/{recording}/take-back', name: 'assessment_withdraw', methods: ['POST'])]
+    #[Route(
+        '/clients/{client}/recordings/{recording}/take-back',
+        name: 'assessment_withdraw',
+        methods: ['POST'],
+    )]
     public function withdraw(Client $client, string $recording): Response
     {
-        $record = $this->recordings->find($client, $recording) ?? throw $this->createNotFoundException('No such recording.');
+        $record = $this->recordings->find($client, $recording)
+            ?? throw $this->createNotFoundException('No such recording.');
         $record->withdrawnAt ??= $this->clock->now();
         $this->recordings->add();
-        foreach ($this->readings->keptAt($client, $record->byStaffId, null, $record->at) as $reading) {
+        foreach (
+            $this->readings->keptAt($client, $record->byStaffId, null, $record->at) as $reading
+        ) {
             $reading->withdrawnAt = $this->clock->now();
         }
         $this->readings->save();
         $this->audit->wrote('took back recording', $client->id, $record->id);
         $this->addFlash('done', 'Taken back: it counts no more, and stays on record.');
 
-        return $this->redirectToRoute(RecordingKind::Ink === $record->kind ? 'assessment_screen' : 'assessment_steadiness', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            RecordingKind::Ink === $record->kind ? 'assessment_screen' : 'assessment_steadiness',
+            ['client' => $client->id],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     private static function taskOf(Recording $record): ?InkTask
@@ -163,7 +284,9 @@ final class ScreenTests extends AbstractController
     /** @param list<Recording> $same */
     private static function chosen(array $same, string $id): ?Recording
     {
-        return array_values(array_filter($same, static fn (Recording $r): bool => $r->id === $id))[0] ?? null;
+        return array_values(
+            array_filter($same, static fn (Recording $r): bool => $r->id === $id),
+        )[0] ?? null;
     }
 
     /** @param list<Recording> $chosen earlier first */
@@ -178,10 +301,22 @@ final class ScreenTests extends AbstractController
         $earlier = null;
         if (\count($chosen) > 1 && $chosen[0] !== $last) {
             $earlier = InkFormat::sheet(Node::fromJson($chosen[0]->raw));
-            $says = \sprintf('Dashed, %s: %s Full, %s: %s', $chosen[0]->onDay->format('j M'), self::saysOf($chosen[0]), $last->onDay->format('j M'), $says);
+            $says = \sprintf(
+                'Dashed, %s: %s Full, %s: %s',
+                $chosen[0]->onDay->format('j M'),
+                self::saysOf($chosen[0]),
+                $last->onDay->format('j M'),
+                $says,
+            );
         }
 
-        return InkChart::of($task->label().', '.$last->side->value.' hand', $says, InkFormat::sheet($node), $task->isGuided() ? InkFormat::guide($node->get('guide')) : null, $earlier);
+        return InkChart::of(
+            $task->label().', '.$last->side->value.' hand',
+            $says,
+            InkFormat::sheet($node),
+            $task->isGuided() ? InkFormat::guide($node->get('guide')) : null,
+            $earlier,
+        );
     }
 
     private static function saysOf(Recording $record): string

@@ -46,7 +46,10 @@ final class ShowFindings extends AbstractController
     public function __invoke(Client $client): Response
     {
         $today = $this->clock->today($client->zone);
-        $history = $this->readings->since($client, $today->modify('-'.self::CHANGES_OVER_DAYS.' days'));
+        $history = $this->readings->since(
+            $client,
+            $today->modify('-'.self::CHANGES_OVER_DAYS.' days'),
+        );
         $readings = new Readings($history);
         $young = $readings->since($today->modify('-'.KnownFacts::DAYS.' days'));
         $catalogue = $this->catalogue->get();
@@ -54,7 +57,9 @@ final class ShowFindings extends AbstractController
         foreach ([] === $client->affected() ? [Side::Right] : $client->affected() as $side) {
             $hands[] = ['unaffected' => false] + $this->hand($readings, $young, $side);
             if (1 === \count($client->affected())) {
-                $hands[] = ['unaffected' => \in_array($side->opposite(), $client->unaffected(), true)] + $this->hand($readings, $young, $side->opposite());
+                $hands[] = [
+                    'unaffected' => \in_array($side->opposite(), $client->unaffected(), true),
+                ] + $this->hand($readings, $young, $side->opposite());
             }
         }
 
@@ -62,10 +67,14 @@ final class ShowFindings extends AbstractController
             'client' => $client,
             'banner' => $this->cautions->of($client),
             'hands' => $hands,
-            'changes' => (new Changes($catalogue->vocabulary->kinds, $client->injectionDay()))->of($history),
+            'changes' => (
+                new Changes($catalogue->vocabulary->kinds, $client->injectionDay())
+            )->of($history),
             'days' => self::CHANGES_OVER_DAYS,
             'shares' => self::shares($young, $client),
-            'phase' => null === $client->injectionDay() ? null : InjectionPhase::of($client->injectionDay(), $today)->value,
+            'phase' => null === $client->injectionDay()
+                ? null
+                : InjectionPhase::of($client->injectionDay(), $today)->value,
         ]);
     }
 
@@ -77,18 +86,34 @@ final class ShowFindings extends AbstractController
 
         return [
             'side' => $side->value,
-            'findings' => array_map(static fn (Finding $f): array => ['finding' => $f, 'needs' => array_map(static function (string $need) use ($words, $kinds): string {
-                $parts = explode(':', $need);
-                $kind = $kinds->find($parts[0]);
-                if (null !== $kind) {
-                    $name = MeasureView::name($kind, $parts[1] ?? null);
+            'findings' => array_map(
+                static fn (Finding $f): array => ['finding' => $f, 'needs' => array_map(
+                    static function (string $need) use ($words, $kinds): string {
+                        $parts = explode(':', $need);
+                        $kind = $kinds->find($parts[0]);
+                        if (null !== $kind) {
+                            $name = MeasureView::name($kind, $parts[1] ?? null);
 
-                    return 1 === preg_match('/^\p{Lu}{2}/u', $name) ? $name : lcfirst($name);
-                }
+                            return 1 === preg_match('/^\p{Lu}{2}/u', $name) ? $name : lcfirst($name);
+                        }
 
-                return $words->name($parts[0], $parts[1] ?? null);
-            }, $f->needs)], (new Findings())->of($young, $side)),
-            'arcs' => array_values(array_filter([JointArcs::ofWrist($readings, $side), ...array_map(static fn (Digit $d) => JointArcs::ofDigit($readings, $side, $d), Digit::cases())])),
+                        return $words->name($parts[0], $parts[1] ?? null);
+                    },
+                    $f->needs,
+                )],
+                (new Findings())->of($young, $side),
+            ),
+            'arcs' => array_values(
+                array_filter(
+                    [
+                        JointArcs::ofWrist($readings, $side),
+                        ...array_map(
+                            static fn (Digit $d) => JointArcs::ofDigit($readings, $side, $d),
+                            Digit::cases(),
+                        ),
+                    ],
+                ),
+            ),
             'curve' => OpeningCurve::of($young, $side),
             'map' => IndependenceMap::of(Independence::byEye($young, $side), $side),
         ];
@@ -106,20 +131,52 @@ final class ShowFindings extends AbstractController
             return [];
         }
         $pairs = [];
-        foreach (['grip_kg' => 'Grip', 'pinch_kg' => 'Pinch', 'blocks_60s_n' => 'Blocks in 60 s', 'taps_15s_n' => 'Taps in 15 s'] as $code => $label) {
+        foreach (
+            [
+                'grip_kg' => 'Grip',
+                'pinch_kg' => 'Pinch',
+                'blocks_60s_n' => 'Blocks in 60 s',
+                'taps_15s_n' => 'Taps in 15 s',
+            ] as $code => $label
+        ) {
             $value = static fn (Side $side): mixed => $young->newest($code, $side)?->value;
-            $pairs[] = [$label, $value($worse), $value($worse->opposite()), 'grip_kg' === $code || 'pinch_kg' === $code ? ' kg' : ''];
+            $pairs[] = [
+                $label,
+                $value($worse),
+                $value($worse->opposite()),
+                'grip_kg' === $code || 'pinch_kg' === $code ? ' kg' : '',
+            ];
         }
         foreach (Digit::cases() as $digit) {
-            $total = static fn (Side $side): ?float => FingerMotion::of($young, $side, $digit, Mode::Active)->totalDegrees;
-            $pairs[] = ['Total active motion, '.$digit->value, $total($worse), $total($worse->opposite()), '°'];
+            $total = static fn (Side $side): ?float => FingerMotion::of(
+                $young,
+                $side,
+                $digit,
+                Mode::Active,
+            )->totalDegrees;
+            $pairs[] = [
+                'Total active motion, '.$digit->value,
+                $total($worse),
+                $total($worse->opposite()),
+                '°',
+            ];
         }
-        $opening = static fn (Side $side): mixed => Opening::ofHand($young, $side, Mode::Active)?->value;
+        $opening = static fn (Side $side): mixed => Opening::ofHand(
+            $young,
+            $side,
+            Mode::Active,
+        )?->value;
         $pairs[] = ['Own opening', $opening($worse), $opening($worse->opposite()), ' %'];
         $shares = [];
         foreach ($pairs as [$label, $a, $b, $unit]) {
             if (\is_float($a) && \is_float($b) && $b > 0.0) {
-                $shares[] = ['label' => $label, 'worse' => $a, 'other' => $b, 'percent' => 100.0 * $a / $b, 'unit' => $unit];
+                $shares[] = [
+                    'label' => $label,
+                    'worse' => $a,
+                    'other' => $b,
+                    'percent' => 100.0 * $a / $b,
+                    'unit' => $unit,
+                ];
             }
         }
 

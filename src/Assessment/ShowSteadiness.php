@@ -47,21 +47,49 @@ final class ShowSteadiness extends AbstractController
     {
         $all = $this->recordings->of($client, RecordingKind::Trace);
         $plan = TrialPlan::parse((string) $request->query->get('trial', ''));
-        $single = array_values(array_filter($all, static fn (Recording $r): bool => '' === $r->series));
-        $shown = array_values(array_filter($single, static fn (Recording $r): bool => $r->id === $request->query->get('show')))[0] ?? $single[0] ?? null;
+        $single = array_values(
+            array_filter($all, static fn (Recording $r): bool => '' === $r->series),
+        );
+        $shown = array_values(
+            array_filter(
+                $single,
+                static fn (Recording $r): bool => $r->id === $request->query->get('show'),
+            ),
+        )[0]
+            ?? $single[0]
+            ?? null;
         $series = null === $plan ? [] : $this->recordings->series($client, $plan->name());
-        $trials = array_values(array_unique(array_map(static fn (Recording $r): string => $r->series, array_filter($all, static fn (Recording $r): bool => '' !== $r->series))));
+        $trials = array_values(
+            array_unique(
+                array_map(
+                    static fn (Recording $r): string => $r->series,
+                    array_filter($all, static fn (Recording $r): bool => '' !== $r->series),
+                ),
+            ),
+        );
 
         return $this->render('Assessment/steadiness.html.twig', [
             'client' => $client,
             'banner' => $this->cautions->of($client),
             'presets' => Preset::cases(),
             'actions' => KeepTrace::ACTIONS,
-            'setUps' => array_values(array_filter(SetUp::cases(), static fn (SetUp $s): bool => SetUp::Unsupported !== $s)),
+            'setUps' => array_values(
+                array_filter(SetUp::cases(), static fn (SetUp $s): bool => SetUp::Unsupported !== $s),
+            ),
             'side' => $client->affected()[0] ?? Side::Right,
             'single' => $single,
             'shown' => $shown,
-            'chart' => null === $shown ? null : SpectrumPlot::of(Steadiness::of(TraceFormat::trace(Node::fromJson($shown->raw))), \sprintf('%s, %s hand, %s', KeepTrace::ACTIONS[$shown->task] ?? $shown->task, $shown->side->value, $shown->onDay->format('j M Y'))),
+            'chart' => null === $shown
+                ? null
+                : SpectrumPlot::of(
+                    Steadiness::of(TraceFormat::trace(Node::fromJson($shown->raw))),
+                    \sprintf(
+                        '%s, %s hand, %s',
+                        KeepTrace::ACTIONS[$shown->task] ?? $shown->task,
+                        $shown->side->value,
+                        $shown->onDay->format('j M Y'),
+                    ),
+                ),
             'plan' => $plan,
             'order' => $plan?->order() ?? [],
             'series' => $series,
@@ -81,26 +109,62 @@ final class ShowSteadiness extends AbstractController
             if (!$file instanceof UploadedFile || !$file->isValid()) {
                 throw InvalidData::at('file', 'choose a recording: a JSON file of at most 2 MB');
             }
-            $record = $this->keepTrace->keep($client, Node::fromJson($file->getContent()), Side::tryFrom((string) $request->request->get('side', '')) ?? Side::Right, $action, $plan);
-            $this->addFlash('done', \is_string($record->found['says'] ?? null) ? $record->found['says'] : 'Kept.');
+            $record = $this->keepTrace->keep(
+                $client,
+                Node::fromJson($file->getContent()),
+                Side::tryFrom((string) $request->request->get('side', '')) ?? Side::Right,
+                $action,
+                $plan,
+            );
+            $this->addFlash(
+                'done',
+                \is_string($record->found['says'] ?? null) ? $record->found['says'] : 'Kept.',
+            );
         } catch (InvalidData $e) {
             $this->addFlash('problem', $e->getMessage().' Nothing was kept.');
         }
 
-        return $this->redirectToRoute('assessment_steadiness', ['client' => $client->id, ...(null === $plan ? [] : ['trial' => $plan->name()])], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'assessment_steadiness',
+            ['client' => $client->id, ...(null === $plan ? [] : ['trial' => $plan->name()])],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     #[Route('/clients/{client}/steadiness/trial', name: 'assessment_plan_trial', methods: ['POST'])]
     public function plan(Request $request, Client $client): Response
     {
         $chosen = $request->request->all()['set_ups'] ?? [];
-        $setUps = array_values(array_filter(array_map(static fn (mixed $s): ?SetUp => \is_string($s) ? SetUp::tryFrom($s) : null, \is_array($chosen) ? $chosen : []), static fn (?SetUp $s): bool => null !== $s));
-        $plan = TrialPlan::of(random_int(1, 999_999_999), $request->request->getInt('trials', 3), $setUps);
+        $setUps = array_values(
+            array_filter(
+                array_map(
+                    static fn (mixed $s): ?SetUp => \is_string($s) ? SetUp::tryFrom($s) : null,
+                    \is_array($chosen) ? $chosen : [],
+                ),
+                static fn (?SetUp $s): bool => null !== $s,
+            ),
+        );
+        $plan = TrialPlan::of(
+            random_int(1, 999_999_999),
+            $request->request->getInt('trials', 3),
+            $setUps,
+        );
         if (null === $plan) {
-            $this->addFlash('problem', \sprintf('Choose at least one set-up beside the unsupported one, and %d to %d trials each.', SteadyingTrial::FEWEST_TRIALS, TrialPlan::MOST_TRIALS));
+            $this->addFlash(
+                'problem',
+                \sprintf(
+                    'Choose at least one set-up beside the unsupported one, and %d to %d trials each.',
+                    SteadyingTrial::FEWEST_TRIALS,
+                    TrialPlan::MOST_TRIALS,
+                ),
+            );
         }
 
-        return $this->redirectToRoute('assessment_steadiness', ['client' => $client->id, ...(null === $plan ? [] : ['trial' => $plan->name()])], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'assessment_steadiness',
+            ['client' => $client->id, ...(null === $plan ? [] : ['trial' => $plan->name()])],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     /** The outcome becomes known facts: which set-up steadies this hand, and which does not. */
@@ -113,7 +177,11 @@ final class ShowSteadiness extends AbstractController
         if (null === $plan || null === $found || '' !== $found->why) {
             $this->addFlash('problem', $found->why ?? 'Nothing was recorded for this trial yet.');
 
-            return $this->redirectToRoute('assessment_steadiness', ['client' => $client->id, ...(null === $plan ? [] : ['trial' => $plan->name()])], Response::HTTP_SEE_OTHER);
+            return $this->redirectToRoute(
+                'assessment_steadiness',
+                ['client' => $client->id, ...(null === $plan ? [] : ['trial' => $plan->name()])],
+                Response::HTTP_SEE_OTHER,
+            );
         }
         $today = $this->clock->today($client->zone);
         $now = $this->clock->now();
@@ -121,14 +189,37 @@ final class ShowSteadiness extends AbstractController
         $visit = $this->readings->visit($client, $today, $staffId, $now);
         $readings = [];
         foreach ($found->results as $result) {
-            $readings[] = RecordedReading::of(new Reading('steady_gain', $series[0]->side, null, $result->setUp->value, $result->isBetter(), $today, false, new Taken($staffId, source: Source::MotionSensor)), $visit, $staffId, $now);
+            $readings[] = RecordedReading::of(
+                new Reading(
+                    'steady_gain',
+                    $series[0]->side,
+                    null,
+                    $result->setUp->value,
+                    $result->isBetter(),
+                    $today,
+                    false,
+                    new Taken($staffId, source: Source::MotionSensor),
+                ),
+                $visit,
+                $staffId,
+                $now,
+            );
         }
         $this->readings->add($readings);
         $this->audit->wrote('kept a steadying trial', $client->id, $series[0]->id);
         $winner = $found->winner();
-        $this->addFlash('done', null === $winner ? 'Kept: no clear difference.' : \sprintf('Kept. On daily tasks: %s', $winner->instruction()));
+        $this->addFlash(
+            'done',
+            null === $winner
+                ? 'Kept: no clear difference.'
+                : \sprintf('Kept. On daily tasks: %s', $winner->instruction()),
+        );
 
-        return $this->redirectToRoute('assessment_steadiness', ['client' => $client->id, 'trial' => $plan->name()], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'assessment_steadiness',
+            ['client' => $client->id, 'trial' => $plan->name()],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     /** @param non-empty-list<Recording> $series */

@@ -39,10 +39,18 @@ final class ShowVisit extends AbstractController
     #[Route('/clients/{client}/visits/{visit}', name: 'assessment_visit', methods: ['GET'])]
     public function show(Client $client, string $visit): Response
     {
-        $found = $this->readings->findVisit($client, $visit) ?? throw $this->createNotFoundException('No such visit.');
+        $found = $this->readings->findVisit($client, $visit)
+            ?? throw $this->createNotFoundException('No such visit.');
         $taken = $this->readings->ofVisit($found);
-        $counting = array_values(array_filter($taken, static fn (RecordedReading $r): bool => null === $r->replacedById && null === $r->withdrawnAt));
-        $readings = new Readings(array_map(static fn (RecordedReading $r): Reading => $r->toReading(), $counting));
+        $counting = array_values(
+            array_filter(
+                $taken,
+                static fn (RecordedReading $r): bool => null === $r->replacedById && null === $r->withdrawnAt,
+            ),
+        );
+        $readings = new Readings(
+            array_map(static fn (RecordedReading $r): Reading => $r->toReading(), $counting),
+        );
 
         return $this->render('Assessment/visit.html.twig', [
             'client' => $client,
@@ -50,7 +58,12 @@ final class ShowVisit extends AbstractController
             'visit' => $found,
             ...$this->rows($counting),
             'changed' => \count($taken) - \count($counting),
-            'findings' => array_merge(...array_map(static fn (Side $side): array => (new Findings())->found($readings, $side), $client->affected())),
+            'findings' => array_merge(
+                ...array_map(
+                    static fn (Side $side): array => (new Findings())->found($readings, $side),
+                    $client->affected(),
+                ),
+            ),
             'names' => $this->clinics->namesOfStaff(),
             'setUp' => $this->catalogue->get()->screening->setUpCheck,
         ]);
@@ -60,16 +73,24 @@ final class ShowVisit extends AbstractController
     #[IsGranted('ROLE_THERAPIST')]
     public function sign(Client $client, string $visit): Response
     {
-        $found = $this->readings->findVisit($client, $visit) ?? throw $this->createNotFoundException('No such visit.');
+        $found = $this->readings->findVisit($client, $visit)
+            ?? throw $this->createNotFoundException('No such visit.');
         if (null === $found->signedAt) {
             $found->signedAt = $this->clock->now();
             $found->signedById = $this->who->staff()->id;
             $this->readings->save();
             $this->audit->wrote('signed visit', $client->id, $found->id);
         }
-        $this->addFlash('done', 'Signed. This visit takes nothing more; what is measured from now on is a new one.');
+        $this->addFlash(
+            'done',
+            'Signed. This visit takes nothing more; what is measured from now on is a new one.',
+        );
 
-        return $this->redirectToRoute('assessment_visit', ['client' => $client->id, 'visit' => $found->id], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'assessment_visit',
+            ['client' => $client->id, 'visit' => $found->id],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     /**
@@ -89,7 +110,13 @@ final class ShowVisit extends AbstractController
             $kind = $kinds->find($record->code);
             $side = 'left' === ($record->side->value ?? 'right') ? 'left' : 'right';
             $spread = $reading->taken?->spread();
-            $text = MeasureView::text($kind, $reading).(null === $kind || null === $reading->value ? '' : $kind->unit->sign()).($record->byEye ? ' by eye' : '').(null === $spread ? '' : \sprintf(' (%s; spread %s)', implode(', ', $record->trials), round($spread, 1)));
+            $text = MeasureView::text($kind, $reading).(
+                null === $kind || null === $reading->value ? '' : $kind->unit->sign()
+            ).($record->byEye ? ' by eye' : '').(
+                null === $spread
+                    ? ''
+                    : \sprintf(' (%s; spread %s)', implode(', ', $record->trials), round($spread, 1))
+            );
             if (null !== $kind?->joint && null !== $kind->digit && null !== $record->mode) {
                 $name = ucfirst($kind->digit->value).' '.$kind->joint->label();
                 $joints[$name][$side.' '.$record->mode->value] ??= ['', ''];
@@ -103,7 +130,19 @@ final class ShowVisit extends AbstractController
             }
             $rows[$label] ??= ['label' => $label, 'right' => '', 'left' => '', 'how' => ''];
             $rows[$label][$side] = $text;
-            $rows[$label]['how'] = implode(', ', array_filter(['hand' === $record->source->value ? '' : $record->source->label(), 'usual' === $record->position->value ? '' : $record->position->label(), \in_array($record->medication->value, ['on', 'off'], true) ? $record->medication->label() : ''], static fn (string $s): bool => '' !== $s));
+            $rows[$label]['how'] = implode(
+                ', ',
+                array_filter(
+                    [
+                        'hand' === $record->source->value ? '' : $record->source->label(),
+                        'usual' === $record->position->value ? '' : $record->position->label(),
+                        \in_array($record->medication->value, ['on', 'off'], true)
+                            ? $record->medication->label()
+                            : '',
+                    ],
+                    static fn (string $s): bool => '' !== $s,
+                ),
+            );
         }
 
         return ['joints' => $joints, 'rows' => array_values($rows), 'absent' => $absent];
@@ -112,7 +151,9 @@ final class ShowVisit extends AbstractController
     private function label(RecordedReading $record): string
     {
         $kind = $this->catalogue->get()->vocabulary->kinds->find($record->code);
-        $name = null === $kind ? (new Words($this->catalogue->get()))->name($record->code, $record->argument) : MeasureView::name($kind, $record->argument);
+        $name = null === $kind
+            ? (new Words($this->catalogue->get()))->name($record->code, $record->argument)
+            : MeasureView::name($kind, $record->argument);
 
         return $name.(null === $record->mode ? '' : ', '.$record->mode->value);
     }

@@ -39,24 +39,45 @@ final class TakeMeasures extends AbstractController
     {
         $staffId = $this->who->staff()->id;
         $draft = $this->drafts->of($client, $staffId);
-        $preset = Preset::tryFrom((string) $request->query->get('set', '')) ?? $this->page->usual($client);
+        $preset = Preset::tryFrom((string) $request->query->get('set', ''))
+            ?? $this->page->usual($client);
         if ($request->isMethod('GET')) {
-            return $this->page->show($client, $preset, $draft->typed ?? [], $draft->note ?? '', $draft);
+            return $this->page->show(
+                $client,
+                $preset,
+                $draft->typed ?? [],
+                $draft->note ?? '',
+                $draft,
+            );
         }
         $form = $request->request->all();
         $note = self::note($request);
-        $typed = $this->drafts->change($client, $staffId, static fn (array $before): array => Drafts::merged($form, $before), $note, $this->clock->now());
+        $typed = $this->drafts->change(
+            $client,
+            $staffId,
+            static fn (array $before): array => Drafts::merged($form, $before),
+            $note,
+            $this->clock->now(),
+        );
         $circumstances = Circumstances::typed($form);
         $today = $this->clock->today($client->zone);
-        $read = (new MeasureForm($this->catalogue->get(), $circumstances->taken($staffId)))->read($typed, $today, $this->readings->of($client));
-        $problems = $read->problems + ('' === $circumstances->problem ? [] : ['hours' => $circumstances->problem]);
+        $read = (
+            new MeasureForm($this->catalogue->get(), $circumstances->taken($staffId))
+        )->read($typed, $today, $this->readings->of($client));
+        $problems = $read->problems + (
+            '' === $circumstances->problem ? [] : ['hours' => $circumstances->problem]
+        );
         if ([] !== $problems) {
             return $this->page->show($client, $preset, $typed, $note, $draft, $problems, $form);
         }
         if ([] === $read->readings && '' === $note) {
             $this->addFlash('done', 'Nothing was typed, so nothing was kept.');
 
-            return $this->redirectToRoute('assessment_measure', ['client' => $client->id, 'set' => $preset->value], Response::HTTP_SEE_OTHER);
+            return $this->redirectToRoute(
+                'assessment_measure',
+                ['client' => $client->id, 'set' => $preset->value],
+                Response::HTTP_SEE_OTHER,
+            );
         }
         $now = $this->clock->now()->setTime(...self::wholeSecond($this->clock->now()));
         $visit = $this->readings->visit($client, $today, $staffId, $now);
@@ -64,19 +85,65 @@ final class TakeMeasures extends AbstractController
         if ('' !== $note) {
             $visit->note = trim($visit->note."\n".$note);
         }
-        $this->readings->add(array_map(static function (Reading $reading) use ($typed, $visit, $staffId, $now): RecordedReading {
-            $source = Drafts::source($typed, ReadingKey::of($reading->code, $reading->side, $reading->mode, $reading->argument));
+        $this->readings
+            ->add(
+                array_map(
+                    static function (Reading $reading) use (
+                        $typed,
+                        $visit,
+                        $staffId,
+                        $now
+                    ): RecordedReading {
+                        $source = Drafts::source(
+                            $typed,
+                            ReadingKey::of(
+                                $reading->code,
+                                $reading->side,
+                                $reading->mode,
+                                $reading->argument,
+                            ),
+                        );
 
-            return RecordedReading::of(null === $source || null === $reading->taken ? $reading : $reading->with($reading->taken->from($source)), $visit, $staffId, $now);
-        }, $read->readings));
-        $this->drafts->change($client, $staffId, static fn (array $left): array => Drafts::without($left, $typed), '', $this->clock->now());
+                        return RecordedReading::of(
+                            null === $source || null === $reading->taken
+                                    ? $reading
+                                    : $reading->with($reading->taken->from($source)),
+                            $visit,
+                            $staffId,
+                            $now,
+                        );
+                    },
+                    $read->readings,
+                ),
+            );
+        $this->drafts->change(
+            $client,
+            $staffId,
+            static fn (array $left): array => Drafts::without($left, $typed),
+            '',
+            $this->clock->now(),
+        );
         $this->audit->wrote('measured', $client->id, $visit->id);
         $this->addFlash('done', \sprintf('%d readings kept.', \count($read->readings)));
         if ([] !== $read->readings) {
-            $this->addFlash('undo', $this->generateUrl('assessment_take_back', ['client' => $client->id, 'visit' => $visit->id, 'second' => $now->getTimestamp()]));
+            $this->addFlash(
+                'undo',
+                $this->generateUrl(
+                    'assessment_take_back',
+                    [
+                        'client' => $client->id,
+                        'visit' => $visit->id,
+                        'second' => $now->getTimestamp(),
+                    ],
+                ),
+            );
         }
 
-        return $this->redirectToRoute('planning_placement', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'planning_placement',
+            ['client' => $client->id],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     /** As you type: figures of both hands, and what is wrong with which field. What is typed goes into the draft. */
@@ -86,8 +153,19 @@ final class TakeMeasures extends AbstractController
         $staffId = $this->who->staff()->id;
         $form = $request->request->all();
         $known = $this->readings->of($client);
-        $typed = $this->drafts->change($client, $staffId, static fn (array $before): array => Drafts::merged($form, $before), self::note($request), $this->clock->now(), $request->request->getInt('seen'));
-        $read = (new MeasureForm($this->catalogue->get()))->read($typed, $this->clock->today($client->zone), $known);
+        $typed = $this->drafts->change(
+            $client,
+            $staffId,
+            static fn (array $before): array => Drafts::merged($form, $before),
+            self::note($request),
+            $this->clock->now(),
+            $request->request->getInt('seen'),
+        );
+        $read = (new MeasureForm($this->catalogue->get()))->read(
+            $typed,
+            $this->clock->today($client->zone),
+            $known,
+        );
         $all = new Readings([...$known->current(), ...$read->readings]);
         $side = Side::tryFrom((string) $request->request->get('look', ''));
 
@@ -96,7 +174,9 @@ final class TakeMeasures extends AbstractController
             'trials' => (object) $this->page->trials($read->readings),
             'hands' => $this->page->handFigures($client, $all),
             'hand' => null === $side ? null : $this->page->liveHand($all, $side),
-            'typed' => array_sum(array_map(\count(...), array_diff_key($typed, [Drafts::SOURCES => true]))),
+            'typed' => array_sum(
+                array_map(\count(...), array_diff_key($typed, [Drafts::SOURCES => true])),
+            ),
         ]);
     }
 
@@ -106,28 +186,60 @@ final class TakeMeasures extends AbstractController
         $this->drafts->drop($client, $this->who->staff()->id, $this->clock->now());
         $this->addFlash('done', 'What was typed and not kept is gone.');
 
-        return $this->redirectToRoute('assessment_measure', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'assessment_measure',
+            ['client' => $client->id],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     /** Undo: what the same person has just kept counts no more, and is typed again in the draft. */
-    #[Route('/clients/{client}/measure/take-back/{visit}/{second}', name: 'assessment_take_back', requirements: ['second' => '\d{1,12}'], methods: ['POST'])]
+    #[Route(
+        '/clients/{client}/measure/take-back/{visit}/{second}',
+        name: 'assessment_take_back',
+        requirements: ['second' => '\d{1,12}'],
+        methods: ['POST'],
+    )]
     public function takeBack(Client $client, string $visit, int $second): Response
     {
-        $found = $this->readings->findVisit($client, $visit) ?? throw $this->createNotFoundException('No such visit.');
+        $found = $this->readings->findVisit($client, $visit)
+            ?? throw $this->createNotFoundException('No such visit.');
         $staffId = $this->who->staff()->id;
         $now = $this->clock->now();
-        $kept = null === $found->signedAt ? $this->readings->keptAt($client, $staffId, $found->id, new \DateTimeImmutable('@'.$second)) : [];
+        $kept = null === $found->signedAt
+            ? $this->readings->keptAt(
+                $client,
+                $staffId,
+                $found->id,
+                new \DateTimeImmutable('@'.$second),
+            )
+            : [];
         $typed = [];
         foreach ($kept as $reading) {
             $reading->withdrawnAt = $now;
             $typed[$reading->part()][$reading->key()] = $reading->typedText();
         }
         $this->readings->save();
-        $this->drafts->change($client, $staffId, static fn (array $before): array => Drafts::merged($typed, $before), null, $now);
+        $this->drafts->change(
+            $client,
+            $staffId,
+            static fn (array $before): array => Drafts::merged($typed, $before),
+            null,
+            $now,
+        );
         $this->audit->wrote('took back', $client->id, $found->id);
-        $this->addFlash('done', [] === $kept ? 'Nothing could be taken back: the visit is signed, or somebody else kept it.' : \sprintf('%d readings taken back; they are typed here again.', \count($kept)));
+        $this->addFlash(
+            'done',
+            [] === $kept
+                ? 'Nothing could be taken back: the visit is signed, or somebody else kept it.'
+                : \sprintf('%d readings taken back; they are typed here again.', \count($kept)),
+        );
 
-        return $this->redirectToRoute('assessment_measure', ['client' => $client->id, 'set' => Preset::Everything->value], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'assessment_measure',
+            ['client' => $client->id, 'set' => Preset::Everything->value],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     private static function note(Request $request): string

@@ -13,7 +13,9 @@ final readonly class TypedReadings
      * @param list<Reading>         $readings
      * @param array<string, string> $problems by field name
      */
-    public function __construct(public array $readings, public array $problems)
-    {
+    public function __construct(
+        public array $readings,
+        public array $problems,
+    ) {
     }
 }

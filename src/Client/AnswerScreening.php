@@ -38,16 +38,29 @@ final class AnswerScreening extends AbstractController
             foreach ($this->catalogue->get()->screening->questions as $question) {
                 $answer = Answer::tryFrom((string) $request->request->get($question->id, ''));
                 // what stands as it was keeps its date, unless it was asked again
-                $new = $answer !== $this->cautions->screening($client)->answer($question->id, $today) || $request->request->has('asked_again');
+                $new = $answer !== $this->cautions->screening($client)->answer($question->id, $today)
+                    || $request->request->has('asked_again');
                 if (null !== $answer && Answer::NotAsked !== $answer && $new) {
-                    $answers[] = new ScreeningAnswer($client->clinicId, $client->id, $question->id, $answer, $today, $this->who->staff()->id, $this->clock->now());
+                    $answers[] = new ScreeningAnswer(
+                        $client->clinicId,
+                        $client->id,
+                        $question->id,
+                        $answer,
+                        $today,
+                        $this->who->staff()->id,
+                        $this->clock->now(),
+                    );
                 }
             }
             $this->clients->addAnswers($answers);
             $this->audit->wrote('answered screening', $client->id);
             $this->addFlash('done', \sprintf('%d answers kept.', \count($answers)));
 
-            return $this->redirectToRoute('desk_client', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+            return $this->redirectToRoute(
+                'desk_client',
+                ['client' => $client->id],
+                Response::HTTP_SEE_OTHER,
+            );
         }
 
         return $this->render('Client/screening.html.twig', [

@@ -26,7 +26,11 @@ final class Cautions implements ResetInterface
 
     public function screening(Client $client): Screening
     {
-        return $this->screenings[$client->id] ??= new Screening($this->catalogue->get()->screening, $this->clients->screening($client), $client->injectionDay());
+        return $this->screenings[$client->id] ??= new Screening(
+            $this->catalogue->get()->screening,
+            $this->clients->screening($client),
+            $client->injectionDay(),
+        );
     }
 
     public function of(Client $client): CautionsView
@@ -35,15 +39,26 @@ final class Cautions implements ResetInterface
         $screening = $this->screening($client);
         $notes = $stops = [];
         foreach ($screening->found($today) as $question) {
-            $question->isEmergency || $question->bars->everything ? $stops[] = $question->consequence : $notes[] = $question->consequence;
+            $question->isEmergency || $question->bars->everything
+                ? $stops[] = $question->consequence
+                : $notes[] = $question->consequence;
         }
         if (null !== $client->injectedOn && $client->injectedOn->modify('+12 weeks') >= $today) {
             $weeks = intdiv((int) $client->injectedOn->diff($today)->format('%a'), 7);
-            $notes[] = \sprintf('Tone injection on %s (week %d): opening and stretch first, no loading to fatigue; re-measure in weeks 2, 6 and 12.', $client->injectedOn->format('j M Y'), $weeks);
+            $notes[] = \sprintf(
+                'Tone injection on %s (week %d): opening and stretch first, no loading to fatigue; re-measure in weeks 2, 6 and 12.',
+                $client->injectedOn->format('j M Y'),
+                $weeks,
+            );
         }
         $unasked = array_filter($screening->unanswered($today), static fn ($q): bool => !$q->isNote);
 
-        return new CautionsView($stops, $notes, \count($unasked), $this->clinics->own()->emergencyNumber);
+        return new CautionsView(
+            $stops,
+            $notes,
+            \count($unasked),
+            $this->clinics->own()->emergencyNumber,
+        );
     }
 
     public function reset(): void

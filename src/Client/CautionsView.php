@@ -10,7 +10,11 @@ final readonly class CautionsView
      * @param list<string> $stops
      * @param list<string> $notes
      */
-    public function __construct(public array $stops, public array $notes, public int $unasked, public string $emergencyNumber)
-    {
+    public function __construct(
+        public array $stops,
+        public array $notes,
+        public int $unasked,
+        public string $emergencyNumber,
+    ) {
     }
 }

@@ -153,13 +153,16 @@ class Client
     /** As midnight UTC, so that it compares with the days of the core. */
     public function injectionDay(): ?\DateTimeImmutable
     {
-        return null === $this->injectedOn ? null : new \DateTimeImmutable($this->injectedOn->format('Y-m-d'), new \DateTimeZone('UTC'));
+        return null === $this->injectedOn
+            ? null
+            : new \DateTimeImmutable($this->injectedOn->format('Y-m-d'), new \DateTimeZone('UTC'));
     }
 
     /** Whether it matters how long ago the last dose was. */
     public function takesTimedMedicine(): bool
     {
-        return \in_array(Condition::Parkinsons, $this->conditions(), true) || [] !== $this->intake()->doseTimes;
+        return \in_array(Condition::Parkinsons, $this->conditions(), true)
+            || [] !== $this->intake()->doseTimes;
     }
 
     public function isArchived(): bool

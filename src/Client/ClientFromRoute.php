@@ -13,11 +13,17 @@ use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Gives controllers the client of the address, if it is one of the own clinic; else the page is not found. */
-#[AutoconfigureTag('controller.argument_value_resolver', ['priority' => 150])] // before the one that hands on what stands in the address
+#[AutoconfigureTag(
+    'controller.argument_value_resolver',
+    ['priority' => 150],
+)] // before the one that hands on what stands in the address
 final readonly class ClientFromRoute implements ValueResolverInterface
 {
-    public function __construct(private ClientRepository $clients, private Who $who, private Audit $audit)
-    {
+    public function __construct(
+        private ClientRepository $clients,
+        private Who $who,
+        private Audit $audit,
+    ) {
     }
 
     /** @return iterable<Client> */

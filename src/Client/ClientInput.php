@@ -34,7 +34,10 @@ final class ClientInput
     #[Assert\Count(min: 1, minMessage: 'Tick at least one condition: it decides which exercises fit.')]
     public array $conditions = [];
 
-    #[Assert\Choice(['left', 'right', 'both-left', 'both-right'], message: 'Say which hand is affected; of two, the worse one.')]
+    #[Assert\Choice(
+        ['left', 'right', 'both-left', 'both-right'],
+        message: 'Say which hand is affected; of two, the worse one.',
+    )]
     public string $affected = '';
 
     public bool $otherUnaffected = false;
@@ -42,10 +45,20 @@ final class ClientInput
     #[Assert\Choice(['left', 'right'], message: 'Say which hand writes.')]
     public string $writingHand = 'right';
 
-    #[Assert\Range(min: 5, max: 90, notInRangeMessage: 'Between {{ min }} and {{ max }} minutes a sitting.', invalidMessage: '{{ value }} is not a number of minutes.')]
+    #[Assert\Range(
+        min: 5,
+        max: 90,
+        notInRangeMessage: 'Between {{ min }} and {{ max }} minutes a sitting.',
+        invalidMessage: '{{ value }} is not a number of minutes.',
+    )]
     public string $minutes = '20';
 
-    #[Assert\Range(min: 1, max: 7, notInRangeMessage: 'Between {{ min }} and {{ max }} days a week.', invalidMessage: '{{ value }} is not a number of days.')]
+    #[Assert\Range(
+        min: 1,
+        max: 7,
+        notInRangeMessage: 'Between {{ min }} and {{ max }} days a week.',
+        invalidMessage: '{{ value }} is not a number of days.',
+    )]
     public string $daysPerWeek = '5';
 
     #[Assert\Choice(['low', 'usual', 'good'])]
@@ -90,9 +103,14 @@ final class ClientInput
         $input->familyName = $client->familyName;
         $input->birthYear = null === $client->birthYear ? '' : (string) $client->birthYear;
         $input->zone = $client->zone;
-        $input->conditions = array_map(static fn (Condition $c): string => $c->value, $client->conditions());
+        $input->conditions = array_map(
+            static fn (Condition $c): string => $c->value,
+            $client->conditions(),
+        );
         $affected = $client->affected();
-        $input->affected = [] === $affected ? '' : (2 === \count($affected) ? 'both-' : '').$affected[0]->value;
+        $input->affected = [] === $affected
+            ? ''
+            : (2 === \count($affected) ? 'both-' : '').$affected[0]->value;
         $input->otherUnaffected = [] !== $client->unaffected();
         $input->writingHand = $client->writingHand->value;
         $input->minutes = (string) $client->minutes;
@@ -116,14 +134,33 @@ final class ClientInput
     public static function typed(InputBag $form): self
     {
         $input = new self();
-        foreach (['givenName', 'familyName', 'birthYear', 'zone', 'affected', 'writingHand', 'minutes', 'daysPerWeek', 'stamina', 'helper', 'goalWords', 'injectedOn', 'story', 'version'] as $field) {
+        foreach (
+            [
+                'givenName',
+                'familyName',
+                'birthYear',
+                'zone',
+                'affected',
+                'writingHand',
+                'minutes',
+                'daysPerWeek',
+                'stamina',
+                'helper',
+                'goalWords',
+                'injectedOn',
+                'story',
+                'version',
+            ] as $field
+        ) {
             $input->$field = trim((string) $form->get($field, ''));
         }
         foreach (['otherUnaffected', 'helperPresent', 'materialsAsked'] as $field) {
             $input->$field = $form->has($field);
         }
         $all = $form->all();
-        $texts = static fn (mixed $list): array => \is_array($list) ? array_values(array_filter($list, \is_string(...))) : [];
+        $texts = static fn (mixed $list): array => \is_array($list) ? array_values(
+            array_filter($list, \is_string(...)),
+        ) : [];
         $input->conditions = $texts($all['conditions'] ?? []);
         $input->materials = $texts($all['materials'] ?? []);
         $input->goals = self::weights($all['goals'] ?? null);
@@ -150,12 +187,17 @@ final class ClientInput
     {
         foreach ($this->conditions as $condition) {
             if (null === Condition::tryFrom($condition)) {
-                $context->buildViolation('There is no such condition.')->atPath('conditions')->addViolation();
+                $context->buildViolation('There is no such condition.')->atPath(
+                    'conditions',
+                )->addViolation();
             }
         }
         $injected = \DateTimeImmutable::createFromFormat('!Y-m-d', $this->injectedOn);
         if (false !== $injected && $injected > new \DateTimeImmutable('tomorrow')) {
-            $context->buildViolation('The injection lies in the future.')->atPath('injectedOn')->addViolation();
+            $context
+                ->buildViolation('The injection lies in the future.')
+                ->atPath('injectedOn')
+                ->addViolation();
         }
     }
 
@@ -169,7 +211,10 @@ final class ClientInput
         $client->setConditions(array_map(Condition::from(...), $this->conditions));
         $worse = Side::from(str_replace('both-', '', $this->affected));
         $both = str_starts_with($this->affected, 'both-');
-        $client->setSides($both ? [$worse, $worse->opposite()] : [$worse], !$both && $this->otherUnaffected ? [$worse->opposite()] : []);
+        $client->setSides(
+            $both ? [$worse, $worse->opposite()] : [$worse],
+            !$both && $this->otherUnaffected ? [$worse->opposite()] : [],
+        );
         $client->writingHand = Side::from($this->writingHand);
         $client->minutes = (int) $this->minutes;
         $client->daysPerWeek = (int) $this->daysPerWeek;
@@ -177,12 +222,21 @@ final class ClientInput
         $client->helper = $this->helper;
         $client->helperPresent = $this->helperPresent;
         $known = self::materialsIn($catalogue);
-        $client->materials = $this->materialsAsked ? array_values(array_intersect($this->materials, array_keys($known))) : null;
+        $client->materials = $this->materialsAsked
+            ? array_values(array_intersect($this->materials, array_keys($known)))
+            : null;
         $known = array_map(static fn (GoalTask $g): string => $g->key, $catalogue->goals);
-        $client->goals = array_filter(array_map(intval(...), array_intersect_key($this->goals, array_flip($known))), static fn (int $w): bool => $w >= Goals::LEAST && $w <= Goals::MOST);
+        $client->goals = array_filter(
+            array_map(intval(...), array_intersect_key($this->goals, array_flip($known))),
+            static fn (int $w): bool => $w >= Goals::LEAST && $w <= Goals::MOST,
+        );
         arsort($client->goals);
         $client->goalWords = $this->goalWords;
-        $injected = \DateTimeImmutable::createFromFormat('!Y-m-d', $this->injectedOn, new \DateTimeZone('UTC'));
+        $injected = \DateTimeImmutable::createFromFormat(
+            '!Y-m-d',
+            $this->injectedOn,
+            new \DateTimeZone('UTC'),
+        );
         $client->injectedOn = false === $injected ? null : $injected;
         $client->story = $this->story;
         $client->setIntake($this->intake->intake());

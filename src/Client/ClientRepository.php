@@ -12,20 +12,31 @@ use Symfony\Component\Uid\Uuid;
 /** Clients of one clinic, with what was asked of them. */
 final readonly class ClientRepository
 {
-    public function __construct(private EntityManagerInterface $entities)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+    ) {
     }
 
     public function find(string $clinicId, string $id): ?Client
     {
-        return Uuid::isValid($id) ? $this->entities->getRepository(Client::class)->findOneBy(['id' => $id, 'clinicId' => $clinicId]) : null;
+        return Uuid::isValid($id)
+            ? $this->entities->getRepository(Client::class)->findOneBy(
+                ['id' => $id, 'clinicId' => $clinicId],
+            )
+            : null;
     }
 
     /** @return list<Client> by family name */
     public function all(string $clinicId, bool $archived): array
     {
         /** @var list<Client> $clients */
-        $clients = $this->entities->createQuery('SELECT c FROM '.Client::class.' c WHERE c.clinicId = :clinic AND c.archivedAt IS '.($archived ? 'NOT NULL' : 'NULL').' ORDER BY c.familyName, c.givenName, c.id')
+        $clients = $this->entities->createQuery(
+            'SELECT c FROM '
+                .Client::class
+                .' c WHERE c.clinicId = :clinic AND c.archivedAt IS '
+                .($archived ? 'NOT NULL' : 'NULL')
+                .' ORDER BY c.familyName, c.givenName, c.id',
+        )
             ->setParameter('clinic', $clinicId)->getResult();
 
         return $clients;
@@ -50,9 +61,17 @@ final readonly class ClientRepository
     public function screening(Client $client): array
     {
         $newest = [];
-        foreach ($this->entities->getConnection()->fetchAllAssociative('SELECT DISTINCT ON (question_id) question_id, answer, asked_on FROM screening_answer WHERE client_id = ? AND clinic_id = ? ORDER BY question_id, asked_on DESC, at DESC, id DESC', [$client->id, $client->clinicId]) as $values) {
+        foreach (
+            $this->entities->getConnection()->fetchAllAssociative(
+                'SELECT DISTINCT ON (question_id) question_id, answer, asked_on FROM screening_answer WHERE client_id = ? AND clinic_id = ? ORDER BY question_id, asked_on DESC, at DESC, id DESC',
+                [$client->id, $client->clinicId],
+            ) as $values
+        ) {
             $row = new Row($values);
-            $newest[$row->text('question_id')] = [Answer::from($row->text('answer')), $row->day('asked_on')];
+            $newest[$row->text('question_id')] = [
+                Answer::from($row->text('answer')),
+                $row->day('asked_on'),
+            ];
         }
 
         return $newest;

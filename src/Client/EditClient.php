@@ -50,7 +50,11 @@ final class EditClient extends AbstractController
         $this->clients->add($client);
         $this->audit->wrote('added client', $client->id);
 
-        return $this->redirectToRoute('client_screening', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'client_screening',
+            ['client' => $client->id],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     #[Route('/clients/{client}/edit', name: 'client_edit', methods: ['GET', 'POST'])]
@@ -62,7 +66,8 @@ final class EditClient extends AbstractController
         $input = ClientInput::typed($request->request);
         $problems = Problems::byField($this->validator->validate($input));
         if ([] === $problems && $input->version !== (string) $client->version) {
-            $problems['version'] = 'Somebody else changed this client while you were typing. What you typed is kept below; what is saved now stands beside it. Save again to replace it.';
+            $problems['version'] =
+                'Somebody else changed this client while you were typing. What you typed is kept below; what is saved now stands beside it. Save again to replace it.';
             $input->version = (string) $client->version;
         }
         if ([] !== $problems) {
@@ -73,7 +78,11 @@ final class EditClient extends AbstractController
         $this->audit->wrote('changed client', $client->id);
         $this->addFlash('done', 'Saved.');
 
-        return $this->redirectToRoute('desk_client', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'desk_client',
+            ['client' => $client->id],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     #[Route('/clients/{client}/archive', name: 'client_archive', methods: ['POST'])]
@@ -81,10 +90,23 @@ final class EditClient extends AbstractController
     {
         $client->archivedAt = $client->isArchived() ? null : $this->clock->now();
         $this->clients->save();
-        $this->audit->wrote($client->isArchived() ? 'archived client' : 'restored client', $client->id);
-        $this->addFlash('done', $client->isArchived() ? $client->name().' is archived. Nothing is deleted; restore from the archive at any time.' : $client->name().' is back.');
+        $this->audit->wrote(
+            $client->isArchived() ? 'archived client' : 'restored client',
+            $client->id,
+        );
+        $this->addFlash(
+            'done',
+            $client->isArchived()
+                ? $client->name()
+                    .' is archived. Nothing is deleted; restore from the archive at any time.'
+                : $client->name().' is back.',
+        );
 
-        return $this->redirectToRoute('desk_today', $client->isArchived() ? [] : ['archived' => 0], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'desk_today',
+            $client->isArchived() ? [] : ['archived' => 0],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     /** @param array<string, string> $problems */
@@ -96,7 +118,9 @@ final class EditClient extends AbstractController
             'input' => $input,
             'client' => $client,
             'problems' => $problems,
-            'saved' => isset($problems['version']) && null !== $client ? ClientInput::of($client) : null,
+            'saved' => isset($problems['version']) && null !== $client
+                ? ClientInput::of($client)
+                : null,
             'conditions' => Condition::cases(),
             'materials' => ClientInput::materialsIn($catalogue),
             'goals' => $catalogue->goals,
@@ -104,7 +128,8 @@ final class EditClient extends AbstractController
             'communication' => Intake::COMMUNICATION,
             'commands' => Intake::COMMANDS,
             'epilepsy' => Intake::EPILEPSY,
-            'intakeOpen' => null === $client || [] !== array_intersect_key($problems, get_object_vars($input->intake)),
+            'intakeOpen' => null === $client
+                || [] !== array_intersect_key($problems, get_object_vars($input->intake)),
             'zones' => \DateTimeZone::listIdentifiers(),
         ], new Response(status: [] === $problems ? 200 : 422));
     }

@@ -7,8 +7,19 @@ namespace HandGarden\Client;
 /** What is asked once at intake and shown whenever the client is: nothing here decides which exercises fit. */
 final readonly class Intake
 {
-    public const COMMUNICATION = ['pictures' => 'Needs pictures', 'short' => 'Short sentences', 'read' => 'Is read to', 'slow' => 'Needs time to answer'];
-    public const COMMANDS = ['' => 'Not asked', '0' => 'None for certain', '1' => 'One step', '2' => 'Two steps', '3' => 'Three steps'];
+    public const COMMUNICATION = [
+        'pictures' => 'Needs pictures',
+        'short' => 'Short sentences',
+        'read' => 'Is read to',
+        'slow' => 'Needs time to answer',
+    ];
+    public const COMMANDS = [
+        '' => 'Not asked',
+        '0' => 'None for certain',
+        '1' => 'One step',
+        '2' => 'Two steps',
+        '3' => 'Three steps',
+    ];
     public const EPILEPSY = ['' => 'Not asked', 'no' => 'No', 'yes' => 'Yes'];
 
     /**
@@ -39,9 +50,26 @@ final readonly class Intake
     public static function fromArray(array $kept): self
     {
         $text = static fn (string $key): string => \is_string($kept[$key] ?? null) ? $kept[$key] : '';
-        $list = static fn (string $key): array => array_values(array_filter(\is_array($kept[$key] ?? null) ? $kept[$key] : [], \is_string(...)));
+        $list = static fn (string $key): array => array_values(
+            array_filter(\is_array($kept[$key] ?? null) ? $kept[$key] : [], \is_string(...)),
+        );
 
-        return new self($text('onsetOn'), $text('medicines'), $list('doseTimes'), $text('splints'), $text('living'), $text('helperTimes'), $list('communication'), $text('commands'), $text('vision'), $text('hearing'), \is_int($kept['seatedMinutes'] ?? null) ? $kept['seatedMinutes'] : null, $text('epilepsy'), $text('matters'), $text('consentOn'));
+        return new self(
+            $text('onsetOn'),
+            $text('medicines'),
+            $list('doseTimes'),
+            $text('splints'),
+            $text('living'),
+            $text('helperTimes'),
+            $list('communication'),
+            $text('commands'),
+            $text('vision'),
+            $text('hearing'),
+            \is_int($kept['seatedMinutes'] ?? null) ? $kept['seatedMinutes'] : null,
+            $text('epilepsy'),
+            $text('matters'),
+            $text('consentOn'),
+        );
     }
 
     /** @return array<string, mixed> only what was said */
@@ -62,11 +90,21 @@ final readonly class Intake
     {
         return array_filter([
             'Onset' => $this->onsetOn,
-            'Medicines' => trim($this->medicines.([] === $this->doseTimes ? '' : ' at '.implode(', ', $this->doseTimes))),
+            'Medicines' => trim(
+                $this->medicines.(
+                    [] === $this->doseTimes ? '' : ' at '.implode(', ', $this->doseTimes)
+                ),
+            ),
             'Splints' => $this->splints,
             'Lives' => $this->living,
             'Helper comes' => $this->helperTimes,
-            'Communication' => implode(', ', array_map(static fn (string $key): string => self::COMMUNICATION[$key] ?? $key, $this->communication)),
+            'Communication' => implode(
+                ', ',
+                array_map(
+                    static fn (string $key): string => self::COMMUNICATION[$key] ?? $key,
+                    $this->communication,
+                ),
+            ),
             'Follows' => '' === $this->commands ? '' : self::COMMANDS[$this->commands] ?? '',
             'Sight' => $this->vision,
             'Hearing' => $this->hearing,

@@ -10,7 +10,21 @@ use Symfony\Component\Validator\Context\ExecutionContextInterface;
 /** The part of the client form that is asked once, as it was typed. */
 final class IntakeInput
 {
-    private const FIELDS = ['onsetOn', 'medicines', 'doseTimes', 'splints', 'living', 'helperTimes', 'commands', 'vision', 'hearing', 'seatedMinutes', 'epilepsy', 'matters', 'consentOn'];
+    private const FIELDS = [
+        'onsetOn',
+        'medicines',
+        'doseTimes',
+        'splints',
+        'living',
+        'helperTimes',
+        'commands',
+        'vision',
+        'hearing',
+        'seatedMinutes',
+        'epilepsy',
+        'matters',
+        'consentOn',
+    ];
 
     #[Assert\Date(message: '{{ value }} is not a day written as YYYY-MM-DD.')]
     public string $onsetOn = '';
@@ -18,7 +32,10 @@ final class IntakeInput
     #[Assert\Length(max: 200)]
     public string $medicines = '';
 
-    #[Assert\Regex('/^$|^([01]?\d|2[0-3])[:.][0-5]\d([ ,;]+([01]?\d|2[0-3])[:.][0-5]\d)*$/', message: '{{ value }} are not times such as 7:00 12:30.')]
+    #[Assert\Regex(
+        '/^$|^([01]?\d|2[0-3])[:.][0-5]\d([ ,;]+([01]?\d|2[0-3])[:.][0-5]\d)*$/',
+        message: '{{ value }} are not times such as 7:00 12:30.',
+    )]
     public string $doseTimes = '';
 
     #[Assert\Length(max: 200)]
@@ -42,7 +59,12 @@ final class IntakeInput
     #[Assert\Length(max: 120)]
     public string $hearing = '';
 
-    #[Assert\Range(min: 0, max: 480, notInRangeMessage: 'Between {{ min }} and {{ max }} minutes.', invalidMessage: '{{ value }} is not a number of minutes.')]
+    #[Assert\Range(
+        min: 0,
+        max: 480,
+        notInRangeMessage: 'Between {{ min }} and {{ max }} minutes.',
+        invalidMessage: '{{ value }} is not a number of minutes.',
+    )]
     public string|int|null $seatedMinutes = null;
 
     #[Assert\Choice(['', 'no', 'yes'])]
@@ -57,7 +79,21 @@ final class IntakeInput
     public static function of(Intake $intake): self
     {
         $input = new self();
-        foreach (['onsetOn', 'medicines', 'splints', 'living', 'helperTimes', 'commands', 'vision', 'hearing', 'epilepsy', 'matters', 'consentOn'] as $field) {
+        foreach (
+            [
+                'onsetOn',
+                'medicines',
+                'splints',
+                'living',
+                'helperTimes',
+                'commands',
+                'vision',
+                'hearing',
+                'epilepsy',
+                'matters',
+                'consentOn',
+            ] as $field
+        ) {
             $input->$field = $intake->$field;
         }
         $input->seatedMinutes = $intake->seatedMinutes;
@@ -77,7 +113,14 @@ final class IntakeInput
         }
         $input->seatedMinutes = '' === $input->seatedMinutes ? null : $input->seatedMinutes;
         $list = $form['communication'] ?? [];
-        $input->communication = \is_array($list) ? array_values(array_filter(array_keys(Intake::COMMUNICATION), static fn (string $key): bool => \in_array($key, $list, true))) : [];
+        $input->communication = \is_array($list)
+            ? array_values(
+                array_filter(
+                    array_keys(Intake::COMMUNICATION),
+                    static fn (string $key): bool => \in_array($key, $list, true),
+                ),
+            )
+            : [];
 
         return $input;
     }
@@ -88,7 +131,10 @@ final class IntakeInput
         foreach (['onsetOn', 'consentOn'] as $field) {
             $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $this->$field);
             if (false !== $day && $day > new \DateTimeImmutable('tomorrow')) {
-                $context->buildViolation('That day lies in the future.')->atPath($field)->addViolation();
+                $context
+                    ->buildViolation('That day lies in the future.')
+                    ->atPath($field)
+                    ->addViolation();
             }
         }
     }
@@ -104,6 +150,21 @@ final class IntakeInput
         }
         sort($times);
 
-        return new Intake($this->onsetOn, $this->medicines, array_values(array_unique($times)), $this->splints, $this->living, $this->helperTimes, $this->communication, $this->commands, $this->vision, $this->hearing, null === $this->seatedMinutes ? null : (int) $this->seatedMinutes, $this->epilepsy, $this->matters, $this->consentOn);
+        return new Intake(
+            $this->onsetOn,
+            $this->medicines,
+            array_values(array_unique($times)),
+            $this->splints,
+            $this->living,
+            $this->helperTimes,
+            $this->communication,
+            $this->commands,
+            $this->vision,
+            $this->hearing,
+            null === $this->seatedMinutes ? null : (int) $this->seatedMinutes,
+            $this->epilepsy,
+            $this->matters,
+            $this->consentOn,
+        );
     }
 }

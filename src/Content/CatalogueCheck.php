@@ -20,8 +20,10 @@ final readonly class CatalogueCheck
 
     private PictureCheck $pictures;
 
-    public function __construct(private Catalogue $catalogue, private DrawingLibrary $drawings)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+        private DrawingLibrary $drawings,
+    ) {
         $this->pictures = new PictureCheck($drawings);
     }
 
@@ -33,7 +35,10 @@ final readonly class CatalogueCheck
             foreach ($ladder->rungs as $i => $rung) {
                 $path = self::path($ladder, $i);
                 if (isset($seen[$rung->id])) {
-                    throw InvalidData::at($path.'.id', \sprintf('%s is also %s', $rung->id, $seen[$rung->id]));
+                    throw InvalidData::at(
+                        $path.'.id',
+                        \sprintf('%s is also %s', $rung->id, $seen[$rung->id]),
+                    );
                 }
                 $seen[$rung->id] = $path;
                 $this->rung($ladder, $rung, $path);
@@ -48,8 +53,14 @@ final readonly class CatalogueCheck
         foreach ([...$rung->easier, ...$rung->harder] as $id) {
             $this->rungExists($id, $path.'.links');
         }
-        if ([] === $this->catalogue->easierThan($rung->id) && [] === $this->catalogue->harderThan($rung->id)) {
-            throw InvalidData::at($path.'.links', 'a rung that stands alone names an easier or a harder one');
+        if (
+            [] === $this->catalogue->easierThan($rung->id)
+            && [] === $this->catalogue->harderThan($rung->id)
+        ) {
+            throw InvalidData::at(
+                $path.'.links',
+                'a rung that stands alone names an easier or a harder one',
+            );
         }
         $conditions = ['when' => $rung->entry, 'ends_while' => $rung->endsWhile];
         foreach ($rung->cautions as $caution) {
@@ -58,8 +69,17 @@ final readonly class CatalogueCheck
         foreach (array_filter($conditions) as $key => $condition) {
             $this->condition($condition, $path.'.'.$key);
         }
-        if (\in_array(Performer::TrainedTherapist, $rung->performers, true) !== (LadderKind::Protocol === $ladder->kind)) {
-            throw InvalidData::at($path.'.performers', 'what only trained therapists do stands in a protocol, and nothing else does');
+        if (
+            \in_array(
+                Performer::TrainedTherapist,
+                $rung->performers,
+                true,
+            ) !== (LadderKind::Protocol === $ladder->kind)
+        ) {
+            throw InvalidData::at(
+                $path.'.performers',
+                'what only trained therapists do stands in a protocol, and nothing else does',
+            );
         }
         $this->pictures->check($rung->picture, $path.'.picture');
     }
@@ -93,7 +113,10 @@ final readonly class CatalogueCheck
         }
         foreach ($book->shapes as $key => $shape) {
             if (!\in_array($shape->pose, $this->drawings->poseNames(), true)) {
-                throw InvalidData::at("shapes.yaml.shapes.$key.pose", \sprintf('there is no pose "%s"', $shape->pose));
+                throw InvalidData::at(
+                    "shapes.yaml.shapes.$key.pose",
+                    \sprintf('there is no pose "%s"', $shape->pose),
+                );
             }
         }
     }

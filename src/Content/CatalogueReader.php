@@ -44,7 +44,10 @@ final readonly class CatalogueReader
             new ReadyLadders($read),
             $vocabulary,
             (new ScreeningReader())->read(Node::root($data['screening'], 'screening.yaml')),
-            (new GoalReader())->read(Node::root($data['goals'], 'goals.yaml'), array_map(static fn ($ladder): string => $ladder->key, $read)),
+            (new GoalReader())->read(
+                Node::root($data['goals'], 'goals.yaml'),
+                array_map(static fn ($ladder): string => $ladder->key, $read),
+            ),
             $handbook,
         );
     }
@@ -59,11 +62,18 @@ final readonly class CatalogueReader
         foreach ($node->get('stronger_evidence')->items() as $item) {
             $item->only('if', 'then', 'value');
             $value = $item->get('value')->raw();
-            $evidence[] = new StrongerEvidence(self::condition($parser, $item->get('if')), $item->get('then')->string(), \is_bool($value) ? $value : $item->get('value')->float());
+            $evidence[] = new StrongerEvidence(
+                self::condition($parser, $item->get('if')),
+                $item->get('then')->string(),
+                \is_bool($value) ? $value : $item->get('value')->float(),
+            );
         }
         $gates = [];
         foreach ($node->get('gates')->map() as $name => $gate) {
-            $gates[$name] = new Caution($gate->get('phrase')->string(), self::condition($parser, $gate->get('while')));
+            $gates[$name] = new Caution(
+                $gate->get('phrase')->string(),
+                self::condition($parser, $gate->get('while')),
+            );
         }
 
         return new Vocabulary($lists, $evidence, $gates, $tasks);
@@ -73,18 +83,22 @@ final readonly class CatalogueReader
     {
         $node->only('key', 'title', 'observations');
 
-        return new CheckList($node->get('key')->string(), $node->get('title')->string(), array_map(static function (Node $o): Observation {
-            $o->only('code', 'ask', 'seconds', 'sided', 'trouble', 'parts');
+        return new CheckList(
+            $node->get('key')->string(),
+            $node->get('title')->string(),
+            array_map(static function (Node $o): Observation {
+                $o->only('code', 'ask', 'seconds', 'sided', 'trouble', 'parts');
 
-            return new Observation(
-                $o->get('code')->string(),
-                $o->get('ask')->string(),
-                $o->get('seconds')->int(0, 600),
-                $o->optional('sided')?->bool() ?? true,
-                $o->optional('trouble')?->bool() ?? false,
-                $o->optional('parts')?->strings() ?? [],
-            );
-        }, $node->get('observations')->items()));
+                return new Observation(
+                    $o->get('code')->string(),
+                    $o->get('ask')->string(),
+                    $o->get('seconds')->int(0, 600),
+                    $o->optional('sided')?->bool() ?? true,
+                    $o->optional('trouble')?->bool() ?? false,
+                    $o->optional('parts')?->strings() ?? [],
+                );
+            }, $node->get('observations')->items()),
+        );
     }
 
     public static function condition(ConditionParser $parser, Node $node): Condition

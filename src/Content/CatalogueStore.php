@@ -34,8 +34,12 @@ final class CatalogueStore implements CacheWarmerInterface
     /** @var Kept|null */
     private ?array $values = null;
 
-    public function __construct(private readonly string $catalogueDir, private readonly string $cacheDir, private readonly bool $debug, private readonly ?MoreRungs $more = null)
-    {
+    public function __construct(
+        private readonly string $catalogueDir,
+        private readonly string $cacheDir,
+        private readonly bool $debug,
+        private readonly ?MoreRungs $more = null,
+    ) {
     }
 
     /** @throws InvalidData naming file and path */
@@ -44,7 +48,12 @@ final class CatalogueStore implements CacheWarmerInterface
         if (null === $this->catalogue) {
             $kept = $this->kept();
             $rest = unserialize($kept['rest']);
-            $this->catalogue = $rest instanceof Catalogue ? $rest->over(new KeptLadders($kept['ladders'], $kept['rungs']), self::handbook($kept['handbook'])) : throw new \LogicException('The kept catalogue is of another make.');
+            $this->catalogue = $rest instanceof Catalogue
+                ? $rest->over(
+                    new KeptLadders($kept['ladders'], $kept['rungs']),
+                    self::handbook($kept['handbook']),
+                )
+                : throw new \LogicException('The kept catalogue is of another make.');
             if (null !== $this->more) {
                 $this->catalogue->askAlso($this->more);
             }
@@ -59,7 +68,9 @@ final class CatalogueStore implements CacheWarmerInterface
         return static function () use ($kept): Handbook {
             $handbook = unserialize($kept);
 
-            return $handbook instanceof Handbook ? $handbook : throw new \LogicException('The kept handbook is of another make.');
+            return $handbook instanceof Handbook
+                ? $handbook
+                : throw new \LogicException('The kept handbook is of another make.');
         };
     }
 
@@ -68,7 +79,9 @@ final class CatalogueStore implements CacheWarmerInterface
     {
         if (null === $this->drawings) {
             $drawings = unserialize($this->kept()['drawings']);
-            $this->drawings = $drawings instanceof DrawingLibrary ? $drawings : throw new \LogicException('The kept drawings are of another make.');
+            $this->drawings = $drawings instanceof DrawingLibrary
+                ? $drawings
+                : throw new \LogicException('The kept drawings are of another make.');
         }
 
         return $this->drawings;
@@ -78,7 +91,9 @@ final class CatalogueStore implements CacheWarmerInterface
     {
         $search = unserialize($this->kept()['index']);
 
-        return $search instanceof ExerciseSearch ? $search : throw new \LogicException('The kept index is of another make.');
+        return $search instanceof ExerciseSearch
+            ? $search
+            : throw new \LogicException('The kept index is of another make.');
     }
 
     /** @return array<string, string> names of the catalogue's pictures by what they show, so that a page need not set the scene */
@@ -135,13 +150,21 @@ final class CatalogueStore implements CacheWarmerInterface
         $kept = [
             'ladders' => $ladders,
             'rungs' => $rungs,
-            'rest' => serialize($catalogue->over(new ReadyLadders([]), new Handbook([], [], [], [], [], new ReleaseProtocol([], []), []))),
+            'rest' => serialize(
+                $catalogue->over(
+                    new ReadyLadders([]),
+                    new Handbook([], [], [], [], [], new ReleaseProtocol([], []), []),
+                ),
+            ),
             'handbook' => serialize($catalogue->handbook()),
             'index' => serialize(ExerciseSearch::over($catalogue)),
             'drawings' => serialize($drawings),
             'pictures' => $pictures,
         ];
-        WholeFile::write($this->cacheDir.'/'.self::KEPT_FILE, '<?php return '.var_export($kept, true).';');
+        WholeFile::write(
+            $this->cacheDir.'/'.self::KEPT_FILE,
+            '<?php return '.var_export($kept, true).';',
+        );
 
         return $kept;
     }

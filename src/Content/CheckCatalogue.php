@@ -14,8 +14,9 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('garden:catalogue:check', 'Checks the files of the catalogue')]
 final class CheckCatalogue extends Command
 {
-    public function __construct(private readonly string $catalogueDir)
-    {
+    public function __construct(
+        private readonly string $catalogueDir,
+    ) {
         parent::__construct();
     }
 
@@ -28,7 +29,14 @@ final class CheckCatalogue extends Command
 
             return Command::INVALID;
         }
-        $output->writeln(\sprintf('%d ladders, %d rungs, %d poses: all read.', \count($catalogue->ladders()), \count($catalogue->rungs()), \count($drawings->poseNames())));
+        $output->writeln(
+            \sprintf(
+                '%d ladders, %d rungs, %d poses: all read.',
+                \count($catalogue->ladders()),
+                \count($catalogue->rungs()),
+                \count($drawings->poseNames()),
+            ),
+        );
 
         return Command::SUCCESS;
     }

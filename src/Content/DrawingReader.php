@@ -53,7 +53,9 @@ final readonly class DrawingReader
         foreach ([...Pose::FINGERS, 'thumb'] as $digit) {
             $values = $node->get($digit)->floats();
             if (\count($values) !== ('thumb' === $digit ? 5 : 4)) {
-                throw $node->get($digit)->fail(\sprintf('expected %d angles', 'thumb' === $digit ? 5 : 4));
+                throw $node->get($digit)->fail(
+                    \sprintf('expected %d angles', 'thumb' === $digit ? 5 : 4),
+                );
             }
             $angles[$digit] = $values;
         }
@@ -81,7 +83,9 @@ final readonly class DrawingReader
                 $pose->optional('elbow')?->float(-90, 90) ?? 0.0,
                 $pose->optional('gap')?->float(0, 300) ?? 48.0,
                 $pose->optional('other_wrist')?->float(-80, 85),
-                null === $other ? null : ($plain[$other->string()] ?? throw $other->fail('no pose of this name')),
+                null === $other
+                    ? null
+                    : ($plain[$other->string()] ?? throw $other->fail('no pose of this name')),
                 $pose->optional('turn')?->float(-180, 180) ?? 0.0,
             );
         }
@@ -117,7 +121,11 @@ final readonly class DrawingReader
             throw $node->fail(\sprintf('expected %d angles', \count($limits)));
         }
 
-        return array_map(static fn (Node $item, array $limit): float => $item->float($limit[0], $limit[1]), $items, $limits);
+        return array_map(
+            static fn (Node $item, array $limit): float => $item->float($limit[0], $limit[1]),
+            $items,
+            $limits,
+        );
     }
 
     /**
@@ -155,20 +163,33 @@ final readonly class DrawingReader
             ThingKind::Plate, ThingKind::Band => 3,
         };
         if (\count($places) < $wanted) {
-            throw $node->get('at')->fail(\sprintf('%s needs %d places or more', $kind->value, $wanted));
+            throw $node->get('at')->fail(
+                \sprintf('%s needs %d places or more', $kind->value, $wanted),
+            );
         }
 
-        return new ThingPart($kind, $places, $sizes, self::turn($node->optional('turn')) ?? [0.0, 0.0, 0.0], $node->optional('furniture')?->bool() ?? false);
+        return new ThingPart(
+            $kind,
+            $places,
+            $sizes,
+            self::turn($node->optional('turn')) ?? [0.0, 0.0, 0.0],
+            $node->optional('furniture')?->bool() ?? false,
+        );
     }
 
     private static function place(Node $node): Place
     {
         $items = $node->items();
         if (1 !== \count($items) && 4 !== \count($items)) {
-            throw $node->fail('expected the name of a place, alone or with x, y and z in millimetres');
+            throw $node->fail(
+                'expected the name of a place, alone or with x, y and z in millimetres',
+            );
         }
 
-        return new Place($items[0]->string(), ...array_map(static fn (Node $n): float => $n->float(), \array_slice($items, 1)));
+        return new Place(
+            $items[0]->string(),
+            ...array_map(static fn (Node $n): float => $n->float(), \array_slice($items, 1)),
+        );
     }
 
     /** @return array{float, float, float}|null */
@@ -179,7 +200,9 @@ final readonly class DrawingReader
         }
         $turn = $node->floats();
 
-        return 3 === \count($turn) ? [$turn[0], $turn[1], $turn[2]] : throw $node->fail('expected tilt, roll and flex in degrees');
+        return 3 === \count($turn)
+            ? [$turn[0], $turn[1], $turn[2]]
+            : throw $node->fail('expected tilt, roll and flex in degrees');
     }
 
     /** @param array<string, NamedPose> $poses */
@@ -190,7 +213,9 @@ final readonly class DrawingReader
 
         return new SecondHand(
             $name,
-            null === $pose ? null : ($poses[$pose->string()] ?? throw $pose->fail('no pose of this name'))->pose,
+            null === $pose
+                ? null
+                : ($poses[$pose->string()] ?? throw $pose->fail('no pose of this name'))->pose,
             $node->optional('own')?->bool() ?? true,
             null === ($hold = $node->optional('hold')) ? null : self::place($hold),
             null === ($at = $node->optional('at')) ? null : self::place($at),

@@ -28,7 +28,18 @@ final readonly class GoalReader
                 $weights[$key] = $weight->int(1, 5);
             }
 
-            return new GoalTask($goal->get('key')->string(), $goal->get('label')->string(), $weights, array_map(static fn (Node $s): Skill => new Skill($s->get('words')->string(), $s->get('rung')->string()), $goal->get('skills')->items()));
+            return new GoalTask(
+                $goal->get('key')->string(),
+                $goal->get('label')->string(),
+                $weights,
+                array_map(
+                    static fn (Node $s): Skill => new Skill(
+                        $s->get('words')->string(),
+                        $s->get('rung')->string(),
+                    ),
+                    $goal->get('skills')->items(),
+                ),
+            );
         }, $node->get('goals')->items());
     }
 }

@@ -48,7 +48,13 @@ final readonly class HandbookReader
         $materials = [];
         foreach ($node->map() as $key => $one) {
             $one->only('label', 'used_for', 'instead', 'small');
-            $materials[$key] = new Material($key, $one->get('label')->string(), $one->get('used_for')->string(), $one->get('instead')->strings(), $one->optional('small')?->bool() ?? false);
+            $materials[$key] = new Material(
+                $key,
+                $one->get('label')->string(),
+                $one->get('used_for')->string(),
+                $one->get('instead')->strings(),
+                $one->optional('small')?->bool() ?? false,
+            );
         }
 
         return $materials;
@@ -60,7 +66,13 @@ final readonly class HandbookReader
         $shapes = [];
         foreach ($node->map() as $key => $one) {
             $one->only('label', 'form', 'pose', 'may_be_switched_off');
-            $shapes[$key] = new HandShape($key, $one->get('label')->string(), $one->get('form')->string(), $one->get('pose')->string(), $one->optional('may_be_switched_off')?->bool() ?? false);
+            $shapes[$key] = new HandShape(
+                $key,
+                $one->get('label')->string(),
+                $one->get('form')->string(),
+                $one->get('pose')->string(),
+                $one->optional('may_be_switched_off')?->bool() ?? false,
+            );
         }
 
         return $shapes;
@@ -70,12 +82,25 @@ final readonly class HandbookReader
     {
         $node->only('title', 'manner', 'kit', 'parts', 'other_lines');
 
-        return new HelperScript($node->get('title')->string(), $node->get('manner')->string(), $node->get('kit')->string(), array_map(static function (Node $part): ScriptPart {
-            $part->only('title', 'rungs', 'words', 'notes');
-            $rungs = $part->get('rungs')->strings();
+        return new HelperScript(
+            $node->get('title')->string(),
+            $node->get('manner')->string(),
+            $node->get('kit')->string(),
+            array_map(static function (Node $part): ScriptPart {
+                $part->only('title', 'rungs', 'words', 'notes');
+                $rungs = $part->get('rungs')->strings();
 
-            return new ScriptPart($part->get('title')->string(), [] === $rungs ? throw $part->get('rungs')->fail('expected one exercise or more') : $rungs, $part->get('words')->string(), $part->get('notes')->string());
-        }, $node->get('parts')->items()), $node->get('other_lines')->strings());
+                return new ScriptPart(
+                    $part->get('title')->string(),
+                    [] === $rungs ? throw $part->get('rungs')->fail(
+                        'expected one exercise or more',
+                    ) : $rungs,
+                    $part->get('words')->string(),
+                    $part->get('notes')->string(),
+                );
+            }, $node->get('parts')->items()),
+            $node->get('other_lines')->strings(),
+        );
     }
 
     private function release(Node $node): ReleaseProtocol
@@ -83,9 +108,24 @@ final readonly class HandbookReader
         $node->only('rules', 'steps');
         $steps = [];
         foreach ($node->get('steps')->items() as $i => $step) {
-            $step->only('number', 'title', 'rung', 'hands', 'movement', 'tempo', 'pressure', 'look_for', 'if_tone_rises', 'gate', 'if_tone_rises_to', 'optional');
+            $step->only(
+                'number',
+                'title',
+                'rung',
+                'hands',
+                'movement',
+                'tempo',
+                'pressure',
+                'look_for',
+                'if_tone_rises',
+                'gate',
+                'if_tone_rises_to',
+                'optional',
+            );
             if ($step->get('number')->int() !== $i + 1) {
-                throw $step->get('number')->fail(\sprintf('steps are numbered in order; expected %d', $i + 1));
+                throw $step->get('number')->fail(
+                    \sprintf('steps are numbered in order; expected %d', $i + 1),
+                );
             }
             $text = static fn (string $key): string => $step->get($key)->string();
             $steps[] = new ReleaseStep(
@@ -98,7 +138,10 @@ final readonly class HandbookReader
                 $text('pressure'),
                 $text('look_for'),
                 $text('if_tone_rises'),
-                array_map(static fn (Node $to): int => $to->int(1, $i), $step->get('if_tone_rises_to')->items()),
+                array_map(
+                    static fn (Node $to): int => $to->int(1, $i),
+                    $step->get('if_tone_rises_to')->items(),
+                ),
                 $text('gate'),
                 $step->optional('optional')?->bool() ?? false,
             );

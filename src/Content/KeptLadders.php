@@ -17,8 +17,10 @@ final class KeptLadders implements Ladders
      * @param array<string, string> $kept  ready values by ladder
      * @param array<string, string> $rungs ladder by rung
      */
-    public function __construct(private readonly array $kept, private readonly array $rungs)
-    {
+    public function __construct(
+        private readonly array $kept,
+        private readonly array $rungs,
+    ) {
     }
 
     public function all(): array
@@ -35,7 +37,9 @@ final class KeptLadders implements Ladders
     {
         if (!isset($this->taken[$key])) {
             $ladder = unserialize($this->kept[$key]);
-            $this->taken[$key] = $ladder instanceof Ladder ? $ladder : throw new \LogicException('The kept catalogue is of another make: '.$key);
+            $this->taken[$key] = $ladder instanceof Ladder
+                ? $ladder
+                : throw new \LogicException('The kept catalogue is of another make: '.$key);
         }
 
         return $this->taken[$key];

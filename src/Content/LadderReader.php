@@ -45,19 +45,37 @@ final readonly class LadderReader
     /**
      * @param array<string, Caution> $gates
      */
-    public function __construct(private ConditionParser $conditions, private array $gates, private Handbook $handbook)
-    {
+    public function __construct(
+        private ConditionParser $conditions,
+        private array $gates,
+        private Handbook $handbook,
+    ) {
     }
 
     /** For exercises that come later than the files and are held to the same rules. */
     public static function of(Catalogue $catalogue): self
     {
-        return new self(new ConditionParser(Vocabulary::codesOf($catalogue->vocabulary->lists)), $catalogue->vocabulary->gates, $catalogue->handbook());
+        return new self(
+            new ConditionParser(Vocabulary::codesOf($catalogue->vocabulary->lists)),
+            $catalogue->vocabulary->gates,
+            $catalogue->handbook(),
+        );
     }
 
     public function read(Node $node): Ladder
     {
-        $node->only('key', 'strand', 'name', 'kind', 'entry', 'move_up', 'ease_down', 'instead_below', 'rounds', 'rungs');
+        $node->only(
+            'key',
+            'strand',
+            'name',
+            'kind',
+            'entry',
+            'move_up',
+            'ease_down',
+            'instead_below',
+            'rounds',
+            'rungs',
+        );
         $rungs = $this->rungs($node->get('rungs'), $node->get('key')->string());
 
         return new Ladder(
@@ -85,7 +103,43 @@ final readonly class LadderReader
     /** @throws InvalidData naming the path */
     public function rung(Node $node, string $ladder): Rung
     {
-        $node->only('id', 'name', 'performers', 'position', 'posture', 'materials', 'steps', 'side', 'counted', 'dose_words', 'watch_for', 'ease', 'harder', 'links', 'stop', 'why', 'fits', 'avoid_when', 'gates', 'tags', 'moves', 'loads', 'lengthens', 'class', 'intensity', 'segment', 'role', 'when', 'ends_while', 'firm_wrist', 'needs_before', 'dose', 'range', 'progress', 'picture');
+        $node->only(
+            'id',
+            'name',
+            'performers',
+            'position',
+            'posture',
+            'materials',
+            'steps',
+            'side',
+            'counted',
+            'dose_words',
+            'watch_for',
+            'ease',
+            'harder',
+            'links',
+            'stop',
+            'why',
+            'fits',
+            'avoid_when',
+            'gates',
+            'tags',
+            'moves',
+            'loads',
+            'lengthens',
+            'class',
+            'intensity',
+            'segment',
+            'role',
+            'when',
+            'ends_while',
+            'firm_wrist',
+            'needs_before',
+            'dose',
+            'range',
+            'progress',
+            'picture',
+        );
         $doneOn = $node->get('side')->enum(DoneOn::class);
         $together = DoneOn::BothTogether === $doneOn && !\in_array($ladder, self::CARRIED, true);
         $segment = $node->get('segment')->enum(Segment::class);
@@ -102,7 +156,18 @@ final readonly class LadderReader
             $node->get('performers')->enums(Performer::class),
             $this->materials($node->get('materials')),
             $steps,
-            array_map(static fn (string $key): string => $node->get($key)->string(), ['position' => 'position', 'watchFor' => 'watch_for', 'ease' => 'ease', 'harder' => 'harder', 'stop' => 'stop', 'why' => 'why', 'dose' => 'dose_words']),
+            array_map(
+                static fn (string $key): string => $node->get($key)->string(),
+                [
+                    'position' => 'position',
+                    'watchFor' => 'watch_for',
+                    'ease' => 'ease',
+                    'harder' => 'harder',
+                    'stop' => 'stop',
+                    'why' => 'why',
+                    'dose' => 'dose_words',
+                ],
+            ),
             $doneOn,
             $node->get('fits')->enums(ClientCondition::class),
             $this->cautions($node, $together, $segment),
@@ -116,7 +181,9 @@ final readonly class LadderReader
             $start = $this->dose($node->get('dose')),
             $this->range($node->get('range'), $start),
             $together ? $entry->speakingOf(SidePrefix::Both) : $entry,
-            null === $ends ? null : self::onAnyHand(CatalogueReader::condition($this->conditions, $ends), $together),
+            null === $ends
+                ? null
+                : self::onAnyHand(CatalogueReader::condition($this->conditions, $ends), $together),
             array_map($this->progress(...), $node->get('progress')->items()),
             $this->picture($node->get('picture')),
             $node->optional('firm_wrist')?->bool() ?? false,
@@ -155,11 +222,22 @@ final readonly class LadderReader
         $cautions = [];
         foreach ($node->get('avoid_when')->items() as $item) {
             $caution = $this->caution($item, $segment);
-            $cautions[] = new Caution($caution->phrase, null === $caution->blocksWhile ? null : self::onAnyHand($caution->blocksWhile, $together), $caution->key);
+            $cautions[] = new Caution(
+                $caution->phrase,
+                null === $caution->blocksWhile
+                    ? null
+                    : self::onAnyHand($caution->blocksWhile, $together),
+                $caution->key,
+            );
         }
         foreach ($node->get('gates')->items() as $item) {
-            $gate = $this->gates[$item->string()] ?? throw $item->fail('no gate of this name in vocabulary.yaml');
-            $cautions[] = new Caution($gate->phrase, null === $gate->blocksWhile ? null : self::onAnyHand($gate->blocksWhile, $together), $item->string());
+            $gate = $this->gates[$item->string()]
+                ?? throw $item->fail('no gate of this name in vocabulary.yaml');
+            $cautions[] = new Caution(
+                $gate->phrase,
+                null === $gate->blocksWhile ? null : self::onAnyHand($gate->blocksWhile, $together),
+                $item->string(),
+            );
         }
 
         return $cautions;
@@ -169,22 +247,35 @@ final readonly class LadderReader
     private function caution(Node $item, Segment $segment): Caution
     {
         $key = $item->string();
-        $named = Node::root($this->handbook->cautions[$key] ?? throw $item->fail('no caution of this name in cautions.yaml'), 'cautions.yaml.'.$key)->only('phrase', 'while', 'in_sitting');
+        $named = Node::root(
+            $this->handbook->cautions[$key]
+                ?? throw $item->fail('no caution of this name in cautions.yaml'),
+            'cautions.yaml.'.$key,
+        )->only('phrase', 'while', 'in_sitting');
         $while = $named->optional('while');
         if (null !== $while && str_contains($while->string(), '(segment)')) {
             if (\in_array($segment, [Segment::None, Segment::Shoulder], true)) {
                 throw $item->fail('speaks of a part of the hand, and this rung works on none');
             }
-            $while = Node::root(str_replace('(segment)', '('.$segment->value.')', $while->string()), $while->path);
+            $while = Node::root(
+                str_replace('(segment)', '('.$segment->value.')', $while->string()),
+                $while->path,
+            );
         }
 
-        return new Caution($named->get('phrase')->string(), null === $while ? null : CatalogueReader::condition($this->conditions, $while), $item->string());
+        return new Caution(
+            $named->get('phrase')->string(),
+            null === $while ? null : CatalogueReader::condition($this->conditions, $while),
+            $item->string(),
+        );
     }
 
     /** What bars one hand bars an item that both do together. */
     private static function onAnyHand(Condition $condition, bool $together): Condition
     {
-        return $together ? new AnyOf([$condition, $condition->speakingOf(SidePrefix::Other)]) : $condition;
+        return $together
+            ? new AnyOf([$condition, $condition->speakingOf(SidePrefix::Other)])
+            : $condition;
     }
 
     private function dose(Node $node): Dose
@@ -213,7 +304,9 @@ final readonly class LadderReader
             self::limits($node->get('repetitions')),
             self::limits($node->get('move')),
             self::limits($node->get('hold')),
-            null === ($load = $node->optional('load')) ? [0.0, 0.0] : [$load->items()[0]->float(), $load->items()[1]->float()],
+            null === ($load = $node->optional('load'))
+                ? [0.0, 0.0]
+                : [$load->items()[0]->float(), $load->items()[1]->float()],
         );
         try {
             $range->check($start, 'this rung');
@@ -237,7 +330,21 @@ final readonly class LadderReader
 
     private function progress(Node $node): ProgressSpec
     {
-        $node->only('rule', 'start', 'step', 'cap', 'days', 'steps', 'reps', 'hold', 'levels', 'sessions', 'floor', 'errors', 'evidence');
+        $node->only(
+            'rule',
+            'start',
+            'step',
+            'cap',
+            'days',
+            'steps',
+            'reps',
+            'hold',
+            'levels',
+            'sessions',
+            'floor',
+            'errors',
+            'evidence',
+        );
         $kind = $node->get('rule')->enum(ProgressKind::class);
         $steps = $node->optional('steps')?->floats() ?? [];
         $settings = [];
@@ -251,7 +358,11 @@ final readonly class LadderReader
         if (null !== $levels) {
             $settings['levels'] = implode(', ', $levels);
         }
-        $whole = static fn (string $key): ?int => isset($settings[$key]) ? null : $node->optional($key)?->int(0);
+        $whole = static fn (string $key): ?int => isset($settings[$key])
+            ? null
+            : $node->optional($key)?->int(
+                0,
+            );
 
         return new ProgressSpec(
             $kind,
@@ -267,7 +378,18 @@ final readonly class LadderReader
 
     private function picture(Node $node): Picture
     {
-        $node->only('start', 'end', 'via', 'view', 'trace', 'things', 'other', 'table', 'zones', 'focus');
+        $node->only(
+            'start',
+            'end',
+            'via',
+            'view',
+            'trace',
+            'things',
+            'other',
+            'table',
+            'zones',
+            'focus',
+        );
         $table = $node->optional('table');
         if (null !== $table && !\in_array($table->string(), ['palm', 'forearm', 'edge'], true)) {
             throw $table->fail('expected palm, forearm or edge');
@@ -298,8 +420,16 @@ final readonly class LadderReader
      */
     private static function startAndEnd(?Node $node): array
     {
-        $names = static fn (?Node $n): array => null === $n ? [] : (\is_string($n->raw()) ? [$n->string()] : $n->strings());
-        if (null === $node || \is_string($node->raw()) || (\is_array($node->raw()) && array_is_list($node->raw()))) {
+        $names = static fn (?Node $n): array => null === $n
+            ? []
+            : (
+                \is_string($n->raw()) ? [$n->string()] : $n->strings()
+            );
+        if (
+            null === $node
+            || \is_string($node->raw())
+            || (\is_array($node->raw()) && array_is_list($node->raw()))
+        ) {
             return [$names($node), $names($node)];
         }
         $node->only('start', 'end');

@@ -20,7 +20,13 @@ final readonly class ScreeningReader
 
         return new ScreeningQuestions(
             array_map($this->question(...), $node->get('questions')->items()),
-            array_map(static fn (Node $rule): array => ['when' => $rule->get('when')->string(), 'do' => $rule->get('do')->string()], $node->get('stop_rules')->items()),
+            array_map(
+                static fn (Node $rule): array => [
+                    'when' => $rule->get('when')->string(),
+                    'do' => $rule->get('do')->string(),
+                ],
+                $node->get('stop_rules')->items(),
+            ),
             $node->get('pulling')->string(),
             $node->get('set_up')->strings(),
         );
@@ -28,7 +34,19 @@ final readonly class ScreeningReader
 
     private function question(Node $node): Question
     {
-        $node->only('id', 'ask', 'yes', 'unblocks', 'emergency', 'bars', 'note', 'max_hold_seconds', 'applies_to_classes', 'gives', 'days_after_injection');
+        $node->only(
+            'id',
+            'ask',
+            'yes',
+            'unblocks',
+            'emergency',
+            'bars',
+            'note',
+            'max_hold_seconds',
+            'applies_to_classes',
+            'gives',
+            'days_after_injection',
+        );
 
         return new Question(
             $node->get('id')->string(),
@@ -39,7 +57,10 @@ final readonly class ScreeningReader
             $node->optional('applies_to_classes')?->enums(EffortClass::class) ?? [],
             $node->optional('emergency')?->bool() ?? false,
             $node->optional('note')?->bool() ?? false,
-            array_map(static fn (Node $value): bool => $value->bool(), $node->optional('gives')?->map() ?? []),
+            array_map(
+                static fn (Node $value): bool => $value->bool(),
+                $node->optional('gives')?->map() ?? [],
+            ),
             $node->get('unblocks')->string(),
             $node->optional('days_after_injection')?->int(1, 365),
         );

@@ -66,8 +66,18 @@ final readonly class ClientCards
 
     public function of(Client $client): ClientCard
     {
-        $fingerprint = $this->connection->fetchOne(self::FINGERPRINT, [$client->id, $client->clinicId]);
-        $key = implode('.', [$client->id, \is_string($fingerprint) ? $fingerprint : '', $this->clock->today($client->zone)->format('Ymd')]);
+        $fingerprint = $this->connection->fetchOne(
+            self::FINGERPRINT,
+            [$client->id, $client->clinicId],
+        );
+        $key = implode(
+            '.',
+            [
+                $client->id,
+                \is_string($fingerprint) ? $fingerprint : '',
+                $this->clock->today($client->zone)->format('Ymd'),
+            ],
+        );
 
         return $this->cards->get($key, fn (): ClientCard => $this->make($client));
     }
@@ -82,16 +92,52 @@ final readonly class ClientCards
         }
 
         $ladders = array_map($views->ladder(...), $this->plan->placements($client)->ladders);
-        $trained = array_map(static fn (LadderPlacement $p): string => $p->ladder->key, $this->plan->placements($client)->trained());
-        $rows = LadderView::inOneRow(array_values(array_filter($ladders, static fn (LadderView $l): bool => \in_array($l->key, $trained, true))));
+        $trained = array_map(
+            static fn (LadderPlacement $p): string => $p->ladder->key,
+            $this->plan->placements($client)->trained(),
+        );
+        $rows = LadderView::inOneRow(
+            array_values(
+                array_filter(
+                    $ladders,
+                    static fn (LadderView $l): bool => \in_array($l->key, $trained, true),
+                ),
+            ),
+        );
 
         return new ClientCard(
             $this->cautions->of($client),
-            '' !== $client->goalWords ? $client->goalWords : $catalogue->goal((string) array_key_first($client->goals))?->label,
-            array_map(fn (Side $side): array => $this->hand($client, $side), [Side::Left, Side::Right]),
-            array_map(static fn (array $row): array => ['ladder' => $row['ladder']->brief(), 'hands' => $row['hands']], array_values(array_filter($rows, static fn (array $row): bool => $row['ladder']->isClimbedOn()))),
+            '' !== $client->goalWords
+                ? $client->goalWords
+                : $catalogue->goal((string) array_key_first($client->goals))?->label,
+            array_map(
+                fn (Side $side): array => $this->hand($client, $side),
+                [Side::Left, Side::Right],
+            ),
+            array_map(
+                static fn (array $row): array => [
+                    'ladder' => $row['ladder']->brief(),
+                    'hands' => $row['hands'],
+                ],
+                array_values(
+                    array_filter(
+                        $rows,
+                        static fn (array $row): bool => $row['ladder']->isClimbedOn(),
+                    ),
+                ),
+            ),
             self::map($ladders),
-            array_count_values(array_map(static fn (array $row): string => $row['ladder']->state, array_values(array_filter($rows, static fn (array $row): bool => !$row['ladder']->isClimbedOn())))),
+            array_count_values(
+                array_map(
+                    static fn (array $row): string => $row['ladder']->state,
+                    array_values(
+                        array_filter(
+                            $rows,
+                            static fn (array $row): bool => !$row['ladder']->isClimbedOn(),
+                        ),
+                    ),
+                ),
+            ),
             $waiting,
             $this->sittings->recent($client, 8),
             $this->readings->visits($client, 5),
@@ -112,11 +158,27 @@ final readonly class ClientCards
             $stems = [];
             foreach ($ladders as $ladder) {
                 if ($ladder->strand === $strand->value && $ladder->fits() && [] !== $ladder->nodes) {
-                    $stems[] = ['key' => $ladder->key, 'name' => $ladder->name, 'side' => $ladder->side, 'state' => $ladder->state, 'words' => null === $ladder->standing ? lcfirst($ladder->stateText) : 'stands on '.$ladder->standing, 'shapes' => array_map(static fn (NodeView $n): string => $n->shape, $ladder->nodes)];
+                    $stems[] = [
+                        'key' => $ladder->key,
+                        'name' => $ladder->name,
+                        'side' => $ladder->side,
+                        'state' => $ladder->state,
+                        'words' => null === $ladder->standing
+                            ? lcfirst($ladder->stateText)
+                            : 'stands on '.$ladder->standing,
+                        'shapes' => array_map(
+                            static fn (NodeView $n): string => $n->shape,
+                            $ladder->nodes,
+                        ),
+                    ];
                 }
             }
             if ([] !== $stems) {
-                $beds[] = ['strand' => $strand->value, 'label' => $strand->label(), 'stems' => $stems];
+                $beds[] = [
+                    'strand' => $strand->value,
+                    'label' => $strand->label(),
+                    'stems' => $stems,
+                ];
             }
         }
 
@@ -133,7 +195,12 @@ final readonly class ClientCards
             return null === $pose ? null : $this->pictures->ofPose($pose, View::Radial, $side);
         };
 
-        return ['side' => $side->value, 'affected' => \in_array($side, $client->affected(), true), 'active' => $picture(Mode::Active), 'passive' => $picture(Mode::Passive)];
+        return [
+            'side' => $side->value,
+            'affected' => \in_array($side, $client->affected(), true),
+            'active' => $picture(Mode::Active),
+            'passive' => $picture(Mode::Passive),
+        ];
     }
 
     /** @return list<array{id: string, label: string, side: string, mode: string, text: string, unit: string, on: \DateTimeImmutable}> newest of each measure, in the order they are taken */
@@ -147,7 +214,15 @@ final readonly class ClientCards
         foreach ($this->catalogue->get()->vocabulary->kinds->all() as $kind) {
             foreach ($byCode[$kind->code] ?? [] as $kept) {
                 $reading = $kept->reading;
-                $rows[] = ['id' => $kept->id, 'label' => MeasureView::name($kind, $reading->argument), 'side' => $reading->side->value ?? '', 'mode' => $reading->mode->value ?? '', 'text' => MeasureView::text($kind, $reading), 'unit' => $kind->unit->sign(), 'on' => $reading->on];
+                $rows[] = [
+                    'id' => $kept->id,
+                    'label' => MeasureView::name($kind, $reading->argument),
+                    'side' => $reading->side->value ?? '',
+                    'mode' => $reading->mode->value ?? '',
+                    'text' => MeasureView::text($kind, $reading),
+                    'unit' => $kind->unit->sign(),
+                    'on' => $reading->on,
+                ];
             }
         }
 

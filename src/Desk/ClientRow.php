@@ -23,6 +23,12 @@ final readonly class ClientRow
     /** @return list<int|bool|string> where it stands in the list: suspended first, then what waits, then who is due */
     public function place(): array
     {
-        return [-$this->suspended, -$this->waiting, !$this->isDue, $this->client->familyName, $this->client->id];
+        return [
+            -$this->suspended,
+            -$this->waiting,
+            !$this->isDue,
+            $this->client->familyName,
+            $this->client->id,
+        ];
     }
 }

@@ -13,8 +13,11 @@ use HandGarden\Web\Clock;
 /** What a list of clients says about each: last sitting, whether one is due, what waits. */
 final readonly class Overview
 {
-    public function __construct(private Connection $connection, private OpenProposals $open, private Clock $clock)
-    {
+    public function __construct(
+        private Connection $connection,
+        private OpenProposals $open,
+        private Clock $clock,
+    ) {
     }
 
     /**
@@ -27,18 +30,37 @@ final readonly class Overview
     public function rows(array $clients): array
     {
         $ids = array_map(static fn (Client $c): string => $c->id, $clients);
-        $last = $this->column("SELECT client_id, max(day) FROM log_entry WHERE client_id IN (?) AND body->>'outcome' <> 'skipped' GROUP BY client_id", $ids);
+        $last = $this->column(
+            "SELECT client_id, max(day) FROM log_entry WHERE client_id IN (?) AND body->>'outcome' <> 'skipped' GROUP BY client_id",
+            $ids,
+        );
         // A little more than a week: which seven days count depends on the zone of the client.
-        $days = $this->column("SELECT client_id, string_agg(DISTINCT day::text, ',') FROM log_entry WHERE client_id IN (?) AND day > CURRENT_DATE - 9 AND body->>'outcome' <> 'skipped' GROUP BY client_id", $ids);
-        $rest = $this->column('SELECT client_id, count(*) FROM suspension WHERE client_id IN (?) AND reopened_at IS NULL GROUP BY client_id', $ids);
-        $measured = $this->column('SELECT client_id, max(on_day) FROM reading WHERE client_id IN (?) AND replaced_by_id IS NULL GROUP BY client_id', $ids);
+        $days = $this->column(
+            "SELECT client_id, string_agg(DISTINCT day::text, ',') FROM log_entry WHERE client_id IN (?) AND day > CURRENT_DATE - 9 AND body->>'outcome' <> 'skipped' GROUP BY client_id",
+            $ids,
+        );
+        $rest = $this->column(
+            'SELECT client_id, count(*) FROM suspension WHERE client_id IN (?) AND reopened_at IS NULL GROUP BY client_id',
+            $ids,
+        );
+        $measured = $this->column(
+            'SELECT client_id, max(on_day) FROM reading WHERE client_id IN (?) AND replaced_by_id IS NULL GROUP BY client_id',
+            $ids,
+        );
         $waiting = $this->open->counts($clients);
         $rows = [];
         foreach ($clients as $client) {
             $today = $this->clock->today($client->zone);
             $weekAgo = $today->modify('-7 days')->format('Y-m-d');
-            $week = \count(array_filter(explode(',', $days[$client->id] ?? ''), static fn (string $day): bool => $day > $weekAgo));
-            $lastDay = isset($last[$client->id]) ? new \DateTimeImmutable($last[$client->id], new \DateTimeZone('UTC')) : null;
+            $week = \count(
+                array_filter(
+                    explode(',', $days[$client->id] ?? ''),
+                    static fn (string $day): bool => $day > $weekAgo,
+                ),
+            );
+            $lastDay = isset($last[$client->id])
+                ? new \DateTimeImmutable($last[$client->id], new \DateTimeZone('UTC'))
+                : null;
             $rows[] = new ClientRow(
                 $client,
                 $lastDay,
@@ -47,7 +69,11 @@ final readonly class Overview
                 null === $lastDay || ($lastDay < $today && $week < $client->daysPerWeek),
                 $waiting[$client->id] ?? 0,
                 (int) ($rest[$client->id] ?? 0),
-                isset($measured[$client->id]) ? (int) (new \DateTimeImmutable($measured[$client->id], new \DateTimeZone('UTC')))->diff($today)->format('%a') : null,
+                isset($measured[$client->id])
+                    ? (int) (
+                        new \DateTimeImmutable($measured[$client->id], new \DateTimeZone('UTC'))
+                    )->diff($today)->format('%a')
+                    : null,
             );
         }
         usort($rows, static fn (ClientRow $a, ClientRow $b): int => $a->place() <=> $b->place());
@@ -66,7 +92,11 @@ final readonly class Overview
             return [];
         }
         /** @var array<string, string> $pairs */
-        $pairs = $this->connection->executeQuery($sql, [$ids], [ArrayParameterType::STRING])->fetchAllKeyValue();
+        $pairs = $this->connection->executeQuery(
+            $sql,
+            [$ids],
+            [ArrayParameterType::STRING],
+        )->fetchAllKeyValue();
 
         return $pairs;
     }

@@ -19,6 +19,9 @@ final class ShowClient extends AbstractController
     {
         $card = $cards->of($client);
 
-        return $this->render('Desk/client.html.twig', ['client' => $client, 'card' => $card, 'banner' => $card->banner]);
+        return $this->render(
+            'Desk/client.html.twig',
+            ['client' => $client, 'card' => $card, 'banner' => $card->banner],
+        );
     }
 }

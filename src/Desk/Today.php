@@ -18,8 +18,13 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_STAFF')]
 final class Today extends AbstractController
 {
-    public function __invoke(Request $request, ClientRepository $clients, Overview $overview, Who $who, ClinicRepository $clinics): Response
-    {
+    public function __invoke(
+        Request $request,
+        ClientRepository $clients,
+        Overview $overview,
+        Who $who,
+        ClinicRepository $clinics,
+    ): Response {
         $archived = '1' === $request->query->get('archived');
 
         return $this->render('Desk/today.html.twig', [

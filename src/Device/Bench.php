@@ -45,7 +45,14 @@ final class Bench extends AbstractController
             if ('' === $name || mb_strlen($name) > 60 || null === $kind || null === $side) {
                 $problem = 'A device needs a name of at most 60 letters, a kind and a hand.';
             } else {
-                [$device, $shown] = Device::register($this->who->clinicId(), $name, $kind, $side, $request->request->has('simulated'), $this->clock->now());
+                [$device, $shown] = Device::register(
+                    $this->who->clinicId(),
+                    $name,
+                    $kind,
+                    $side,
+                    $request->request->has('simulated'),
+                    $this->clock->now(),
+                );
                 $this->devices->add($device);
                 $this->audit->wrote('added device', null, $device->id);
                 $token = $device->isSimulated() ? '' : $shown;
@@ -55,7 +62,12 @@ final class Bench extends AbstractController
         $rows = [];
         foreach ($this->devices->of($this->who->clinicId()) as $device) {
             $newest = $this->frames->newest($device->id, $device->kind);
-            $rows[] = ['device' => $device, 'ageMs' => null === $newest ? null : $now - $newest->receivedMs, 'profiles' => Profile::of($device->kind), ...$this->frames->faults($device->id, $now)];
+            $rows[] = [
+                'device' => $device,
+                'ageMs' => null === $newest ? null : $now - $newest->receivedMs,
+                'profiles' => Profile::of($device->kind),
+                ...$this->frames->faults($device->id, $now),
+            ];
         }
 
         return $this->render('Device/bench.html.twig', [
@@ -71,13 +83,21 @@ final class Bench extends AbstractController
     #[Route('/devices/{device}/run', name: 'device_run', methods: ['POST'])]
     public function run(Request $request, string $device): Response
     {
-        $found = $this->devices->find($this->who->clinicId(), $device) ?? throw $this->createNotFoundException('No such device.');
+        $found = $this->devices->find($this->who->clinicId(), $device)
+            ?? throw $this->createNotFoundException('No such device.');
         if ($found->isSimulated()) {
             $profile = Profile::tryFrom((string) $request->request->get('profile', ''));
-            $found->profile = null !== $profile && \in_array($profile, Profile::of($found->kind), true) ? $profile->value : $found->profile;
+            $found->profile = null !== $profile
+                && \in_array($profile, Profile::of($found->kind), true)
+                ? $profile->value
+                : $found->profile;
             $found->wanted = '1' === $request->request->get('wanted');
             $this->devices->save();
-            $this->audit->wrote($found->wanted ? 'started device' : 'stopped device', null, $found->id);
+            $this->audit->wrote(
+                $found->wanted ? 'started device' : 'stopped device',
+                null,
+                $found->id,
+            );
         }
 
         return $this->redirectToRoute('device_bench', [], Response::HTTP_SEE_OTHER);
@@ -86,7 +106,8 @@ final class Bench extends AbstractController
     #[Route('/devices/{device}/retire', name: 'device_retire', methods: ['POST'])]
     public function retire(string $device): Response
     {
-        $found = $this->devices->find($this->who->clinicId(), $device) ?? throw $this->createNotFoundException('No such device.');
+        $found = $this->devices->find($this->who->clinicId(), $device)
+            ?? throw $this->createNotFoundException('No such device.');
         $found->retiredAt = $this->clock->now();
         $found->wanted = false;
         $this->devices->save();

@@ -55,30 +55,74 @@ final class Capture extends AbstractController
     {
         $found = $this->device($device);
         $asked = (string) $request->request->get('what', '');
-        $kept = $this->frames->find($found->id, $found->kind, (string) $request->request->get('frame', ''));
+        $kept = $this->frames->find(
+            $found->id,
+            $found->kind,
+            (string) $request->request->get('frame', ''),
+        );
         if (null === $kept) {
             return new JsonResponse(['problem' => self::GONE], 409);
         }
         if (DeviceKind::Gauge === $found->kind) {
             $from = (string) $request->request->get('from', '');
-            $pull = '' === $from ? [$kept->frame] : $this->frames->since($found->id, $found->kind, $from, FrameStore::KEPT_MS);
-            $best = round(max(array_map(static fn (Frame $f): float => $f->values['kg'], [] === $pull ? [$kept->frame] : $pull)), 1);
-            $key = \in_array($asked, self::PINCHES, true) ? ReadingKey::of('pinch_kg', $this->side($request, $found), null, $asked) : ReadingKey::of('grip_kg', $this->side($request, $found), null, null);
+            $pull = '' === $from
+                ? [$kept->frame]
+                : $this->frames->since($found->id, $found->kind, $from, FrameStore::KEPT_MS);
+            $best = round(
+                max(
+                    array_map(
+                        static fn (Frame $f): float => $f->values['kg'],
+                        [] === $pull ? [$kept->frame] : $pull,
+                    ),
+                ),
+                1,
+            );
+            $key = \in_array($asked, self::PINCHES, true)
+                ? ReadingKey::of('pinch_kg', $this->side($request, $found), null, $asked)
+                : ReadingKey::of('grip_kg', $this->side($request, $found), null, null);
             $text = $this->add($client, $key, (string) $best, Source::Gauge);
 
-            return new JsonResponse(['says' => \sprintf('%s kg captured; so far: %s', $best, $text), 'frame' => $kept->name]);
+            return new JsonResponse(
+                [
+                    'says' => \sprintf('%s kg captured; so far: %s', $best, $text),
+                    'frame' => $kept->name,
+                ],
+            );
         }
         if (DeviceKind::Glove !== $found->kind) {
             return new JsonResponse(['problem' => 'This device is recorded, not frozen.'], 422);
         }
         $mode = Mode::tryFrom((string) $request->request->get('mode', '')) ?? Mode::Active;
         $values = [];
-        foreach (GlovePose::readings($kept->frame->values, $found->side, $mode, 'bent' === $asked, $this->clock->today($client->zone)) as $reading) {
-            $values[ReadingKey::of($reading->code, $reading->side, $reading->mode, null)] = \is_float($reading->value) ? (string) $reading->value : '';
+        foreach (
+            GlovePose::readings(
+                $kept->frame->values,
+                $found->side,
+                $mode,
+                'bent' === $asked,
+                $this->clock->today($client->zone),
+            ) as $reading
+        ) {
+            $values[
+                ReadingKey::of($reading->code, $reading->side, $reading->mode, null)
+            ] = \is_float($reading->value)
+                ? (string) $reading->value
+                : '';
         }
         $this->put($client, $values, Source::Glove);
 
-        return new JsonResponse(['says' => \sprintf('%d joints captured, %s, %s: they stand in the draft.', \count($values), 'bent' === $asked ? 'bent' : 'straight', $mode->value), 'frame' => $kept->name, 'values' => $kept->frame->values]);
+        return new JsonResponse(
+            [
+                'says' => \sprintf(
+                    '%d joints captured, %s, %s: they stand in the draft.',
+                    \count($values),
+                    'bent' === $asked ? 'bent' : 'straight',
+                    $mode->value,
+                ),
+                'frame' => $kept->name,
+                'values' => $kept->frame->values,
+            ],
+        );
     }
 
     /** One finger asked to move: from a frame to a frame, how far did the others go along? */
@@ -87,7 +131,14 @@ final class Capture extends AbstractController
     {
         $found = $this->device($device);
         $asked = Digit::tryFrom((string) $request->request->get('what', ''));
-        $frames = DeviceKind::Glove === $found->kind ? $this->frames->since($found->id, $found->kind, (string) $request->request->get('from', ''), FrameStore::KEPT_MS) : [];
+        $frames = DeviceKind::Glove === $found->kind
+            ? $this->frames->since(
+                $found->id,
+                $found->kind,
+                (string) $request->request->get('from', ''),
+                FrameStore::KEPT_MS,
+            )
+            : [];
         if (null === $asked || [] === $frames) {
             return new JsonResponse(['problem' => self::GONE], 409);
         }
@@ -95,12 +146,43 @@ final class Capture extends AbstractController
         $independence = GlovePose::independence($values, $asked);
         $index = $independence->index[$asked->value] ?? null;
         if (null === $index) {
-            return new JsonResponse(['problem' => ucfirst($asked->value).' '.($independence->why[$asked->value] ?? 'cannot be told').'.'], 422);
+            return new JsonResponse(
+                [
+                    'problem' => ucfirst($asked->value).' '.(
+                        $independence->why[$asked->value] ?? 'cannot be told'
+                    ).'.',
+                ],
+                422,
+            );
         }
-        $this->put($client, [ReadingKey::of('individuation_idx', $found->side, null, $asked->value) => (string) round($index, 2)], Source::Glove);
-        $moved = array_map(static fn (float $d, string $digit): string => \sprintf('%s %.0f°', $digit, $d), GlovePose::moved($values), array_keys(GlovePose::moved($values)));
+        $this->put(
+            $client,
+            [
+                ReadingKey::of(
+                    'individuation_idx',
+                    $found->side,
+                    null,
+                    $asked->value,
+                ) => (string) round($index, 2),
+            ],
+            Source::Glove,
+        );
+        $moved = array_map(
+            static fn (float $d, string $digit): string => \sprintf('%s %.0f°', $digit, $d),
+            GlovePose::moved($values),
+            array_keys(GlovePose::moved($values)),
+        );
 
-        return new JsonResponse(['says' => \sprintf('%s: index of independence %.2f (%s).', ucfirst($asked->value), $index, implode(', ', $moved))]);
+        return new JsonResponse(
+            [
+                'says' => \sprintf(
+                    '%s: index of independence %.2f (%s).',
+                    ucfirst($asked->value),
+                    $index,
+                    implode(', ', $moved),
+                ),
+            ],
+        );
     }
 
     /** A stretch of a motion sensor, kept as a trace; what did not come is a gap and said. */
@@ -110,26 +192,70 @@ final class Capture extends AbstractController
         $found = $this->device($device);
         $seconds = max(1, min(120, $request->request->getInt('seconds', 30)));
         $action = (string) $request->request->get('action', '');
-        $frames = DeviceKind::Motion === $found->kind ? $this->frames->since($found->id, $found->kind, (string) $request->request->get('from', ''), 1000.0 * $seconds) : [];
+        $frames = DeviceKind::Motion === $found->kind
+            ? $this->frames->since(
+                $found->id,
+                $found->kind,
+                (string) $request->request->get('from', ''),
+                1000.0 * $seconds,
+            )
+            : [];
         if ([] === $frames) {
             return new JsonResponse(['problem' => self::GONE], 409);
         }
         $start = $frames[0]->ms;
-        $trace = ['format' => TraceFormat::TRACE, 'version' => 1, 'side' => $found->side->value, 'rate_hz' => $found->kind->rateHz(), 'samples' => array_map(static fn (Frame $f): array => [round($f->ms - $start, 2), $f->values['x'], $f->values['y'], $f->values['z']], $frames)];
+        $trace = [
+            'format' => TraceFormat::TRACE,
+            'version' => 1,
+            'side' => $found->side->value,
+            'rate_hz' => $found->kind->rateHz(),
+            'samples' => array_map(
+                static fn (Frame $f): array => [
+                    round($f->ms - $start, 2),
+                    $f->values['x'],
+                    $f->values['y'],
+                    $f->values['z'],
+                ],
+                $frames,
+            ),
+        ];
         $plan = TrialPlan::parse((string) $request->request->get('trial', ''));
         try {
-            $record = $this->keepTrace->keep($client, Node::root($trace), $this->side($request, $found), isset(KeepTrace::ACTIONS[$action]) ? $action : 'posture', $plan);
+            $record = $this->keepTrace->keep(
+                $client,
+                Node::root($trace),
+                $this->side($request, $found),
+                isset(KeepTrace::ACTIONS[$action]) ? $action : 'posture',
+                $plan,
+            );
         } catch (InvalidData $e) {
             return new JsonResponse(['problem' => $e->getMessage()], 422);
         }
         $says = $record->found['says'] ?? '';
 
-        return new JsonResponse(['says' => \sprintf('%.1f of %d s came. %s', \count($frames) / $found->kind->rateHz(), $seconds, \is_string($says) ? $says : ''), 'go' => $this->generateUrl('assessment_steadiness', ['client' => $client->id, ...(null === $plan ? ['show' => $record->id] : ['trial' => $plan->name()])])]);
+        return new JsonResponse(
+            [
+                'says' => \sprintf(
+                    '%.1f of %d s came. %s',
+                    \count($frames) / $found->kind->rateHz(),
+                    $seconds,
+                    \is_string($says) ? $says : '',
+                ),
+                'go' => $this->generateUrl(
+                    'assessment_steadiness',
+                    [
+                        'client' => $client->id,
+                        ...(null === $plan ? ['show' => $record->id] : ['trial' => $plan->name()]),
+                    ],
+                ),
+            ],
+        );
     }
 
     private function device(string $id): Device
     {
-        return $this->devices->find($this->who->clinicId(), $id) ?? throw $this->createNotFoundException('No such device.');
+        return $this->devices->find($this->who->clinicId(), $id)
+            ?? throw $this->createNotFoundException('No such device.');
     }
 
     private function side(Request $request, Device $device): Side
@@ -146,7 +272,11 @@ final class Capture extends AbstractController
     /** Another trial beside those that stand there. */
     private function add(Client $client, string $key, string $value, Source $source): string
     {
-        $typed = $this->change($client, static fn (array $measures): array => [$key => trim(($measures[$key] ?? '').' '.$value)], $source);
+        $typed = $this->change(
+            $client,
+            static fn (array $measures): array => [$key => trim(($measures[$key] ?? '').' '.$value)],
+            $source,
+        );
 
         return $typed['m'][$key] ?? '';
     }
@@ -160,13 +290,25 @@ final class Capture extends AbstractController
     {
         $now = $this->clock->now();
 
-        return $this->drafts->change($client, $this->who->staff()->id, static function (array $typed) use ($values, $source, $now): array {
-            foreach ($values($typed['m'] ?? []) as $key => $text) {
-                $typed['m'][$key] = $text;
-                $typed[Drafts::SOURCES][$key] = \sprintf('%s:%s@%s', $source->value, $text, $now->format('Uv'));
-            }
+        return $this->drafts
+            ->change(
+                $client,
+                $this->who->staff()->id,
+                static function (array $typed) use ($values, $source, $now): array {
+                    foreach ($values($typed['m'] ?? []) as $key => $text) {
+                        $typed['m'][$key] = $text;
+                        $typed[Drafts::SOURCES][$key] = \sprintf(
+                            '%s:%s@%s',
+                            $source->value,
+                            $text,
+                            $now->format('Uv'),
+                        );
+                    }
 
-            return $typed;
-        }, null, $now);
+                    return $typed;
+                },
+                null,
+                $now,
+            );
     }
 }

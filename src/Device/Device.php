@@ -53,8 +53,14 @@ class Device
     }
 
     /** @return array{self, string} the device and its token, which is shown once */
-    public static function register(string $clinicId, string $name, DeviceKind $kind, Side $side, bool $simulated, \DateTimeImmutable $now): array
-    {
+    public static function register(
+        string $clinicId,
+        string $name,
+        DeviceKind $kind,
+        Side $side,
+        bool $simulated,
+        \DateTimeImmutable $now,
+    ): array {
         $token = bin2hex(random_bytes(24));
         $device = new self($clinicId, $name, $kind, $side, $now);
         $device->tokenHash = self::hash($token);

@@ -14,13 +14,18 @@ use Symfony\Component\Security\Http\Authenticator\Passport\Badge\UserBadge;
 /** Knows devices by the hash of their token. */
 final readonly class DeviceTokens implements AccessTokenHandlerInterface
 {
-    public function __construct(private Connection $connection, private Refusals $refusals)
-    {
+    public function __construct(
+        private Connection $connection,
+        private Refusals $refusals,
+    ) {
     }
 
     public function getUserBadgeFrom(#[\SensitiveParameter] string $accessToken): UserBadge
     {
-        $found = $this->connection->fetchAssociative('SELECT id, kind FROM device WHERE token_hash = ? AND retired_at IS NULL', [Device::hash($accessToken)]);
+        $found = $this->connection->fetchAssociative(
+            'SELECT id, kind FROM device WHERE token_hash = ? AND retired_at IS NULL',
+            [Device::hash($accessToken)],
+        );
         if (false === $found) {
             $this->refusals->note();
             throw new BadCredentialsException('Unknown or retired token.');

@@ -10,8 +10,10 @@ use Symfony\Component\Security\Core\User\UserInterface;
 /** A device that has shown its token. */
 final readonly class DeviceUser implements UserInterface
 {
-    public function __construct(public string $id, public DeviceKind $kind)
-    {
+    public function __construct(
+        public string $id,
+        public DeviceKind $kind,
+    ) {
     }
 
     public function getUserIdentifier(): string

@@ -20,7 +20,8 @@ final readonly class LivePages
     private const USUAL_MS = 15.0;
 
     public function __construct(
-        #[Target('cards')] private CacheItemPoolInterface $pool,
+        #[Target('cards')]
+        private CacheItemPoolInterface $pool,
         #[Autowire('%env(int:HG_WORKERS)%')]
         private int $workers,
     ) {
@@ -44,6 +45,15 @@ final readonly class LivePages
         $ms = 0.95 * $ms + 0.05 * $costMs; // a running mean: one slow answer is not the rule
         $this->pool->save($item->set($pages + ['ms' => $ms])->expiresAfter(600));
 
-        return ['open' => \count($pages), 'fit' => max(1, (int) floor(self::SHARE * $this->workers * 1000.0 / (self::DRAWINGS_A_SECOND * max(1.0, $ms)))), 'msADrawing' => round($ms, 1)];
+        return [
+            'open' => \count($pages),
+            'fit' => max(
+                1,
+                (int) floor(
+                    self::SHARE * $this->workers * 1000.0 / (self::DRAWINGS_A_SECOND * max(1.0, $ms)),
+                ),
+            ),
+            'msADrawing' => round($ms, 1),
+        ];
     }
 }

@@ -33,7 +33,9 @@ final class ProcessorTime
         foreach (['utime', 'stime'] as $kind) {
             $seconds = $usage["ru_$kind.tv_sec"] ?? 0;
             $micros = $usage["ru_$kind.tv_usec"] ?? 0;
-            $sum += (is_numeric($seconds) ? 1000.0 * $seconds : 0.0) + (is_numeric($micros) ? $micros / 1000.0 : 0.0);
+            $sum += (
+                is_numeric($seconds) ? 1000.0 * $seconds : 0.0
+            ) + (is_numeric($micros) ? $micros / 1000.0 : 0.0);
         }
 
         return $sum;

@@ -15,14 +15,19 @@ final readonly class Refusals
     private const SECONDS = 600;
     private const MOST = 100;
 
-    public function __construct(#[Target('refusals')] private CacheItemPoolInterface $pool, private Clock $clock)
-    {
+    public function __construct(
+        #[Target('refusals')]
+        private CacheItemPoolInterface $pool,
+        private Clock $clock,
+    ) {
     }
 
     public function note(): void
     {
         $item = $this->pool->getItem(self::KEY);
-        $item->set(\array_slice([...$this->times(), $this->clock->now()->getTimestamp()], -self::MOST))->expiresAfter(self::SECONDS);
+        $item->set(
+            \array_slice([...$this->times(), $this->clock->now()->getTimestamp()], -self::MOST),
+        )->expiresAfter(self::SECONDS);
         $this->pool->save($item);
     }
 
@@ -37,6 +42,11 @@ final readonly class Refusals
         $since = $this->clock->now()->getTimestamp() - self::SECONDS;
         $kept = $this->pool->getItem(self::KEY)->get();
 
-        return array_values(array_filter(\is_array($kept) ? $kept : [], static fn (mixed $t): bool => \is_int($t) && $t > $since));
+        return array_values(
+            array_filter(
+                \is_array($kept) ? $kept : [],
+                static fn (mixed $t): bool => \is_int($t) && $t > $since,
+            ),
+        );
     }
 }

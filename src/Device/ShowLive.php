@@ -48,7 +48,16 @@ final class ShowLive extends AbstractController
         $all = $this->devices->of($client->clinicId);
         $plan = TrialPlan::parse((string) $request->query->get('trial', ''));
         $wanted = (string) $request->query->get('device', '');
-        $chosen = array_values(array_filter($all, static fn (Device $d): bool => '' === $wanted ? null === $plan || DeviceKind::Motion === $d->kind : $d->id === $wanted))[0] ?? $all[0] ?? null;
+        $chosen = array_values(
+            array_filter(
+                $all,
+                static fn (Device $d): bool => '' === $wanted
+                        ? null === $plan || DeviceKind::Motion === $d->kind
+                        : $d->id === $wanted,
+            ),
+        )[0]
+            ?? $all[0]
+            ?? null;
 
         return $this->render('Device/live.html.twig', [
             'client' => $client,
@@ -57,7 +66,9 @@ final class ShowLive extends AbstractController
             'devices' => $all,
             'device' => $chosen,
             'plan' => $plan,
-            'window' => null === $chosen ? [] : (new Painter())->windowOf(GlovePose::reach(), View::Radial, $chosen->side),
+            'window' => null === $chosen
+                ? []
+                : (new Painter())->windowOf(GlovePose::reach(), View::Radial, $chosen->side),
             'actions' => KeepTrace::ACTIONS,
             'digits' => Digit::cases(),
             'side' => $client->affected()[0] ?? $chosen?->side,
@@ -68,7 +79,8 @@ final class ShowLive extends AbstractController
     #[Route('/devices/{device}/newest', name: 'device_newest', methods: ['GET'])]
     public function newest(Request $request, string $device): Response
     {
-        $found = $this->devices->find($this->who->clinicId(), $device) ?? throw $this->createNotFoundException('No such device.');
+        $found = $this->devices->find($this->who->clinicId(), $device)
+            ?? throw $this->createNotFoundException('No such device.');
         $kept = $this->frames->newest($found->id, $found->kind);
         $now = (int) $this->clock->now()->format('Uv');
         $age = null === $kept ? null : $now - $kept->receivedMs;
@@ -81,22 +93,43 @@ final class ShowLive extends AbstractController
                 null === $age || $age > FrameStore::KEPT_MS => 'off',
                 default => 'silent',
             },
-            'says' => null === $age || $age > FrameStore::KEPT_MS ? 'Nothing comes from this device.' : ($isLive ? 'Live.' : \sprintf('Silent for %.0f s. What was captured is kept; the last frame stays.', $age / 1000.0)),
+            'says' => null === $age || $age > FrameStore::KEPT_MS
+                ? 'Nothing comes from this device.'
+                : (
+                    $isLive
+                        ? 'Live.'
+                        : \sprintf(
+                            'Silent for %.0f s. What was captured is kept; the last frame stays.',
+                            $age / 1000.0,
+                        )
+                ),
             'values' => $kept?->frame->values,
             'ms' => $kept?->frame->ms,
             'hand' => null,
         ];
         if (null !== $kept && DeviceKind::Glove === $found->kind) {
-            $painting = (new Painter())->sketch(GlovePose::of($kept->frame->values), View::Radial, $found->side);
+            $painting = (new Painter())->sketch(
+                GlovePose::of($kept->frame->values),
+                View::Radial,
+                $found->side,
+            );
             $answer['hand'] = ['layers' => SvgWriter::layersOf($painting)];
         }
         if ('1' === $request->query->get('faults')) {
             $faults = $this->frames->faults($found->id, $now);
-            $answer['faults'] = array_map(static fn (string $key, int $n): string => Fault::from($key)->says($n), array_keys($faults['faults']), $faults['faults']);
+            $answer['faults'] = array_map(
+                static fn (string $key, int $n): string => Fault::from($key)->says($n),
+                array_keys($faults['faults']),
+                $faults['faults'],
+            );
             $answer['examples'] = $faults['examples'];
         }
         $page = (string) $request->query->get('page', '');
-        $answer['pages'] = $this->pages->opened(1 === preg_match('/^[0-9a-z]{4,20}$/', $page) ? $page : 'unnamed', $now, $this->time->milliseconds());
+        $answer['pages'] = $this->pages->opened(
+            1 === preg_match('/^[0-9a-z]{4,20}$/', $page) ? $page : 'unnamed',
+            $now,
+            $this->time->milliseconds(),
+        );
 
         return new JsonResponse($answer, headers: ['Cache-Control' => 'no-store']);
     }

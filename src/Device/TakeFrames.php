@@ -21,19 +21,27 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_DEVICE')]
 final readonly class TakeFrames
 {
-    public function __construct(private FrameStore $frames, private Clock $clock)
-    {
+    public function __construct(
+        private FrameStore $frames,
+        private Clock $clock,
+    ) {
     }
 
     public function __invoke(Request $request, #[CurrentUser] DeviceUser $device): Response
     {
         try {
-            $batch = Batch::read($device->kind, $request->getContent(), $this->frames->seen($device->id));
+            $batch = Batch::read(
+                $device->kind,
+                $request->getContent(),
+                $this->frames->seen($device->id),
+            );
         } catch (InvalidBatch $e) {
             return new JsonResponse(['problem' => $e->getMessage()], 422);
         }
         $this->frames->keep($device->id, $batch, (int) $this->clock->now()->format('Uv'));
 
-        return new JsonResponse(['taken' => \count($batch->frames), 'faults' => (object) $batch->faults]);
+        return new JsonResponse(
+            ['taken' => \count($batch->frames), 'faults' => (object) $batch->faults],
+        );
     }
 }

@@ -13,12 +13,20 @@ use Twig\TwigFunction;
 /** Lets pages say a condition in plain words. */
 final class ConditionExtension extends AbstractExtension
 {
-    public function __construct(private readonly CatalogueStore $store)
-    {
+    public function __construct(
+        private readonly CatalogueStore $store,
+    ) {
     }
 
     public function getFunctions(): array
     {
-        return [new TwigFunction('condition_words', fn (Condition $condition): string => (new ConditionWords($this->store->get()))->say($condition))];
+        return [
+            new TwigFunction(
+                'condition_words',
+                fn (Condition $condition): string => (
+                    new ConditionWords($this->store->get())
+                )->say($condition),
+            ),
+        ];
     }
 }

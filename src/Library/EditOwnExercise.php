@@ -55,10 +55,16 @@ final class EditOwnExercise extends AbstractController
         return $this->keep($typed, substr(Uuid::v4()->toRfc4122(), 0, 8), 1, null);
     }
 
-    #[Route('/exercises/own/{key}', name: 'library_own_edit', requirements: ['key' => '[a-z0-9-]+'], methods: ['GET', 'POST'])]
+    #[Route(
+        '/exercises/own/{key}',
+        name: 'library_own_edit',
+        requirements: ['key' => '[a-z0-9-]+'],
+        methods: ['GET', 'POST'],
+    )]
     public function edit(string $key, Request $request): Response
     {
-        $kept = $this->exercises->newest($this->who->clinicId(), $key) ?? throw $this->createNotFoundException('No such exercise.');
+        $kept = $this->exercises->newest($this->who->clinicId(), $key)
+            ?? throw $this->createNotFoundException('No such exercise.');
         if ($request->isMethod('GET')) {
             /** @var array<string, array<string, mixed>> $pose */
             $pose = $kept->pose;
@@ -67,22 +73,51 @@ final class EditOwnExercise extends AbstractController
         }
         $typed = OwnExerciseForm::read($request, $kept->written);
         if ((string) $kept->version !== $request->request->getString('version')) {
-            return $this->page($typed, $kept, ['version' => \sprintf('Somebody else made version %d meanwhile. What you typed stands below; keeping it makes version %d.', $kept->version, $kept->version + 1)]);
+            return $this->page(
+                $typed,
+                $kept,
+                [
+                    'version' => \sprintf(
+                        'Somebody else made version %d meanwhile. What you typed stands below; keeping it makes version %d.',
+                        $kept->version,
+                        $kept->version + 1,
+                    ),
+                ],
+            );
         }
 
         return $this->keep($typed, $key, $kept->version + 1, $kept);
     }
 
-    #[Route('/exercises/own/{key}/archive', name: 'library_own_archive', requirements: ['key' => '[a-z0-9-]+'], methods: ['POST'])]
+    #[Route(
+        '/exercises/own/{key}/archive',
+        name: 'library_own_archive',
+        requirements: ['key' => '[a-z0-9-]+'],
+        methods: ['POST'],
+    )]
     public function archive(string $key): Response
     {
-        $kept = $this->exercises->newest($this->who->clinicId(), $key) ?? throw $this->createNotFoundException('No such exercise.');
+        $kept = $this->exercises->newest($this->who->clinicId(), $key)
+            ?? throw $this->createNotFoundException('No such exercise.');
         $kept->archived = !$kept->archived;
         $this->exercises->save();
-        $this->audit->wrote($kept->archived ? 'archived own exercise' : 'brought back own exercise', null, $kept->rungId());
-        $this->addFlash('done', $kept->archived ? $kept->name.' is archived. Routines that have it keep it.' : $kept->name.' is back.');
+        $this->audit->wrote(
+            $kept->archived ? 'archived own exercise' : 'brought back own exercise',
+            null,
+            $kept->rungId(),
+        );
+        $this->addFlash(
+            'done',
+            $kept->archived
+                ? $kept->name.' is archived. Routines that have it keep it.'
+                : $kept->name.' is back.',
+        );
 
-        return $this->redirectToRoute($kept->archived ? 'library_exercises' : 'library_own_edit', $kept->archived ? [] : ['key' => $key], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            $kept->archived ? 'library_exercises' : 'library_own_edit',
+            $kept->archived ? [] : ['key' => $key],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     private function beginning(string $from): OwnExerciseForm
@@ -91,7 +126,9 @@ final class EditOwnExercise extends AbstractController
             return OwnExerciseForm::blank();
         }
         $catalogue = $this->store->get();
-        if (!$catalogue->hasRung($from) || LadderKind::Protocol === $catalogue->ladderOf($from)->kind) {
+        if (
+            !$catalogue->hasRung($from) || LadderKind::Protocol === $catalogue->ladderOf($from)->kind
+        ) {
             throw $this->createNotFoundException('No such exercise.');
         }
         $parts = OwnExercise::keyAndVersion($from);
@@ -103,21 +140,47 @@ final class EditOwnExercise extends AbstractController
             return new OwnExerciseForm(['name' => $own->name.', copy'] + $own->written, $pose);
         }
 
-        return new OwnExerciseForm(['name' => $catalogue->rung($from)->name.', our way', 'strand' => $catalogue->ladderOf($from)->strand->value, 'links' => ['easier' => [$from]]] + $this->written->of($from));
+        return new OwnExerciseForm(
+            [
+                'name' => $catalogue->rung($from)->name.', our way',
+                'strand' => $catalogue->ladderOf($from)->strand->value,
+                'links' => ['easier' => [$from]],
+            ] + $this->written->of($from),
+        );
     }
 
-    private function keep(OwnExerciseForm $form, string $key, int $version, ?OwnExercise $before): Response
-    {
+    private function keep(
+        OwnExerciseForm $form,
+        string $key,
+        int $version,
+        ?OwnExercise $before,
+    ): Response {
         try {
             $kept = $this->maker->make($key, $version, $form);
         } catch (InvalidData $e) {
-            return $this->page($form, $before, [explode('.', explode('[', $e->path)[0])[0] => $e->path.': '.$e->problem]);
+            return $this->page(
+                $form,
+                $before,
+                [explode('.', explode('[', $e->path)[0])[0] => $e->path.': '.$e->problem],
+            );
         }
         $this->exercises->keep($kept);
         $this->audit->wrote('kept own exercise', null, $kept->rungId());
-        $this->addFlash('done', 1 === $version ? 'Kept. It can be added to any routine by hand.' : \sprintf('Kept as version %d. Routines go on with the version they were built with.', $version));
+        $this->addFlash(
+            'done',
+            1 === $version
+                ? 'Kept. It can be added to any routine by hand.'
+                : \sprintf(
+                    'Kept as version %d. Routines go on with the version they were built with.',
+                    $version,
+                ),
+        );
 
-        return $this->redirectToRoute('library_exercise', ['rung' => $kept->rungId()], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'library_exercise',
+            ['rung' => $kept->rungId()],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     /** @param array<string, string> $problems by field */
@@ -126,11 +189,14 @@ final class EditOwnExercise extends AbstractController
         $catalogue = $this->store->get();
         $library = $this->store->drawings();
         $picture = \is_array($form->written['picture'] ?? null) ? $form->written['picture'] : [];
-        $view = View::tryFrom(\is_string($picture['view'] ?? null) ? $picture['view'] : '') ?? View::Three;
+        $view = View::tryFrom(\is_string($picture['view'] ?? null) ? $picture['view'] : '')
+            ?? View::Three;
         $poses = $form->pose;
         foreach ($view->isOfFigure() ? [] : ['start', 'end'] as $which) {
             $name = \is_string($picture[$which] ?? null) ? $picture[$which] : 'relaxed';
-            $poses[$which] ??= $library->pose(\in_array($name, $library->poseNames(), true) ? $name : 'relaxed')->pose->toArray();
+            $poses[$which] ??= $library->pose(
+                \in_array($name, $library->poseNames(), true) ? $name : 'relaxed',
+            )->pose->toArray();
         }
         $response = $this->render('Library/own.html.twig', [
             'w' => $form->written,
@@ -142,15 +208,24 @@ final class EditOwnExercise extends AbstractController
             'gates' => array_keys($catalogue->vocabulary->gates),
             'muscles' => $this->store->search()->muscles(),
             'joints' => Pose::joints(),
-            'views' => array_values(array_filter(View::cases(), static fn (View $v): bool => !$v->isOfFigure())),
+            'views' => array_values(
+                array_filter(View::cases(), static fn (View $v): bool => !$v->isOfFigure()),
+            ),
             'isFigure' => $view->isOfFigure(),
             'enums' => [
                 'strand' => Strand::cases(), 'posture' => Posture::cases(), 'side' => DoneOn::cases(), 'counted' => DoseKind::cases(), 'class' => EffortClass::cases(), 'segment' => Segment::cases(), 'role' => SittingRole::cases(),
-                'performers' => array_values(array_filter(Performer::cases(), static fn (Performer $p): bool => Performer::TrainedTherapist !== $p)), 'fits' => Condition::cases(), 'tags' => ApproachTag::cases(),
+                'performers' => array_values(
+                    array_filter(
+                        Performer::cases(),
+                        static fn (Performer $p): bool => Performer::TrainedTherapist !== $p,
+                    ),
+                ), 'fits' => Condition::cases(), 'tags' => ApproachTag::cases(),
             ],
             'side' => Side::Right,
         ]);
 
-        return [] === $problems ? $response : $response->setStatusCode(Response::HTTP_UNPROCESSABLE_ENTITY);
+        return [] === $problems
+            ? $response
+            : $response->setStatusCode(Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 }

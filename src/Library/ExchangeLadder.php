@@ -26,11 +26,22 @@ final class ExchangeLadder extends AbstractController
 {
     private const MOST_BYTES = 400_000;
 
-    public function __construct(private readonly CatalogueStore $store, private readonly WrittenRungs $written, private readonly OwnExercises $exercises, private readonly OwnExerciseMaker $maker, private readonly Who $who, private readonly Audit $audit)
-    {
+    public function __construct(
+        private readonly CatalogueStore $store,
+        private readonly WrittenRungs $written,
+        private readonly OwnExercises $exercises,
+        private readonly OwnExerciseMaker $maker,
+        private readonly Who $who,
+        private readonly Audit $audit,
+    ) {
     }
 
-    #[Route('/exercises/ladder/{ladder}.{format}', name: 'library_export', requirements: ['ladder' => '[a-z]+-\d+', 'format' => 'yaml|json'], methods: ['GET'])]
+    #[Route(
+        '/exercises/ladder/{ladder}.{format}',
+        name: 'library_export',
+        requirements: ['ladder' => '[a-z]+-\d+', 'format' => 'yaml|json'],
+        methods: ['GET'],
+    )]
     public function export(string $ladder, string $format): Response
     {
         foreach ($this->store->get()->ladders() as $found) {
@@ -42,12 +53,26 @@ final class ExchangeLadder extends AbstractController
         throw $this->createNotFoundException('No such ladder.');
     }
 
-    #[Route('/exercises/own.{format}', name: 'library_own_export', requirements: ['format' => 'yaml|json'], methods: ['GET'])]
+    #[Route(
+        '/exercises/own.{format}',
+        name: 'library_own_export',
+        requirements: ['format' => 'yaml|json'],
+        methods: ['GET'],
+    )]
     public function exportOwn(string $format): Response
     {
-        $rungs = array_map(static fn (OwnExercise $one): array => ['id' => $one->key] + $one->written + ([] === $one->pose ? [] : ['pose' => $one->pose]), $this->exercises->current($this->who->clinicId()));
+        $rungs = array_map(
+            static fn (OwnExercise $one): array => ['id' => $one->key] + $one->written + (
+                [] === $one->pose ? [] : ['pose' => $one->pose]
+            ),
+            $this->exercises->current($this->who->clinicId()),
+        );
 
-        return self::download(['key' => 'own-1', 'name' => 'Own exercises', 'rungs' => $rungs], 'own', $format);
+        return self::download(
+            ['key' => 'own-1', 'name' => 'Own exercises', 'rungs' => $rungs],
+            'own',
+            $format,
+        );
     }
 
     #[Route('/exercises/own/import', name: 'library_import', methods: ['POST'], priority: 5)]
@@ -55,13 +80,20 @@ final class ExchangeLadder extends AbstractController
     {
         $file = $request->files->get('file');
         try {
-            $text = $file instanceof UploadedFile && $file->isValid() && $file->getSize() <= self::MOST_BYTES ? $file->getContent() : throw InvalidData::at('file', 'choose a YAML or JSON file of at most 400 kB');
+            $text = $file instanceof UploadedFile
+                && $file->isValid()
+                && $file->getSize() <= self::MOST_BYTES
+                ? $file->getContent()
+                : throw InvalidData::at('file', 'choose a YAML or JSON file of at most 400 kB');
             $made = $this->read($text);
             foreach ($made as $one) {
                 $this->exercises->keep($one);
             }
             $this->audit->wrote('took in a ladder file', null, (string) \count($made));
-            $this->addFlash('done', \sprintf('%d exercises taken in as own exercises.', \count($made)));
+            $this->addFlash(
+                'done',
+                \sprintf('%d exercises taken in as own exercises.', \count($made)),
+            );
         } catch (InvalidData $e) {
             $this->addFlash('problem', 'Nothing was taken in. '.$e->getMessage());
         }
@@ -92,7 +124,11 @@ final class ExchangeLadder extends AbstractController
             $written['strand'] ??= $strand;
             try {
                 /** @var array<string, array<string, mixed>> $pose */
-                $made[] = $this->maker->make(substr(Uuid::v4()->toRfc4122(), 0, 8), 1, new OwnExerciseForm($written, $pose));
+                $made[] = $this->maker->make(
+                    substr(Uuid::v4()->toRfc4122(), 0, 8),
+                    1,
+                    new OwnExerciseForm($written, $pose),
+                );
             } catch (InvalidData $e) {
                 throw InvalidData::at("file.rungs[$i]".('' === $e->path ? '' : '.'.$e->path), $e->problem);
             }
@@ -105,9 +141,14 @@ final class ExchangeLadder extends AbstractController
     private static function download(array $data, string $name, string $format): Response
     {
         $response = 'json' === $format
-            ? (new JsonResponse($data))->setEncodingOptions(\JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION)
+            ? (new JsonResponse($data))->setEncodingOptions(
+                \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRESERVE_ZERO_FRACTION,
+            )
             : new Response(Yaml::dump($data, 6, 2), 200, ['Content-Type' => 'application/yaml']);
-        $response->headers->set('Content-Disposition', 'attachment; filename="'.$name.'.'.$format.'"');
+        $response->headers->set(
+            'Content-Disposition',
+            'attachment; filename="'.$name.'.'.$format.'"',
+        );
 
         return $response;
     }

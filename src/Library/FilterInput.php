@@ -29,7 +29,9 @@ final readonly class FilterInput
             ExerciseSearch::wordsIn($text('words')),
             Condition::tryFrom($text('condition')),
             Performer::tryFrom($text('performer')),
-            \is_array($materials) && '1' === $text('only') ? array_values(array_filter($materials, \is_string(...))) : ('1' === $text('only') ? [] : null),
+            \is_array($materials) && '1' === $text('only')
+                ? array_values(array_filter($materials, \is_string(...)))
+                : ('1' === $text('only') ? [] : null),
             Posture::tryFrom($text('position')),
             $minutes > 0 ? $minutes : null,
             '' === $text('loads') ? null : $text('loads'),

@@ -69,6 +69,10 @@ class OwnExercise
     /** @return array{string, int}|null key and version; null when it is no id of an own exercise */
     public static function keyAndVersion(string $rungId): ?array
     {
-        return 1 === preg_match('/^own-([a-z0-9-]+)-v(\d{1,6})$/', $rungId, $m) ? [$m[1], (int) $m[2]] : null;
+        return 1 === preg_match(
+            '/^own-([a-z0-9-]+)-v(\d{1,6})$/',
+            $rungId,
+            $m,
+        ) ? [$m[1], (int) $m[2]] : null;
     }
 }

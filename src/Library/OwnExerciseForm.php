@@ -15,16 +15,45 @@ use Symfony\Component\HttpFoundation\Request;
  */
 final readonly class OwnExerciseForm
 {
-    private const TEXTS = ['name', 'position', 'dose_words', 'watch_for', 'ease', 'harder', 'stop', 'why', 'moves', 'posture', 'side', 'counted', 'class', 'segment', 'role', 'when', 'strand'];
-    private const LISTS = ['performers', 'materials', 'fits', 'avoid_when', 'gates', 'tags', 'loads', 'lengthens'];
+    private const TEXTS = [
+        'name',
+        'position',
+        'dose_words',
+        'watch_for',
+        'ease',
+        'harder',
+        'stop',
+        'why',
+        'moves',
+        'posture',
+        'side',
+        'counted',
+        'class',
+        'segment',
+        'role',
+        'when',
+        'strand',
+    ];
+    private const LISTS = [
+        'performers',
+        'materials',
+        'fits',
+        'avoid_when',
+        'gates',
+        'tags',
+        'loads',
+        'lengthens',
+    ];
     private const DOSE = ['sets', 'repetitions', 'parts', 'move', 'hold', 'rest'];
 
     /**
      * @param array<string, mixed>                      $written as in a ladder file
      * @param array<string, array<string, mixed>>       $pose    start and end; empty: as in the picture
      */
-    public function __construct(public array $written, public array $pose = [])
-    {
+    public function __construct(
+        public array $written,
+        public array $pose = [],
+    ) {
     }
 
     public static function blank(): self
@@ -32,10 +61,30 @@ final readonly class OwnExerciseForm
         return new self([
             'name' => '', 'strand' => 'open', 'performers' => ['client alone'], 'position' => 'Seated, forearm on the table', 'posture' => 'forearm on the table', 'materials' => ['table'],
             'steps' => [], 'side' => 'affected', 'counted' => 'repetitions', 'dose_words' => '', 'watch_for' => '', 'ease' => 'Smaller movement', 'harder' => 'More repetitions', 'stop' => 'Pain, tingling or numbness', 'why' => '',
-            'fits' => ['stroke', 'brain-injury'], 'avoid_when' => [], 'gates' => [], 'tags' => [], 'moves' => '', 'loads' => [], 'lengthens' => [], 'class' => 'practice', 'intensity' => 2, 'segment' => 'fingers', 'role' => 'main',
-            'when' => 'commands_n>=1', 'dose' => ['sets' => 1, 'repetitions' => 5, 'parts' => 1, 'move' => 6, 'hold' => 0, 'rest' => 0],
-            'range' => ['sets' => [1, 3], 'repetitions' => [1, 10], 'move' => [6, 6], 'hold' => [0, 10]], 'progress' => [['rule' => 'review']],
-            'picture' => ['start' => 'relaxed', 'end' => 'flat', 'view' => 'three', 'trace' => 'middle.tip'],
+            'fits' => [
+                'stroke',
+                'brain-injury',
+            ], 'avoid_when' => [], 'gates' => [], 'tags' => [], 'moves' => '', 'loads' => [], 'lengthens' => [], 'class' => 'practice', 'intensity' => 2, 'segment' => 'fingers', 'role' => 'main',
+            'when' => 'commands_n>=1', 'dose' => [
+                'sets' => 1,
+                'repetitions' => 5,
+                'parts' => 1,
+                'move' => 6,
+                'hold' => 0,
+                'rest' => 0,
+            ],
+            'range' => [
+                'sets' => [1, 3],
+                'repetitions' => [1, 10],
+                'move' => [6, 6],
+                'hold' => [0, 10],
+            ], 'progress' => [['rule' => 'review']],
+            'picture' => [
+                'start' => 'relaxed',
+                'end' => 'flat',
+                'view' => 'three',
+                'trace' => 'middle.tip',
+            ],
         ]);
     }
 
@@ -50,10 +99,24 @@ final readonly class OwnExerciseForm
         }
         foreach (self::LISTS as $key) {
             $given = $form[$key] ?? [];
-            $written[$key] = \is_array($given) ? array_values(array_filter($given, static fn (mixed $v): bool => \is_string($v) && '' !== $v)) : [];
+            $written[$key] = \is_array($given)
+                ? array_values(
+                    array_filter($given, static fn (mixed $v): bool => \is_string($v) && '' !== $v),
+                )
+                : [];
         }
-        $written['tags'] = array_values(array_filter($written['tags'], static fn (string $tag): bool => null !== ApproachTag::tryFrom($tag)));
-        $written['steps'] = array_values(array_filter(array_map(trim(...), explode("\n", $text('steps'))), static fn (string $s): bool => '' !== $s));
+        $written['tags'] = array_values(
+            array_filter(
+                $written['tags'],
+                static fn (string $tag): bool => null !== ApproachTag::tryFrom($tag),
+            ),
+        );
+        $written['steps'] = array_values(
+            array_filter(
+                array_map(trim(...), explode("\n", $text('steps'))),
+                static fn (string $s): bool => '' !== $s,
+            ),
+        );
         $written['intensity'] = self::number($text('intensity'));
         $dose = [];
         foreach (self::DOSE as $key) {
@@ -67,11 +130,16 @@ final readonly class OwnExerciseForm
         ];
         if (!\in_array($text('dose_load'), ['', '0'], true)) {
             $dose['load'] = self::number($text('dose_load'));
-            $range['load'] = [0, '' === $text('most_load') ? $dose['load'] : self::number($text('most_load'))];
+            $range['load'] = [
+                0,
+                '' === $text('most_load') ? $dose['load'] : self::number($text('most_load')),
+            ];
         }
         $written['dose'] = $dose;
         $written['range'] = $range;
-        $written['dose_words'] = '' === $written['dose_words'] ? 'As the dose says' : $written['dose_words'];
+        $written['dose_words'] = '' === $written['dose_words']
+            ? 'As the dose says'
+            : $written['dose_words'];
         $picture = \is_array($before['picture'] ?? null) ? $before['picture'] : [];
         $written['picture'] = ['view' => $text('view'), 'trace' => $text('trace')] + $picture;
         $pose = [];
@@ -94,11 +162,18 @@ final readonly class OwnExerciseForm
     {
         $pose = [];
         foreach (['wrist', 'dev', 'forearm', 'cup'] as $key) {
-            $pose[$key] = self::number(\is_scalar($given[$key] ?? null) ? (string) $given[$key] : '0');
+            $pose[$key] = self::number(
+                \is_scalar($given[$key] ?? null) ? (string) $given[$key] : '0',
+            );
         }
         foreach ([...Pose::FINGERS, 'thumb'] as $digit) {
             $values = $given[$digit] ?? [];
-            $pose[$digit] = array_map(static fn (mixed $v): int|float|string => self::number(\is_scalar($v) ? (string) $v : ''), array_values(\is_array($values) ? $values : []));
+            $pose[$digit] = array_map(
+                static fn (mixed $v): int|float|string => self::number(
+                    \is_scalar($v) ? (string) $v : '',
+                ),
+                array_values(\is_array($values) ? $values : []),
+            );
         }
 
         return $pose;

@@ -14,8 +14,12 @@ use HandGarden\Web\Clock;
 /** Holds what was written against the rules of the catalogue and makes an exercise of the clinic from it. */
 final readonly class OwnExerciseMaker
 {
-    public function __construct(private CatalogueStore $store, private OwnRungs $rungs, private Who $who, private Clock $clock)
-    {
+    public function __construct(
+        private CatalogueStore $store,
+        private OwnRungs $rungs,
+        private Who $who,
+        private Clock $clock,
+    ) {
     }
 
     /** @throws InvalidData naming the path inside the exercise */

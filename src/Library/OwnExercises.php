@@ -12,24 +12,33 @@ final readonly class OwnExercises
 {
     private const MOST_SHOWN = 24;
 
-    public function __construct(private EntityManagerInterface $entities)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+    ) {
     }
 
     public function version(string $clinicId, string $key, int $version): ?OwnExercise
     {
-        return $this->entities->getRepository(OwnExercise::class)->findOneBy(['clinicId' => $clinicId, 'key' => $key, 'version' => $version]);
+        return $this->entities->getRepository(OwnExercise::class)->findOneBy(
+            ['clinicId' => $clinicId, 'key' => $key, 'version' => $version],
+        );
     }
 
     public function newest(string $clinicId, string $key): ?OwnExercise
     {
-        return $this->entities->getRepository(OwnExercise::class)->findOneBy(['clinicId' => $clinicId, 'key' => $key, 'isNewest' => true]);
+        return $this->entities->getRepository(OwnExercise::class)->findOneBy(
+            ['clinicId' => $clinicId, 'key' => $key, 'isNewest' => true],
+        );
     }
 
     /** @return list<OwnExercise> newest versions that are not archived, by name */
     public function current(string $clinicId): array
     {
-        return $this->entities->getRepository(OwnExercise::class)->findBy(['clinicId' => $clinicId, 'isNewest' => true, 'archived' => false], ['name' => 'ASC', 'key' => 'ASC'], self::MOST_SHOWN);
+        return $this->entities->getRepository(OwnExercise::class)->findBy(
+            ['clinicId' => $clinicId, 'isNewest' => true, 'archived' => false],
+            ['name' => 'ASC', 'key' => 'ASC'],
+            self::MOST_SHOWN,
+        );
     }
 
     /**
@@ -45,12 +54,21 @@ final readonly class OwnExercises
             $where[] = "text ~ :w$i";
             $values["w$i"] = '\m'.preg_quote($word);
         }
-        $wanted = ['conditions' => $filter->condition?->value, 'performers' => $filter->performer?->value, 'loads' => $filter->loads];
+        $wanted = [
+            'conditions' => $filter->condition?->value,
+            'performers' => $filter->performer?->value,
+            'loads' => $filter->loads,
+        ];
         foreach (array_filter($wanted, \is_string(...)) as $facet => $value) {
             $where[] = "facets @> :$facet";
             $values[$facet] = json_encode([$facet => [$value]], \JSON_THROW_ON_ERROR);
         }
-        foreach (array_filter(['posture' => $filter->posture?->value, 'strand' => $filter->strand?->value], \is_string(...)) as $facet => $value) {
+        foreach (
+            array_filter(
+                ['posture' => $filter->posture?->value, 'strand' => $filter->strand?->value],
+                \is_string(...),
+            ) as $facet => $value
+        ) {
             $where[] = "facets ->> '$facet' = :$facet";
             $values[$facet] = $value;
         }
@@ -63,16 +81,37 @@ final readonly class OwnExercises
             $values['seconds'] = 60 * $filter->minutes;
         }
         $rows = $this->entities->getConnection()->fetchAllAssociative(
-            'SELECT id, COUNT(*) OVER () AS found FROM own_exercise WHERE '.implode(' AND ', $where).' ORDER BY name, key LIMIT '.self::MOST_SHOWN,
+            'SELECT id, COUNT(*) OVER () AS found FROM own_exercise WHERE '
+                .implode(' AND ', $where)
+                .' ORDER BY name, key LIMIT '
+                .self::MOST_SHOWN,
             $values,
         );
         $byId = [];
-        foreach ([] === $rows ? [] : $this->entities->getRepository(OwnExercise::class)->findBy(['id' => array_column($rows, 'id')]) as $one) {
+        foreach (
+            [] === $rows
+                ? []
+                : $this->entities->getRepository(OwnExercise::class)->findBy(
+                    ['id' => array_column($rows, 'id')],
+                ) as $one
+        ) {
             $byId[$one->id] = $one;
         }
         $found = $rows[0]['found'] ?? 0;
 
-        return [array_values(array_filter(array_map(static fn (array $row): ?OwnExercise => \is_string($row['id']) ? $byId[$row['id']] ?? null : null, $rows))), \is_int($found) ? $found : 0];
+        return [
+            array_values(
+                array_filter(
+                    array_map(
+                        static fn (array $row): ?OwnExercise => \is_string(
+                            $row['id'],
+                        ) ? $byId[$row['id']] ?? null : null,
+                        $rows,
+                    ),
+                ),
+            ),
+            \is_int($found) ? $found : 0,
+        ];
     }
 
     /** A new version takes the place of the one before, which stays for the routines built with it. */

@@ -30,8 +30,12 @@ final class OwnRungs implements MoreRungs, ResetInterface
     private array $found = [];
 
     /** @param ServiceLocator<CatalogueStore> $catalogue asked late, because the catalogue asks here */
-    public function __construct(private readonly OwnExercises $exercises, private readonly Security $security, #[AutowireLocator([CatalogueStore::class])] private readonly ServiceLocator $catalogue)
-    {
+    public function __construct(
+        private readonly OwnExercises $exercises,
+        private readonly Security $security,
+        #[AutowireLocator([CatalogueStore::class])]
+        private readonly ServiceLocator $catalogue,
+    ) {
     }
 
     public function find(string $id): ?array
@@ -42,7 +46,9 @@ final class OwnRungs implements MoreRungs, ResetInterface
         }
         if (!\array_key_exists($id, $this->found)) {
             $staff = $this->security->getUser();
-            $kept = $staff instanceof Staff ? $this->exercises->version($staff->clinicId, ...$parts) : null;
+            $kept = $staff instanceof Staff
+                ? $this->exercises->version($staff->clinicId, ...$parts)
+                : null;
             $this->found[$id] = null === $kept ? null : $this->of($kept);
         }
 
@@ -80,7 +86,21 @@ final class OwnRungs implements MoreRungs, ResetInterface
         $strand = Node::root($written)->get('strand')->enum(Strand::class);
         $rung = $rung->withPicture($id, $picture);
 
-        return [new Ladder('own', $strand, 'Own exercises of this clinic', LadderKind::Menu, 'As the exercise says.', 'As the therapist decides.', 'less of it, then leave it out', null, 1, [$rung]), $rung];
+        return [
+            new Ladder(
+                'own',
+                $strand,
+                'Own exercises of this clinic',
+                LadderKind::Menu,
+                'As the exercise says.',
+                'As the therapist decides.',
+                'less of it, then leave it out',
+                null,
+                1,
+                [$rung],
+            ),
+            $rung,
+        ];
     }
 
     public function reset(): void

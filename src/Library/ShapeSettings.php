@@ -13,18 +13,26 @@ use Symfony\Contracts\Service\ResetInterface;
 /** Hand shapes that this clinic leaves out, and what is shown in their place. */
 final class ShapeSettings implements PoseSwaps, ResetInterface
 {
-    private const IN_PLACE_OF = ['wide-l' => ['shape-wide-l', 'shape-hook'], 'outer-pair' => ['shape-outer-pair', 'shape-two-up']];
+    private const IN_PLACE_OF = [
+        'wide-l' => ['shape-wide-l', 'shape-hook'],
+        'outer-pair' => ['shape-outer-pair', 'shape-two-up'],
+    ];
 
     /** @var list<string>|null */
     private ?array $off = null;
 
-    public function __construct(private readonly ClinicRepository $clinics, private readonly Security $security)
-    {
+    public function __construct(
+        private readonly ClinicRepository $clinics,
+        private readonly Security $security,
+    ) {
     }
 
     public function applyTo(Picture $picture): Picture
     {
-        if ([] === array_intersect($picture->poses(), array_column(self::IN_PLACE_OF, 0)) || null === $this->security->getUser()) {
+        if (
+            [] === array_intersect($picture->poses(), array_column(self::IN_PLACE_OF, 0))
+            || null === $this->security->getUser()
+        ) {
             return $picture;
         }
         $swaps = [];

@@ -17,17 +17,29 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_STAFF')]
 final class ShowExercise extends AbstractController
 {
-    public function __construct(private readonly CatalogueStore $store, private readonly ShapeSettings $shapes)
-    {
+    public function __construct(
+        private readonly CatalogueStore $store,
+        private readonly ShapeSettings $shapes,
+    ) {
     }
 
-    #[Route('/exercises/of/{rung}', name: 'library_exercise', requirements: ['rung' => '[a-z0-9-]+'], methods: ['GET'])]
+    #[Route(
+        '/exercises/of/{rung}',
+        name: 'library_exercise',
+        requirements: ['rung' => '[a-z0-9-]+'],
+        methods: ['GET'],
+    )]
     public function page(string $rung, Request $request): Response
     {
         return $this->show('Library/exercise.html.twig', $rung, $request);
     }
 
-    #[Route('/exercises/of/{rung}/print', name: 'library_print', requirements: ['rung' => '[a-z0-9-]+'], methods: ['GET'])]
+    #[Route(
+        '/exercises/of/{rung}/print',
+        name: 'library_print',
+        requirements: ['rung' => '[a-z0-9-]+'],
+        methods: ['GET'],
+    )]
     public function print(string $rung, Request $request): Response
     {
         return $this->show('Library/print.html.twig', $rung, $request);
@@ -51,10 +63,30 @@ final class ShowExercise extends AbstractController
             'ladder' => $ladder,
             'side' => Side::tryFrom($request->query->getString('side')) ?? Side::Right,
             'own' => $own,
-            'easier' => null === $own ? $catalogue->easierThan($id) : array_map($catalogue->rung(...), array_filter($rung->easier, $catalogue->hasRung(...))),
-            'harder' => null === $own ? $catalogue->harderThan($id) : array_map($catalogue->rung(...), array_filter($rung->harder, $catalogue->hasRung(...))),
+            'easier' => null === $own
+                ? $catalogue->easierThan($id)
+                : array_map(
+                    $catalogue->rung(...),
+                    array_filter($rung->easier, $catalogue->hasRung(...)),
+                ),
+            'harder' => null === $own
+                ? $catalogue->harderThan($id)
+                : array_map(
+                    $catalogue->rung(...),
+                    array_filter($rung->harder, $catalogue->hasRung(...)),
+                ),
             'handbook' => $catalogue->handbook(),
-            'scripts' => array_merge(...array_map(static fn ($script): array => array_values(array_filter($script->parts, static fn ($part): bool => \in_array($id, $part->rungIds, true))), $catalogue->handbook()->scripts)),
+            'scripts' => array_merge(
+                ...array_map(
+                    static fn ($script): array => array_values(
+                        array_filter(
+                            $script->parts,
+                            static fn ($part): bool => \in_array($id, $part->rungIds, true),
+                        ),
+                    ),
+                    $catalogue->handbook()->scripts,
+                ),
+            ),
             'shapesOff' => 'timing' === $ladder->strand->value ? $this->shapes->off() : [],
             'stopRules' => $catalogue->screening->stopRules,
             'pulling' => $catalogue->screening->pullingIsFine,

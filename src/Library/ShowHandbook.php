@@ -19,17 +19,28 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_STAFF')]
 final class ShowHandbook extends AbstractController
 {
-    public function __construct(private readonly CatalogueStore $store)
-    {
+    public function __construct(
+        private readonly CatalogueStore $store,
+    ) {
     }
 
     #[Route('/exercises/pictures', name: 'library_pictures', methods: ['GET'])]
     public function pictures(Request $request): Response
     {
         $strand = Strand::tryFrom($request->query->getString('strand')) ?? Strand::Settle;
-        $ladders = array_values(array_filter($this->store->get()->ladders(), fn ($l): bool => $l->strand === $strand && (LadderKind::Protocol !== $l->kind || $this->isGranted('ROLE_THERAPIST'))));
+        $ladders = array_values(
+            array_filter(
+                $this->store->get()->ladders(),
+                fn ($l): bool => $l->strand === $strand && (
+                    LadderKind::Protocol !== $l->kind || $this->isGranted('ROLE_THERAPIST')
+                ),
+            ),
+        );
 
-        return $this->render('Library/pictures.html.twig', ['strand' => $strand, 'strands' => Strand::cases(), 'ladders' => $ladders]);
+        return $this->render(
+            'Library/pictures.html.twig',
+            ['strand' => $strand, 'strands' => Strand::cases(), 'ladders' => $ladders],
+        );
     }
 
     #[Route('/exercises/rules', name: 'library_rules', methods: ['GET'])]
@@ -37,7 +48,14 @@ final class ShowHandbook extends AbstractController
     {
         $catalogue = $this->store->get();
 
-        return $this->render('Library/rules.html.twig', ['handbook' => $catalogue->handbook(), 'catalogue' => $catalogue, 'off' => $shapes->off()]);
+        return $this->render(
+            'Library/rules.html.twig',
+            [
+                'handbook' => $catalogue->handbook(),
+                'catalogue' => $catalogue,
+                'off' => $shapes->off(),
+            ],
+        );
     }
 
     #[Route('/exercises/hands-on-release', name: 'library_release', methods: ['GET'])]
@@ -46,13 +64,24 @@ final class ShowHandbook extends AbstractController
     {
         $catalogue = $this->store->get();
 
-        return $this->render('Library/release.html.twig', ['release' => $catalogue->handbook()->release, 'gate' => $catalogue->vocabulary->gates['G-RELEASE'] ?? null, 'catalogue' => $catalogue]);
+        return $this->render(
+            'Library/release.html.twig',
+            [
+                'release' => $catalogue->handbook()->release,
+                'gate' => $catalogue->vocabulary->gates['G-RELEASE'] ?? null,
+                'catalogue' => $catalogue,
+            ],
+        );
     }
 
     #[Route('/exercises/shapes', name: 'library_shapes', methods: ['POST'])]
     #[IsGranted('ROLE_LEAD')]
-    public function shapes(Request $request, ClinicRepository $clinics, OwnExercises $exercises, Audit $audit): Response
-    {
+    public function shapes(
+        Request $request,
+        ClinicRepository $clinics,
+        OwnExercises $exercises,
+        Audit $audit,
+    ): Response {
         $off = [];
         foreach ($this->store->get()->handbook()->shapes as $key => $shape) {
             if ($shape->mayBeSwitchedOff && '1' !== $request->request->getString($key)) {
@@ -62,8 +91,17 @@ final class ShowHandbook extends AbstractController
         $clinic = $clinics->own();
         $clinic->shapesOff = $off;
         $exercises->save();
-        $audit->wrote('hand shapes left out: '.([] === $off ? 'none' : implode(', ', $off)), null, $clinic->id);
-        $this->addFlash('done', [] === $off ? 'All hand shapes are shown.' : 'Left out from now on: '.implode(', ', $off).'.');
+        $audit->wrote(
+            'hand shapes left out: '.([] === $off ? 'none' : implode(', ', $off)),
+            null,
+            $clinic->id,
+        );
+        $this->addFlash(
+            'done',
+            [] === $off
+                ? 'All hand shapes are shown.'
+                : 'Left out from now on: '.implode(', ', $off).'.',
+        );
 
         return $this->redirectToRoute('library_rules', [], Response::HTTP_SEE_OTHER);
     }

@@ -12,7 +12,12 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** A ladder as a stem with its rungs. */
-#[Route('/exercises/ladder/{ladder}', name: 'library_ladder', requirements: ['ladder' => '[a-z]+-\d+'], methods: ['GET'])]
+#[Route(
+    '/exercises/ladder/{ladder}',
+    name: 'library_ladder',
+    requirements: ['ladder' => '[a-z]+-\d+'],
+    methods: ['GET'],
+)]
 #[IsGranted('ROLE_STAFF')]
 final class ShowLadder extends AbstractController
 {

@@ -32,14 +32,24 @@ final class SketchPose extends AbstractController
         $which = 'start' === ($form['which'] ?? '') ? 'start' : 'end';
         $given = $form['pose'][$which] ?? [];
         try {
-            $pose = DrawingReader::pose(Node::root(OwnExerciseForm::angles(\is_array($given) ? $given : []), 'pose.'.$which));
+            $pose = DrawingReader::pose(
+                Node::root(OwnExerciseForm::angles(\is_array($given) ? $given : []), 'pose.'.$which),
+            );
         } catch (InvalidData $e) {
             return new JsonResponse(['problem' => $e->problem], Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         $painter = new Painter();
         $pictures = [];
         foreach (Side::cases() as $side) {
-            $painting = '1' === ($form['whole'] ?? '') ? $painter->paint(new PictureSpec(new NamedPose('typed', $pose), $view->isOfFigure() ? View::Three : $view, $side)) : $painter->sketch($pose, $view->isOfFigure() ? View::Three : $view, $side);
+            $painting = '1' === ($form['whole'] ?? '')
+                ? $painter->paint(
+                    new PictureSpec(
+                        new NamedPose('typed', $pose),
+                        $view->isOfFigure() ? View::Three : $view,
+                        $side,
+                    ),
+                )
+                : $painter->sketch($pose, $view->isOfFigure() ? View::Three : $view, $side);
             $layers = SvgWriter::layersOf($painting);
             $pictures[$side->value] = ['window' => $painting->window, 'layers' => $layers];
         }

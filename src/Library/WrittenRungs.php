@@ -10,8 +10,10 @@ use HandGarden\Core\Data\InvalidData;
 /** Exercises as they are written in the files: where a variant begins and what an exchange hands out. */
 final readonly class WrittenRungs
 {
-    public function __construct(private CatalogueStore $store, private string $catalogueDir)
-    {
+    public function __construct(
+        private CatalogueStore $store,
+        private string $catalogueDir,
+    ) {
     }
 
     /**
@@ -43,6 +45,8 @@ final readonly class WrittenRungs
     {
         $written = CatalogueStore::yaml($this->catalogueDir, 'ladders/'.$key.'.yaml');
 
-        return \is_array($written) ? $written : throw InvalidData::at('ladders/'.$key.'.yaml', 'expected named values');
+        return \is_array($written)
+            ? $written
+            : throw InvalidData::at('ladders/'.$key.'.yaml', 'expected named values');
     }
 }

@@ -12,8 +12,10 @@ use HandGarden\Core\Placement\Recheck;
 /** Answers the measuring page from the client's placement. */
 final readonly class AskedByLadders implements LadderQuestions
 {
-    public function __construct(private Plan $plan, private CatalogueStore $catalogue)
-    {
+    public function __construct(
+        private Plan $plan,
+        private CatalogueStore $catalogue,
+    ) {
     }
 
     public function needed(Client $client): array
@@ -23,6 +25,9 @@ final readonly class AskedByLadders implements LadderQuestions
 
     public function recheck(Client $client): array
     {
-        return (new Recheck($this->catalogue->get()))->of($this->plan->placements($client), $this->plan->facts($client));
+        return (new Recheck($this->catalogue->get()))->of(
+            $this->plan->placements($client),
+            $this->plan->facts($client),
+        );
     }
 }

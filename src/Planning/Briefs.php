@@ -49,14 +49,21 @@ final readonly class Briefs
         );
     }
 
-    public function limits(Client $client, RoutineKind $kind, ?\DateTimeImmutable $lastStrengthOn = null): Limits
-    {
+    public function limits(
+        Client $client,
+        RoutineKind $kind,
+        ?\DateTimeImmutable $lastStrengthOn = null,
+    ): Limits {
         return $kind->limits($client, $this->clinics->own()->sittingMinutes, $lastStrengthOn);
     }
 
     public function rules(Client $client, RoutineKind $kind): SittingRules
     {
-        return (new Builder($this->catalogue->get()))->rulesFor($this->facts($client, $kind), $this->limits($client, $kind), $this->clock->today($client->zone));
+        return (new Builder($this->catalogue->get()))->rulesFor(
+            $this->facts($client, $kind),
+            $this->limits($client, $kind),
+            $this->clock->today($client->zone),
+        );
     }
 
     public function goals(Client $client): Goals
@@ -73,6 +80,11 @@ final readonly class Briefs
 
     private function placements(Client $client, RoutineKind $kind): Placements
     {
-        return RoutineKind::Clinic === $kind ? (new Placer($this->catalogue->get()))->place($this->facts($client, $kind), $this->clock->today($client->zone)) : $this->plan->placements($client);
+        return RoutineKind::Clinic === $kind
+            ? (new Placer($this->catalogue->get()))->place(
+                $this->facts($client, $kind),
+                $this->clock->today($client->zone),
+            )
+            : $this->plan->placements($client);
     }
 }

@@ -47,18 +47,43 @@ final class ChooseApproaches extends AbstractController
                 throw $this->createNotFoundException('No such question.');
             }
             if (null !== $school && ('' === $note || mb_strlen($note) > 300)) {
-                $problem = 'Say in a few words why: the note stays beside the default. Nothing was changed yet.';
+                $problem =
+                    'Say in a few words why: the note stays beside the default. Nothing was changed yet.';
             } else {
                 foreach ($this->plans->approaches($client) as $before) {
                     if ($before->question === $question) {
                         $before->withdrawnAt = $this->clock->now();
                     }
                 }
-                $this->plans->keep(...(null === $school ? [] : [new ApproachChoice($client->clinicId, $client->id, $question, $school, $note, $this->who->staff()->id, $this->clock->now())]));
-                $this->audit->wrote(null === $school ? 'withdrew approach' : 'chose approach', $client->id, $question->value);
+                $this->plans->keep(
+                    ...(
+                        null === $school
+                            ? []
+                            : [
+                                new ApproachChoice(
+                                    $client->clinicId,
+                                    $client->id,
+                                    $question,
+                                    $school,
+                                    $note,
+                                    $this->who->staff()->id,
+                                    $this->clock->now(),
+                                ),
+                            ]
+                    ),
+                );
+                $this->audit->wrote(
+                    null === $school ? 'withdrew approach' : 'chose approach',
+                    $client->id,
+                    $question->value,
+                );
                 $this->addFlash('done', null === $school ? 'Back to the default.' : 'Kept.');
 
-                return $this->redirectToRoute('planning_approaches', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+                return $this->redirectToRoute(
+                    'planning_approaches',
+                    ['client' => $client->id],
+                    Response::HTTP_SEE_OTHER,
+                );
             }
         }
         $facts = $this->plan->facts($client);
@@ -66,9 +91,24 @@ final class ChooseApproaches extends AbstractController
         return $this->render('Planning/approaches.html.twig', [
             'client' => $client,
             'banner' => $this->cautions->of($client),
-            'choices' => (new Approaches($facts, new KnownFacts($facts, $this->catalogue->get()->vocabulary, $this->clock->today($client->zone))))->all(),
+            'choices' => (
+                new Approaches(
+                    $facts,
+                    new KnownFacts(
+                        $facts,
+                        $this->catalogue->get()->vocabulary,
+                        $this->clock->today($client->zone),
+                    ),
+                )
+            )->all(),
             'schools' => School::cases(),
-            'typed' => '' === $problem ? null : ['question' => $question->value ?? '', 'school' => $school->value ?? '', 'note' => $note],
+            'typed' => '' === $problem
+                ? null
+                : [
+                    'question' => $question->value ?? '',
+                    'school' => $school->value ?? '',
+                    'note' => $note,
+                ],
             'problem' => $problem,
         ], new Response(status: '' === $problem ? 200 : 422));
     }

@@ -46,8 +46,20 @@ final class EditRoutine extends AbstractController
             if (null !== $routine) {
                 $this->plans->lock($routine);
             }
-            if (null !== $routine && (string) $routine->version !== (string) $request->request->get('version', '')) {
-                $this->addFlash(self::WAITING, ['fields' => ['version' => (string) $routine->version] + $request->request->all(), 'words' => $this->change->inWords($request->request), 'rules' => []]);
+            if (
+                null !== $routine
+                && (string) $routine->version !== (string) $request->request->get('version', '')
+            ) {
+                $this->addFlash(
+                    self::WAITING,
+                    [
+                        'fields' => [
+                            'version' => (string) $routine->version,
+                        ] + $request->request->all(),
+                        'words' => $this->change->inWords($request->request),
+                        'rules' => [],
+                    ],
+                );
 
                 return;
             }
@@ -63,26 +75,53 @@ final class EditRoutine extends AbstractController
             if (null === $draft) {
                 return;
             }
-            $routine ??= SavedRoutine::byHand($client, $kind, $this->who->staff()->id, $this->clock->now());
+            $routine ??= SavedRoutine::byHand(
+                $client,
+                $kind,
+                $this->who->staff()->id,
+                $this->clock->now(),
+            );
             $routine->items = RoutineFormat::write($draft->items);
             $routine->forbidden = $draft->forbidden;
             $this->plans->keep($routine);
-            $this->audit->wrote('changed routine: '.mb_substr((string) $request->request->get('do', ''), 0, 20), $client->id, $routine->id);
+            $this->audit->wrote(
+                'changed routine: '.mb_substr((string) $request->request->get('do', ''), 0, 20),
+                $client->id,
+                $routine->id,
+            );
         });
 
-        return $this->redirect($this->generateUrl('planning_routine', ['client' => $client->id] + $kind->query()).'#items', Response::HTTP_SEE_OTHER);
+        return $this->redirect(
+            $this->generateUrl(
+                'planning_routine',
+                ['client' => $client->id] + $kind->query(),
+            ).'#items',
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     /** The draft as it may be kept; null: a rule would be set aside and nobody has said why. */
-    private function questioned(Draft $draft, Draft $before, Request $request, Client $client, RoutineKind $kind): ?Draft
-    {
+    private function questioned(
+        Draft $draft,
+        Draft $before,
+        Request $request,
+        Client $client,
+        RoutineKind $kind,
+    ): ?Draft {
         if ([] === $before->items) {
             return $draft; // the first item of a routine made by hand cannot have a warm-up before it
         }
         $broken = $draft->newlyBroken($this->briefs->rules($client, $kind), $before);
         $because = mb_substr(trim((string) $request->request->get('because', '')), 0, 300);
         if ([] !== $broken && '' === $because) {
-            $this->addFlash(self::WAITING, ['fields' => $request->request->all(), 'words' => $this->change->inWords($request->request), 'rules' => array_map(static fn (BrokenRule $b): string => $b->text, $broken)]);
+            $this->addFlash(
+                self::WAITING,
+                [
+                    'fields' => $request->request->all(),
+                    'words' => $this->change->inWords($request->request),
+                    'rules' => array_map(static fn (BrokenRule $b): string => $b->text, $broken),
+                ],
+            );
 
             return null;
         }

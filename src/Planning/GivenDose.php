@@ -14,8 +14,10 @@ use Symfony\Component\HttpFoundation\InputBag;
 /** Doses that a therapist gives by hand: within the range of the rung, and no hold longer than screening allows. */
 final readonly class GivenDose
 {
-    public function __construct(private Plan $plan, private Clock $clock)
-    {
+    public function __construct(
+        private Plan $plan,
+        private Clock $clock,
+    ) {
     }
 
     /** @throws InvalidDose saying what is outside */
@@ -33,7 +35,11 @@ final readonly class GivenDose
     /** A computed dose as screening allows it. */
     public function shortened(Client $client, Rung $rung, Dose $dose): Dose
     {
-        return $this->plan->facts($client)->screening->shortened($dose, $rung, $this->clock->today($client->zone));
+        return $this->plan->facts($client)->screening->shortened(
+            $dose,
+            $rung,
+            $this->clock->today($client->zone),
+        );
     }
 
     /** @param InputBag<bool|float|int|string> $form */

@@ -11,20 +11,40 @@ use HandGarden\Core\Placement\RungState;
 /** A short-term goal beside where the client stands today. */
 final readonly class GoalView
 {
-    private function __construct(public ShortTermGoal $goal, public string $wanted, public string $ladder, public ?string $standing, public bool $isReached, public bool $isOverdue)
-    {
+    private function __construct(
+        public ShortTermGoal $goal,
+        public string $wanted,
+        public string $ladder,
+        public ?string $standing,
+        public bool $isReached,
+        public bool $isOverdue,
+    ) {
     }
 
-    public static function of(ShortTermGoal $goal, Catalogue $catalogue, Placements $placements, \DateTimeImmutable $today): self
-    {
+    public static function of(
+        ShortTermGoal $goal,
+        Catalogue $catalogue,
+        Placements $placements,
+        \DateTimeImmutable $today,
+    ): self {
         if (!$catalogue->hasRung($goal->rungId)) {
             return new self($goal, $goal->rungId, 'no longer in the catalogue', null, false, false);
         }
         $ladder = $catalogue->ladderOf($goal->rungId);
         $standing = $placements->find($ladder->key, $goal->side)?->standingRung();
-        $reached = null !== $standing && ($ladder->positionOf($standing->id) ?? 0) >= ($ladder->positionOf($goal->rungId) ?? \PHP_INT_MAX);
+        $reached = null !== $standing
+            && ($ladder->positionOf($standing->id) ?? 0) >= (
+                $ladder->positionOf($goal->rungId) ?? \PHP_INT_MAX
+            );
 
-        return new self($goal, $catalogue->rung($goal->rungId)->name, $ladder->name, $standing?->name, $reached, !$reached && $goal->byDay < $today);
+        return new self(
+            $goal,
+            $catalogue->rung($goal->rungId)->name,
+            $ladder->name,
+            $standing?->name,
+            $reached,
+            !$reached && $goal->byDay < $today,
+        );
     }
 
     /** @return array<string, array<string, string>> rungs above where each hand stands, by ladder and hand; keys `rung|side` */
@@ -39,7 +59,9 @@ final readonly class GoalView
             $from = null === $standing ? 0 : ($placed->ladder->positionOf($standing->id) ?? 0);
             foreach (\array_slice($placed->ladder->rungs, $from) as $rung) {
                 if (self::mayBe($placed->of($rung->id)?->state)) {
-                    $choices[$placed->ladder->name.', '.$placed->side->value][$rung->id.'|'.$placed->side->value] = $rung->name;
+                    $choices[
+                        $placed->ladder->name.', '.$placed->side->value
+                    ][$rung->id.'|'.$placed->side->value] = $rung->name;
                 }
             }
         }

@@ -29,13 +29,31 @@ final readonly class LadderView
     /** Without its nodes and reasons, for a list. */
     public function brief(): self
     {
-        return new self($this->key, $this->name, $this->strand, $this->side, $this->stateText, $this->state, $this->standing, '', $this->next, $this->nextState, '', $this->overrideNote, $this->computed, [], $this->isPlacedOnce);
+        return new self(
+            $this->key,
+            $this->name,
+            $this->strand,
+            $this->side,
+            $this->stateText,
+            $this->state,
+            $this->standing,
+            '',
+            $this->next,
+            $this->nextState,
+            '',
+            $this->overrideNote,
+            $this->computed,
+            [],
+            $this->isPlacedOnce,
+        );
     }
 
     /** The client stands on it, or a therapist has set a rung. */
     public function isClimbedOn(): bool
     {
-        return null !== $this->standing || null !== $this->overrideNote || \in_array($this->state, ['standing', 'complete'], true);
+        return null !== $this->standing
+            || null !== $this->overrideNote
+            || \in_array($this->state, ['standing', 'complete'], true);
     }
 
     public function fits(): bool
@@ -55,12 +73,19 @@ final readonly class LadderView
         $alike = [];
         foreach ($ladders as $ladder) {
             if ($ladder->fits()) {
-                $alike[implode('|', [$ladder->key, $ladder->standing, $ladder->next, $ladder->nextState])][] = $ladder;
+                $alike[
+                    implode('|', [$ladder->key, $ladder->standing, $ladder->next, $ladder->nextState])
+                ][] = $ladder;
             }
         }
         $rows = [];
         foreach ($alike as $same) {
-            $rows[] = ['ladder' => $same[0], 'hands' => $same[0]->isPlacedOnce ? 'both together' : (1 === \count($same) ? $same[0]->side : 'both hands')];
+            $rows[] = [
+                'ladder' => $same[0],
+                'hands' => $same[0]->isPlacedOnce
+                    ? 'both together'
+                    : (1 === \count($same) ? $same[0]->side : 'both hands'),
+            ];
         }
 
         return $rows;

@@ -17,8 +17,10 @@ use HandGarden\Core\Placement\Words;
 final readonly class PlacementViews
 {
     /** @param list<string> $approved `rung|side` that count as reached */
-    public function __construct(private Words $words, private array $approved)
-    {
+    public function __construct(
+        private Words $words,
+        private array $approved,
+    ) {
     }
 
     public function ladder(LadderPlacement $placed): LadderView
@@ -32,8 +34,16 @@ final readonly class PlacementViews
             }
             $isBud = $placed->ladder->kind->isClimbed() ? $rung->rung === $standing : $rung->isIn();
             $reached = $reached && !$isBud;
-            $leaf = $reached || \in_array($rung->rung->id.'|'.$placed->side->value, $this->approved, true);
-            $nodes[] = new NodeView($rung->rung->id, $rung->rung->name, $isBud ? 'bud' : ($leaf ? 'leaf' : 'bare'), $rung->state->value, $this->words->placed($rung, $placed->side), [] === $rung->screening);
+            $leaf = $reached
+                || \in_array($rung->rung->id.'|'.$placed->side->value, $this->approved, true);
+            $nodes[] = new NodeView(
+                $rung->rung->id,
+                $rung->rung->name,
+                $isBud ? 'bud' : ($leaf ? 'leaf' : 'bare'),
+                $rung->state->value,
+                $this->words->placed($rung, $placed->side),
+                [] === $rung->screening,
+            );
         }
         $computed = $placed->standing?->rung->name;
 
@@ -61,7 +71,10 @@ final readonly class PlacementViews
     {
         return array_map(fn (Needed $n): array => [
             'text' => $this->words->needed($n),
-            'side' => \count($client->affected()) > 1 || !\in_array($n->side, $client->affected(), true) ? $n->side->value : '',
+            'side' => \count($client->affected()) > 1
+                || !\in_array($n->side, $client->affected(), true)
+                ? $n->side->value
+                : '',
             'seconds' => $n->seconds,
             'ladders' => $n->ladders,
             'code' => $n->code,
@@ -71,9 +84,20 @@ final readonly class PlacementViews
     private function stateText(LadderPlacement $placed): string
     {
         if (LadderState::Standing === $placed->state && !$placed->ladder->kind->isClimbed()) {
-            $in = \count(array_filter($placed->rungs, static fn (RungPlacement $r): bool => $r->isIn()));
+            $in = \count(
+                array_filter($placed->rungs, static fn (RungPlacement $r): bool => $r->isIn()),
+            );
 
-            return \sprintf('%d of %d in', $in, \count(array_filter($placed->rungs, static fn (RungPlacement $r): bool => RungState::NoFit !== $r->state)));
+            return \sprintf(
+                '%d of %d in',
+                $in,
+                \count(
+                    array_filter(
+                        $placed->rungs,
+                        static fn (RungPlacement $r): bool => RungState::NoFit !== $r->state,
+                    ),
+                ),
+            );
         }
 
         return $placed->state->label();

@@ -59,10 +59,28 @@ final class Plan implements ResetInterface
                 false,
                 true,
                 $this->plans->approvedRungs($client),
-                array_map(static fn (PlacementOverride $o): Override => new Override($o->ladderKey, $o->side, $o->rungId, $o->note), $this->plans->overrides($client)),
+                array_map(
+                    static fn (PlacementOverride $o): Override => new Override(
+                        $o->ladderKey,
+                        $o->side,
+                        $o->rungId,
+                        $o->note,
+                    ),
+                    $this->plans->overrides($client),
+                ),
                 $client->materials,
-                array_map(static fn (Suspension $s): string => $s->itemKey, $this->plans->suspensions($client)),
-                approaches: array_map(static fn (ApproachChoice $a): ChosenSchool => new ChosenSchool($a->question, $a->school, $a->note), $this->plans->approaches($client)),
+                array_map(
+                    static fn (Suspension $s): string => $s->itemKey,
+                    $this->plans->suspensions($client),
+                ),
+                approaches: array_map(
+                    static fn (ApproachChoice $a): ChosenSchool => new ChosenSchool(
+                        $a->question,
+                        $a->school,
+                        $a->note,
+                    ),
+                    $this->plans->approaches($client),
+                ),
             );
         }
 
@@ -71,7 +89,10 @@ final class Plan implements ResetInterface
 
     public function placements(Client $client): Placements
     {
-        return $this->placements[$client->id] ??= (new Placer($this->catalogue->get()))->place($this->facts($client), $this->clock->today($client->zone));
+        return $this->placements[$client->id] ??= (new Placer($this->catalogue->get()))->place(
+            $this->facts($client),
+            $this->clock->today($client->zone),
+        );
     }
 
     /**
@@ -82,8 +103,15 @@ final class Plan implements ResetInterface
     public function changes(Client $client): ?array
     {
         $today = $this->clock->today($client->zone);
-        $history = $this->readings->since($client, $today->modify('-'.(2 * KnownFacts::DAYS).' days'));
-        $days = array_values(array_unique(array_map(static fn (Reading $r): string => $r->on->format('Y-m-d'), $history)));
+        $history = $this->readings->since(
+            $client,
+            $today->modify('-'.(2 * KnownFacts::DAYS).' days'),
+        );
+        $days = array_values(
+            array_unique(
+                array_map(static fn (Reading $r): string => $r->on->format('Y-m-d'), $history),
+            ),
+        );
         $before = $days[\count($days) - 2] ?? null;
         if (null === $before) {
             return null;
@@ -91,7 +119,12 @@ final class Plan implements ResetInterface
         $since = new \DateTimeImmutable($before, new \DateTimeZone('UTC'));
         $facts = $this->facts($client)->withReadings((new Readings($history))->until($since));
 
-        return ['since' => $since, 'changes' => $this->placements($client)->changedFrom((new Placer($this->catalogue->get()))->place($facts, $since))];
+        return [
+            'since' => $since,
+            'changes' => $this->placements($client)->changedFrom(
+                (new Placer($this->catalogue->get()))->place($facts, $since),
+            ),
+        ];
     }
 
     /** @return list<Item> of the current routine; empty when there is none */
@@ -103,7 +136,9 @@ final class Plan implements ResetInterface
     /** @return list<Item> */
     public function itemsOf(?SavedRoutine $routine): array
     {
-        return null === $routine ? [] : (new RoutineFormat($this->catalogue->get()))->read($routine->items);
+        return null === $routine
+            ? []
+            : (new RoutineFormat($this->catalogue->get()))->read($routine->items);
     }
 
     public function worseSide(Client $client): Side

@@ -15,15 +15,22 @@ use HandGarden\Core\Data\Node;
 /** What a therapist decided for one client: overrides, approved rungs, doses, suspensions and the routine. */
 final readonly class PlanRepository
 {
-    public function __construct(private EntityManagerInterface $entities, private CatalogueStore $catalogue)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private CatalogueStore $catalogue,
+    ) {
     }
 
     /** @return list<PlacementOverride> newest first, one of each ladder and hand */
     public function overrides(Client $client): array
     {
         $newest = [];
-        foreach ($this->entities->getRepository(PlacementOverride::class)->findBy($this->scope($client) + ['withdrawnAt' => null], ['at' => 'DESC', 'id' => 'DESC']) as $override) {
+        foreach (
+            $this->entities->getRepository(PlacementOverride::class)->findBy(
+                $this->scope($client) + ['withdrawnAt' => null],
+                ['at' => 'DESC', 'id' => 'DESC'],
+            ) as $override
+        ) {
             $newest[$override->ladderKey.$override->side->value] ??= $override;
         }
 
@@ -38,29 +45,52 @@ final readonly class PlanRepository
     /** @return list<ApproachChoice> */
     public function approaches(Client $client): array
     {
-        return $this->entities->getRepository(ApproachChoice::class)->findBy($this->scope($client) + ['withdrawnAt' => null], ['at' => 'DESC', 'id' => 'DESC']);
+        return $this->entities->getRepository(ApproachChoice::class)->findBy(
+            $this->scope($client) + ['withdrawnAt' => null],
+            ['at' => 'DESC', 'id' => 'DESC'],
+        );
     }
 
     /** @return list<ShortTermGoal> not withdrawn, nearest day first */
     public function shortTermGoals(Client $client): array
     {
-        return $this->entities->getRepository(ShortTermGoal::class)->findBy($this->scope($client) + ['withdrawnAt' => null], ['byDay' => 'ASC', 'id' => 'ASC']);
+        return $this->entities->getRepository(ShortTermGoal::class)->findBy(
+            $this->scope($client) + ['withdrawnAt' => null],
+            ['byDay' => 'ASC', 'id' => 'ASC'],
+        );
     }
 
     /** @return list<string> `rung|side` */
     public function approvedRungs(Client $client): array
     {
-        return array_values(array_unique(array_map(static fn (ApprovedRung $a): string => $a->rungId.'|'.$a->side->value, $this->entities->getRepository(ApprovedRung::class)->findBy($this->scope($client)))));
+        return array_values(
+            array_unique(
+                array_map(
+                    static fn (ApprovedRung $a): string => $a->rungId.'|'.$a->side->value,
+                    $this->entities->getRepository(ApprovedRung::class)->findBy(
+                        $this->scope($client),
+                    ),
+                ),
+            ),
+        );
     }
 
     /** @return array<string, Dose> by item key */
     public function doses(Client $client): array
     {
         $doses = [];
-        foreach ($this->entities->getRepository(PrescribedDose::class)->findBy($this->scope($client), ['at' => 'ASC', 'id' => 'ASC']) as $kept) {
+        foreach (
+            $this->entities->getRepository(PrescribedDose::class)->findBy(
+                $this->scope($client),
+                ['at' => 'ASC', 'id' => 'ASC'],
+            ) as $kept
+        ) {
             $rungId = explode('|', $kept->itemKey)[0];
             if ($this->catalogue->get()->hasRung($rungId)) {
-                $doses[$kept->itemKey] = DoseFormat::read(Node::root($kept->dose), $this->catalogue->get()->rung($rungId)->startDose);
+                $doses[$kept->itemKey] = DoseFormat::read(
+                    Node::root($kept->dose),
+                    $this->catalogue->get()->rung($rungId)->startDose,
+                );
             }
         }
 
@@ -70,31 +100,65 @@ final readonly class PlanRepository
     /** @return list<Suspension> not reopened yet, newest first */
     public function suspensions(Client $client): array
     {
-        return $this->entities->getRepository(Suspension::class)->findBy($this->scope($client) + ['reopenedAt' => null], ['at' => 'DESC']);
+        return $this->entities->getRepository(Suspension::class)->findBy(
+            $this->scope($client) + ['reopenedAt' => null],
+            ['at' => 'DESC'],
+        );
     }
 
     /** Lets an item, or everything, rest; what rests already is left as it is. */
-    public function suspend(Client $client, string $itemKey, string $why, \DateTimeImmutable $at): void
-    {
-        $resting = array_map(static fn (Suspension $s): string => $s->itemKey, $this->suspensions($client));
+    public function suspend(
+        Client $client,
+        string $itemKey,
+        string $why,
+        \DateTimeImmutable $at,
+    ): void {
+        $resting = array_map(
+            static fn (Suspension $s): string => $s->itemKey,
+            $this->suspensions($client),
+        );
         if (!\in_array($itemKey, $resting, true)) {
-            $this->keep(new Suspension($client->clinicId, $client->id, $itemKey, mb_substr($why, 0, 300), $at));
+            $this->keep(
+                new Suspension(
+                    $client->clinicId,
+                    $client->id,
+                    $itemKey,
+                    mb_substr($why, 0, 300),
+                    $at,
+                ),
+            );
         }
     }
 
     public function routine(Client $client, RoutineKind $kind = RoutineKind::Home): ?SavedRoutine
     {
-        return $this->entities->getRepository(SavedRoutine::class)->findOneBy($this->scope($client) + ['kind' => $kind], ['madeAt' => 'DESC', 'id' => 'DESC']);
+        return $this->entities->getRepository(SavedRoutine::class)->findOneBy(
+            $this->scope($client) + ['kind' => $kind],
+            ['madeAt' => 'DESC', 'id' => 'DESC'],
+        );
     }
 
     /** @return list<RoutineKind> of which there is a routine */
     public function kinds(Client $client): array
     {
         /** @var list<array{kind: RoutineKind}> $rows */
-        $rows = $this->entities->createQuery('SELECT DISTINCT r.kind AS kind FROM '.SavedRoutine::class.' r WHERE r.clinicId = :clinic AND r.clientId = :client')->setParameter('clinic', $client->clinicId)->setParameter('client', $client->id)->getResult();
+        $rows = $this->entities
+            ->createQuery(
+                'SELECT DISTINCT r.kind AS kind FROM '
+                    .SavedRoutine::class
+                    .' r WHERE r.clinicId = :clinic AND r.clientId = :client',
+            )
+            ->setParameter('clinic', $client->clinicId)
+            ->setParameter('client', $client->id)
+            ->getResult();
         $there = array_column($rows, 'kind');
 
-        return array_values(array_filter(RoutineKind::cases(), static fn (RoutineKind $k): bool => \in_array($k, $there, true)));
+        return array_values(
+            array_filter(
+                RoutineKind::cases(),
+                static fn (RoutineKind $k): bool => \in_array($k, $there, true),
+            ),
+        );
     }
 
     /**
@@ -108,8 +172,17 @@ final readonly class PlanRepository
             return [];
         }
         /** @var list<SavedRoutine> $newest */
-        $newest = $this->entities->createQuery('SELECT r FROM '.SavedRoutine::class.' r WHERE r.clinicId = :clinic AND r.clientId IN (:clients) AND NOT EXISTS (SELECT 1 FROM '.SavedRoutine::class.' n WHERE n.clientId = r.clientId AND n.kind = r.kind AND (n.madeAt > r.madeAt OR (n.madeAt = r.madeAt AND n.id > r.id)))')
-            ->setParameter('clinic', $clients[0]->clinicId)->setParameter('clients', array_map(static fn (Client $c): string => $c->id, $clients))->getResult();
+        $newest = $this->entities->createQuery(
+            'SELECT r FROM '
+                .SavedRoutine::class
+                .' r WHERE r.clinicId = :clinic AND r.clientId IN (:clients) AND NOT EXISTS (SELECT 1 FROM '
+                .SavedRoutine::class
+                .' n WHERE n.clientId = r.clientId AND n.kind = r.kind AND (n.madeAt > r.madeAt OR (n.madeAt = r.madeAt AND n.id > r.id)))',
+        )
+            ->setParameter('clinic', $clients[0]->clinicId)->setParameter(
+                'clients',
+                array_map(static fn (Client $c): string => $c->id, $clients),
+            )->getResult();
         $byClient = [];
         foreach (RoutineKind::cases() as $kind) {
             foreach ($newest as $routine) {

@@ -25,8 +25,14 @@ use HandGarden\Web\Clock;
 /** The current routine spread over a week of one client. */
 final readonly class PlanWeek
 {
-    public function __construct(private Plan $plan, private PlanRepository $plans, private CatalogueStore $catalogue, private PastSittings $past, private Briefs $briefs, private Clock $clock)
-    {
+    public function __construct(
+        private Plan $plan,
+        private PlanRepository $plans,
+        private CatalogueStore $catalogue,
+        private PastSittings $past,
+        private Briefs $briefs,
+        private Clock $clock,
+    ) {
     }
 
     /** Monday of the week that holds a day; of this week when nothing readable is given. */
@@ -43,7 +49,11 @@ final readonly class PlanWeek
     {
         $times = $this->plans->weekTimes($client);
         $facts = $this->plan->facts($client);
-        $rules = (new Builder($this->catalogue->get()))->rulesFor($facts, $this->briefs->limits($client, RoutineKind::Home), $monday);
+        $rules = (new Builder($this->catalogue->get()))->rulesFor(
+            $facts,
+            $this->briefs->limits($client, RoutineKind::Home),
+            $monday,
+        );
         $helper = HelperHours::parse($times->helperHours ?? '');
 
         return (new WeekPlanner($this->catalogue->get(), $rules))->plan(new WeekInput(
@@ -51,19 +61,37 @@ final readonly class PlanWeek
             $this->plan->items($client),
             $this->days($client, $facts, $monday),
             $client->conditions(),
-            array_map(static fn (string $time): int => 60 * (int) substr($time, 0, 2) + (int) substr($time, 3), $client->intake()->doseTimes),
-            null === $times || '' === $times->calendar ? [] : CalendarFormat::busy($times->calendar, $monday, new \DateTimeZone($client->zone)),
+            array_map(
+                static fn (string $time): int => 60 * (int) substr($time, 0, 2) + (int) substr($time, 3),
+                $client->intake()->doseTimes,
+            ),
+            null === $times || '' === $times->calendar
+                ? []
+                : CalendarFormat::busy($times->calendar, $monday, new \DateTimeZone($client->zone)),
             [] === $helper ? null : $helper,
             $this->past->lastStrength($client, $this->clock->today($client->zone)),
-            [] !== array_intersect(array_map(static fn (Condition $c): string => $c->value, $client->conditions()), [Condition::Spasticity->value, Condition::Stroke->value, Condition::BrainInjury->value, Condition::Dystonia->value]),
+            [] !== array_intersect(
+                array_map(static fn (Condition $c): string => $c->value, $client->conditions()),
+                [
+                    Condition::Spasticity->value,
+                    Condition::Stroke->value,
+                    Condition::BrainInjury->value,
+                    Condition::Dystonia->value,
+                ],
+            ),
         ));
     }
 
     /** Training days, by how practitioners spread the amount. */
     private function days(Client $client, ClientFacts $facts, \DateTimeImmutable $monday): int
     {
-        $approaches = new Approaches($facts, new KnownFacts($facts, $this->catalogue->get()->vocabulary, $monday));
+        $approaches = new Approaches(
+            $facts,
+            new KnownFacts($facts, $this->catalogue->get()->vocabulary, $monday),
+        );
 
-        return $approaches->follows(Question::Amount, School::B, $facts->affected[0]) ? Frequency::few($client->daysPerWeek) : $client->daysPerWeek;
+        return $approaches->follows(Question::Amount, School::B, $facts->affected[0])
+            ? Frequency::few($client->daysPerWeek)
+            : $client->daysPerWeek;
     }
 }

@@ -54,7 +54,10 @@ final readonly class RoutineChange
         return match ($do) {
             'remove' => $draft->without($at),
             'forbid' => $draft->forbidding($at),
-            'keep' => $draft->keeping($at, $draft->items[$at]->kept ?? new Kept('Kept in by the therapist')),
+            'keep' => $draft->keeping(
+                $at,
+                $draft->items[$at]->kept ?? new Kept('Kept in by the therapist'),
+            ),
             'free' => $draft->keeping($at, null),
             'up' => $draft->moved($at, -1),
             'down' => $draft->moved($at, 1),
@@ -75,7 +78,13 @@ final readonly class RoutineChange
 
         return match ((string) $form->get('do', '')) {
             'add' => 'add '.$name('rung').', because: '.$form->get('note'),
-            'dose' => $name('key').', dose: '.implode(', ', array_map(static fn (string $field): string => $field.' '.$form->get($field), array_filter(['sets', 'repetitions', 'hold', 'move', 'load'], $form->has(...)))),
+            'dose' => $name('key').', dose: '.implode(
+                ', ',
+                array_map(
+                    static fn (string $field): string => $field.' '.$form->get($field),
+                    array_filter(['sets', 'repetitions', 'hold', 'move', 'load'], $form->has(...)),
+                ),
+            ),
             'swap' => $name('with').' instead of '.$name('key'),
             'up' => 'move up: '.$name('key'),
             'down' => 'move down: '.$name('key'),
@@ -92,7 +101,9 @@ final readonly class RoutineChange
     {
         $id = explode('|', $key)[0];
 
-        return $this->catalogue->get()->hasRung($id) ? $this->catalogue->get()->rung($id)->name : 'an item';
+        return $this->catalogue->get()->hasRung($id)
+            ? $this->catalogue->get()->rung($id)->name
+            : 'an item';
     }
 
     /**
@@ -128,21 +139,46 @@ final readonly class RoutineChange
         $rungId = (string) $form->get('rung', '');
         $hands = Hands::tryFrom((string) $form->get('hands', ''));
         $note = trim((string) $form->get('note', ''));
-        if (!$this->catalogue->get()->hasRung($rungId) || null === $hands || '' === $note || mb_strlen($note) > self::NOTE) {
-            throw new RefusedChange('To add an item choose it, say for which hand, and note why in up to 300 letters.');
+        if (
+            !$this->catalogue->get()->hasRung($rungId)
+            || null === $hands
+            || '' === $note
+            || mb_strlen($note) > self::NOTE
+        ) {
+            throw new RefusedChange(
+                'To add an item choose it, say for which hand, and note why in up to 300 letters.',
+            );
         }
         $rung = $this->catalogue->get()->rung($rungId);
         $ladder = $this->catalogue->get()->ladderOf($rungId);
-        $blocks = $this->plan->facts($client)->screening->blocks($rung, $ladder->strand->value, RoutineKind::Clinic === $kind, $this->clock->today($client->zone));
+        $blocks = $this->plan->facts($client)->screening->blocks(
+            $rung,
+            $ladder->strand->value,
+            RoutineKind::Clinic === $kind,
+            $this->clock->today($client->zone),
+        );
         if ([] !== $blocks) {
             throw new RefusedChange($rung->name.' is kept out by screening. '.$blocks[0]->text());
         }
 
-        if ([] !== array_intersect([$rungId.'|'.$hands->value, ClientFacts::EVERYTHING], $this->plan->facts($client)->suspended)) {
-            throw new RefusedChange($rung->name.' rests after a symptom until a therapist reopens it under Decisions.');
+        if (
+            [] !== array_intersect(
+                [$rungId.'|'.$hands->value, ClientFacts::EVERYTHING],
+                $this->plan->facts($client)->suspended,
+            )
+        ) {
+            throw new RefusedChange(
+                $rung->name.' rests after a symptom until a therapist reopens it under Decisions.',
+            );
         }
 
-        return new Item($rung, $hands, $this->plans->doses($client)[$rungId.'|'.$hands->value] ?? $rung->startDose, 'Added by the therapist', kept: new Kept($note));
+        return new Item(
+            $rung,
+            $hands,
+            $this->plans->doses($client)[$rungId.'|'.$hands->value] ?? $rung->startDose,
+            'Added by the therapist',
+            kept: new Kept($note),
+        );
     }
 
     /**
@@ -150,8 +186,13 @@ final readonly class RoutineChange
      *
      * @throws RefusedChange
      */
-    private function other(Draft $draft, int $at, InputBag $form, Client $client, RoutineKind $kind): Item
-    {
+    private function other(
+        Draft $draft,
+        int $at,
+        InputBag $form,
+        Client $client,
+        RoutineKind $kind,
+    ): Item {
         $swaps = new Swaps($this->catalogue->get(), $this->briefs->of($client, $kind));
         foreach ($swaps->for($draft->items[$at], $draft->items) as $item) {
             if ($item->key() === (string) $form->get('with', '')) {
@@ -170,7 +211,16 @@ final readonly class RoutineChange
     private function dosed(Draft $draft, int $at, InputBag $form, Client $client): Draft
     {
         $dose = $this->typed($draft->items[$at], $form, $client);
-        $this->plans->keep(new PrescribedDose($client->clinicId, $client->id, $draft->items[$at]->key(), DoseFormat::write($dose), $this->who->staff()->id, $this->clock->now()));
+        $this->plans->keep(
+            new PrescribedDose(
+                $client->clinicId,
+                $client->id,
+                $draft->items[$at]->key(),
+                DoseFormat::write($dose),
+                $this->who->staff()->id,
+                $this->clock->now(),
+            ),
+        );
 
         return $draft->dosed($at, $dose);
     }

@@ -15,8 +15,9 @@ use HandGarden\Core\Routine\Kept;
 /** Items of a routine as they are kept in the database. */
 final readonly class RoutineFormat
 {
-    public function __construct(private Catalogue $catalogue)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+    ) {
     }
 
     /**
@@ -26,7 +27,25 @@ final readonly class RoutineFormat
      */
     public static function write(array $items): array
     {
-        return array_map(static fn (Item $i): array => ['rung' => $i->rung->id, 'hands' => $i->hands->value, 'dose' => DoseFormat::write($i->dose), 'reason' => $i->reason, 'block' => $i->block, 'variant' => $i->variant, 'kept' => null === $i->kept ? null : ['note' => $i->kept->note, 'after' => $i->kept->after, 'forced' => $i->kept->forced], 'pause' => $i->isPause], $items);
+        return array_map(
+            static fn (Item $i): array => [
+                'rung' => $i->rung->id,
+                'hands' => $i->hands->value,
+                'dose' => DoseFormat::write($i->dose),
+                'reason' => $i->reason,
+                'block' => $i->block,
+                'variant' => $i->variant,
+                'kept' => null === $i->kept
+                    ? null
+                    : [
+                        'note' => $i->kept->note,
+                        'after' => $i->kept->after,
+                        'forced' => $i->kept->forced,
+                    ],
+                'pause' => $i->isPause,
+            ],
+            $items,
+        );
     }
 
     /**
@@ -67,7 +86,11 @@ final readonly class RoutineFormat
         $note = $node->optional('note')?->string();
 
         return match (true) {
-            null !== $kept => new Kept($kept->get('note')->string(), $kept->optional('after')?->string(), $kept->optional('forced')?->string() ?? ''),
+            null !== $kept => new Kept(
+                $kept->get('note')->string(),
+                $kept->optional('after')?->string(),
+                $kept->optional('forced')?->string() ?? '',
+            ),
             null !== $note => new Kept($note),
             default => null,
         };

@@ -50,14 +50,22 @@ enum RoutineKind: string
         };
     }
 
-    public function limits(Client $client, int $clinicMinutes, ?\DateTimeImmutable $lastStrengthOn = null): Limits
-    {
+    public function limits(
+        Client $client,
+        int $clinicMinutes,
+        ?\DateTimeImmutable $lastStrengthOn = null,
+    ): Limits {
         $minutes = match ($this) {
             self::Home => $client->minutes,
             self::Clinic => $clinicMinutes,
             self::Short => max(self::SHORTEST_MINUTES, intdiv($client->minutes, 2)),
         };
 
-        return new Limits($minutes, $minutes * $client->stamina->effortPerMinute(), self::Clinic === $this ? self::CLINIC_ITEMS : Limits::HOME_ITEMS, $lastStrengthOn);
+        return new Limits(
+            $minutes,
+            $minutes * $client->stamina->effortPerMinute(),
+            self::Clinic === $this ? self::CLINIC_ITEMS : Limits::HOME_ITEMS,
+            $lastStrengthOn,
+        );
     }
 }

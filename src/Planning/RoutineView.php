@@ -22,8 +22,13 @@ final readonly class RoutineView
      * @param list<Item>       $items
      * @param list<BrokenRule> $broken
      */
-    public function __construct(public array $items, public array $broken, public int $allowedSeconds, public float $effortBudget, public Side $worse)
-    {
+    public function __construct(
+        public array $items,
+        public array $broken,
+        public int $allowedSeconds,
+        public float $effortBudget,
+        public Side $worse,
+    ) {
         $sequence = new Sequence($items);
         $this->seconds = $sequence->seconds();
         $this->effort = $sequence->effort();
@@ -34,13 +39,23 @@ final readonly class RoutineView
     /** @return list<string> */
     public function problemsOf(int $item): array
     {
-        return array_values(array_map(static fn (BrokenRule $b): string => $b->text, array_filter($this->broken, static fn (BrokenRule $b): bool => $b->item === $item)));
+        return array_values(
+            array_map(
+                static fn (BrokenRule $b): string => $b->text,
+                array_filter($this->broken, static fn (BrokenRule $b): bool => $b->item === $item),
+            ),
+        );
     }
 
     /** @return list<string> */
     public function problemsOfTheWhole(): array
     {
-        return array_values(array_map(static fn (BrokenRule $b): string => $b->text, array_filter($this->broken, static fn (BrokenRule $b): bool => null === $b->item)));
+        return array_values(
+            array_map(
+                static fn (BrokenRule $b): string => $b->text,
+                array_filter($this->broken, static fn (BrokenRule $b): bool => null === $b->item),
+            ),
+        );
     }
 
     public function hasKept(): bool
@@ -57,15 +72,24 @@ final readonly class RoutineView
     public static function dose(Dose $dose): string
     {
         $timed = 1 === $dose->repetitions && 0 === $dose->holdSeconds;
-        $text = $timed ? self::duration($dose->moveSeconds).(1 === $dose->parts ? '' : ' × '.$dose->parts) : $dose->repetitions.' ×'.(1 === $dose->parts ? '' : ' in each of '.$dose->parts.' parts');
+        $text = $timed
+            ? self::duration($dose->moveSeconds).(1 === $dose->parts ? '' : ' × '.$dose->parts)
+            : $dose->repetitions.' ×'.(
+                1 === $dose->parts ? '' : ' in each of '.$dose->parts.' parts'
+            );
         $text = 1 === $dose->sets ? $text : $dose->sets.' sets of '.$text;
 
-        return $text.($dose->holdSeconds > 0 ? ', hold '.$dose->holdSeconds.' s' : '').($dose->loadKilograms > 0.0 ? ', '.$dose->loadKilograms.' kg' : '');
+        return $text.($dose->holdSeconds > 0 ? ', hold '.$dose->holdSeconds.' s' : '').(
+            $dose->loadKilograms > 0.0 ? ', '.$dose->loadKilograms.' kg' : ''
+        );
     }
 
     public static function duration(int $seconds): string
     {
-        return $seconds < 90 ? $seconds.' s' : rtrim(rtrim(number_format($seconds / 60, 1), '0'), '.').' min';
+        return $seconds < 90 ? $seconds.' s' : rtrim(
+            rtrim(number_format($seconds / 60, 1), '0'),
+            '.',
+        ).' min';
     }
 
     public static function clock(int $seconds): string

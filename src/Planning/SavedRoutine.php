@@ -65,14 +65,27 @@ class SavedRoutine
      * @param list<Alternative> $else
      * @param list<string>      $forbidden
      */
-    public static function suggested(Routine $routine, Client $client, RoutineKind $kind, string $byStaffId, \DateTimeImmutable $at, array $else = [], array $forbidden = []): self
-    {
+    public static function suggested(
+        Routine $routine,
+        Client $client,
+        RoutineKind $kind,
+        string $byStaffId,
+        \DateTimeImmutable $at,
+        array $else = [],
+        array $forbidden = [],
+    ): self {
         return new self(
             $client->clinicId,
             $client->id,
             RoutineFormat::write($routine->sequence->items),
-            array_map(static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason], $routine->leftOut),
-            array_map(static fn (Alternative $a): array => ['with' => $a->with, 'adds' => $a->adds], $else),
+            array_map(
+                static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason],
+                $routine->leftOut,
+            ),
+            array_map(
+                static fn (Alternative $a): array => ['with' => $a->with, 'adds' => $a->adds],
+                $else,
+            ),
             $kind,
             $routine->value,
             $routine->bound,
@@ -82,8 +95,12 @@ class SavedRoutine
         );
     }
 
-    public static function byHand(Client $client, RoutineKind $kind, string $byStaffId, \DateTimeImmutable $at): self
-    {
+    public static function byHand(
+        Client $client,
+        RoutineKind $kind,
+        string $byStaffId,
+        \DateTimeImmutable $at,
+    ): self {
         return new self($client->clinicId, $client->id, [], [], [], $kind, 0, 0, [], $byStaffId, $at);
     }
 

@@ -20,8 +20,15 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_THERAPIST')]
 final class SetRung extends AbstractController
 {
-    public function __invoke(Request $request, Client $client, Plan $plan, PlanRepository $plans, Audit $audit, Who $who, Clock $clock): Response
-    {
+    public function __invoke(
+        Request $request,
+        Client $client,
+        Plan $plan,
+        PlanRepository $plans,
+        Audit $audit,
+        Who $who,
+        Clock $clock,
+    ): Response {
         $side = Side::tryFrom((string) $request->request->get('side', ''));
         $ladder = (string) $request->request->get('ladder', '');
         $rungId = (string) $request->request->get('rung', '');
@@ -40,19 +47,48 @@ final class SetRung extends AbstractController
             $audit->wrote('withdrew rung', $client->id, $ladder);
             $this->addFlash('done', 'Back to the computed rung.');
 
-            return $this->redirectToRoute('planning_placement', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+            return $this->redirectToRoute(
+                'planning_placement',
+                ['client' => $client->id],
+                Response::HTTP_SEE_OTHER,
+            );
         }
-        $rung = $placed->of($rungId) ?? throw $this->createNotFoundException('No such rung on this ladder.');
+        $rung = $placed->of($rungId)
+            ?? throw $this->createNotFoundException('No such rung on this ladder.');
         if ([] !== $rung->screening) {
-            $this->addFlash('problem', 'Screening keeps this rung out; that cannot be overridden. '.$rung->screening[0]->text());
+            $this->addFlash(
+                'problem',
+                'Screening keeps this rung out; that cannot be overridden. '
+                    .$rung->screening[0]->text(),
+            );
         } elseif ('' === $note || mb_strlen($note) > 300) {
-            $this->addFlash('problem', 'Say in a few words why: the note stays beside the computed rung. '.$rung->rung->name.' was not set.');
+            $this->addFlash(
+                'problem',
+                'Say in a few words why: the note stays beside the computed rung. '
+                    .$rung->rung->name
+                    .' was not set.',
+            );
         } else {
-            $plans->keep(new PlacementOverride($client->clinicId, $client->id, $ladder, $side, $rungId, $note, $who->staff()->id, $clock->now()));
+            $plans->keep(
+                new PlacementOverride(
+                    $client->clinicId,
+                    $client->id,
+                    $ladder,
+                    $side,
+                    $rungId,
+                    $note,
+                    $who->staff()->id,
+                    $clock->now(),
+                ),
+            );
             $audit->wrote('set rung', $client->id, $rungId);
             $this->addFlash('done', 'Set: '.$rung->rung->name.'.');
         }
 
-        return $this->redirectToRoute('planning_placement', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'planning_placement',
+            ['client' => $client->id],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 }

@@ -20,23 +20,37 @@ final class SetWeights extends AbstractController
 {
     private const MINUTES = [10, 90];
 
-    public function __invoke(Request $request, ClinicRepository $clinics, PlanRepository $plans, Audit $audit): Response
-    {
+    public function __invoke(
+        Request $request,
+        ClinicRepository $clinics,
+        PlanRepository $plans,
+        Audit $audit,
+    ): Response {
         $clinic = $clinics->own();
         $defaults = (new Weights())->toArray();
-        $typed = array_map(strval(...), Weights::fromArray($clinic->routineWeights)->toArray()) + ['minutes' => (string) $clinic->sittingMinutes];
+        $typed = array_map(
+            strval(...),
+            Weights::fromArray($clinic->routineWeights)->toArray(),
+        ) + ['minutes' => (string) $clinic->sittingMinutes];
         $problems = [];
         if ($request->isMethod('POST')) {
             foreach (array_keys($typed) as $name) {
                 $typed[$name] = trim((string) $request->request->get($name, $typed[$name]));
                 [$least, $most] = 'minutes' === $name ? self::MINUTES : [0, Weights::MOST];
-                if (1 !== preg_match('/^\d{1,3}$/', $typed[$name]) || (int) $typed[$name] < $least || (int) $typed[$name] > $most) {
+                if (
+                    1 !== preg_match('/^\d{1,3}$/', $typed[$name])
+                    || (int) $typed[$name] < $least
+                    || (int) $typed[$name] > $most
+                ) {
                     $problems[$name] = \sprintf('A whole number from %d to %d.', $least, $most);
                 }
             }
             if ([] === $problems) {
                 $clinic->sittingMinutes = (int) $typed['minutes'];
-                $clinic->routineWeights = array_diff_assoc(array_map(intval(...), array_intersect_key($typed, $defaults)), $defaults);
+                $clinic->routineWeights = array_diff_assoc(
+                    array_map(intval(...), array_intersect_key($typed, $defaults)),
+                    $defaults,
+                );
                 $plans->keep($clinic);
                 $audit->wrote('set weights of routines', null, $clinic->id);
                 $this->addFlash('done', 'Kept. Routines suggested from now on follow it.');
@@ -48,7 +62,10 @@ final class SetWeights extends AbstractController
         return $this->render('Planning/weights.html.twig', [
             'typed' => $typed,
             'defaults' => $defaults,
-            'says' => array_combine(array_keys($defaults), array_map(Weights::says(...), array_keys($defaults))),
+            'says' => array_combine(
+                array_keys($defaults),
+                array_map(Weights::says(...), array_keys($defaults)),
+            ),
             'problems' => $problems,
         ], new Response(status: [] === $problems ? 200 : 422));
     }

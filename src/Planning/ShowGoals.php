@@ -54,26 +54,56 @@ final class ShowGoals extends AbstractController
                 }
             }
 
-            return $this->redirectToRoute('planning_goals', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+            return $this->redirectToRoute(
+                'planning_goals',
+                ['client' => $client->id],
+                Response::HTTP_SEE_OTHER,
+            );
         }
         [$rungId, $sideName] = explode('|', (string) $form->get('rung', '')) + [1 => ''];
         $side = Side::tryFrom($sideName);
-        $by = \DateTimeImmutable::createFromFormat('!Y-m-d', (string) $form->get('by', ''), new \DateTimeZone('UTC'));
+        $by = \DateTimeImmutable::createFromFormat(
+            '!Y-m-d',
+            (string) $form->get('by', ''),
+            new \DateTimeZone('UTC'),
+        );
         $note = trim((string) $form->get('note', ''));
         $problems = array_filter([
-            'rung' => null === $side || !$this->catalogue->get()->hasRung($rungId) || null === $this->plan->placements($client)->find($this->catalogue->get()->ladderOf($rungId)->key, $side)?->of($rungId) ? 'Choose a rung of one of the ladders.' : null,
-            'by' => false === $by || $by <= $this->clock->today($client->zone) ? 'A day to come, written as YYYY-MM-DD.' : null,
+            'rung' => null === $side
+                || !$this->catalogue->get()->hasRung($rungId)
+                || null === $this->plan
+                    ->placements($client)
+                    ->find($this->catalogue->get()->ladderOf($rungId)->key, $side)
+                    ?->of($rungId)
+                ? 'Choose a rung of one of the ladders.'
+                : null,
+            'by' => false === $by || $by <= $this->clock->today($client->zone)
+                ? 'A day to come, written as YYYY-MM-DD.'
+                : null,
             'note' => mb_strlen($note) > 300 ? 'At most 300 letters.' : null,
         ]);
         if ([] !== $problems || null === $side || false === $by) {
             return $this->show($client, $problems, $form->all());
         }
-        $goal = new ShortTermGoal($client->clinicId, $client->id, $rungId, $side, $by, $note, $this->who->staff()->id, $this->clock->now());
+        $goal = new ShortTermGoal(
+            $client->clinicId,
+            $client->id,
+            $rungId,
+            $side,
+            $by,
+            $note,
+            $this->who->staff()->id,
+            $this->clock->now(),
+        );
         $this->plans->keep($goal);
         $this->audit->wrote('set short-term goal', $client->id, $goal->id);
         $this->addFlash('done', 'Kept.');
 
-        return $this->redirectToRoute('planning_goals', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'planning_goals',
+            ['client' => $client->id],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     /**
@@ -87,13 +117,28 @@ final class ShowGoals extends AbstractController
         $distances = new Distances($catalogue, $placements);
         $sides = $client->affected();
         \assert([] !== $sides, 'The form asks for one.');
-        $tasks = array_map(static fn (array $goal): array => ['task' => $goal[0], 'weight' => $goal[1], 'skills' => $distances->of($goal[0], $sides)], $this->briefs->goals($client)->goals);
+        $tasks = array_map(
+            static fn (array $goal): array => [
+                'task' => $goal[0],
+                'weight' => $goal[1],
+                'skills' => $distances->of($goal[0], $sides),
+            ],
+            $this->briefs->goals($client)->goals,
+        );
 
         return $this->render('Planning/goals.html.twig', [
             'client' => $client,
             'banner' => $this->cautions->of($client),
             'tasks' => $tasks,
-            'shortTerm' => array_map(fn (ShortTermGoal $g): GoalView => GoalView::of($g, $catalogue, $placements, $this->clock->today($client->zone)), $this->plans->shortTermGoals($client)),
+            'shortTerm' => array_map(
+                fn (ShortTermGoal $g): GoalView => GoalView::of(
+                    $g,
+                    $catalogue,
+                    $placements,
+                    $this->clock->today($client->zone),
+                ),
+                $this->plans->shortTermGoals($client),
+            ),
             'choices' => GoalView::choices($placements),
             'problems' => $problems,
             'typed' => $typed,

@@ -20,8 +20,14 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_STAFF')]
 final class ShowPlacement extends AbstractController
 {
-    public function __invoke(Client $client, Plan $plan, PlanRepository $plans, CatalogueStore $catalogue, Cautions $cautions, ClinicRepository $clinics): Response
-    {
+    public function __invoke(
+        Client $client,
+        Plan $plan,
+        PlanRepository $plans,
+        CatalogueStore $catalogue,
+        Cautions $cautions,
+        ClinicRepository $clinics,
+    ): Response {
         $placements = $plan->placements($client);
         $words = new Words($catalogue->get());
         $views = new PlacementViews($words, $plan->facts($client)->met);
@@ -30,7 +36,15 @@ final class ShowPlacement extends AbstractController
             'client' => $client,
             'banner' => $cautions->of($client),
             'ladders' => array_map($views->ladder(...), $placements->trained()),
-            'others' => array_map($views->ladder(...), array_values(array_filter($placements->ladders, static fn (LadderPlacement $p): bool => !$p->ladder->isTrained()))),
+            'others' => array_map(
+                $views->ladder(...),
+                array_values(
+                    array_filter(
+                        $placements->ladders,
+                        static fn (LadderPlacement $p): bool => !$p->ladder->isTrained(),
+                    ),
+                ),
+            ),
             'moved' => $plan->changes($client),
             'needed' => $views->needed($placements, $client),
             'overrides' => $plans->overrides($client),

@@ -42,11 +42,15 @@ final class ShowRoutine extends AbstractController
         $kind = RoutineKind::of($request->query);
         $values = $this->values($client, $kind);
         $catalogue = $this->catalogue->get();
-        $swaps = $this->isGranted('ROLE_THERAPIST') && [] !== $values['view']->items ? new Swaps($catalogue, $this->briefs->of($client, $kind)) : null;
+        $swaps = $this->isGranted('ROLE_THERAPIST') && [] !== $values['view']->items
+            ? new Swaps($catalogue, $this->briefs->of($client, $kind))
+            : null;
         $forbidden = [];
         foreach ($values['routine']->forbidden ?? [] as $key) {
             [$rungId, $hands] = explode('|', $key) + [1 => ''];
-            $forbidden[$key] = ($catalogue->hasRung($rungId) ? $catalogue->rung($rungId)->name : $rungId).' ('.$hands.')';
+            $forbidden[$key] = (
+                $catalogue->hasRung($rungId) ? $catalogue->rung($rungId)->name : $rungId
+            ).' ('.$hands.')';
         }
 
         return $this->render('Planning/routine.html.twig', $values + [
@@ -69,19 +73,32 @@ final class ShowRoutine extends AbstractController
             throw $this->createNotFoundException();
         }
         try {
-            $draft = $draft->dosed($at, $this->change->typed($draft->items[$at], $request->query, $client));
+            $draft = $draft->dosed(
+                $at,
+                $this->change->typed($draft->items[$at], $request->query, $client),
+            );
             $problem = '';
         } catch (RefusedChange $e) {
             $problem = $e->getMessage();
         }
 
-        return $this->render('Planning/_meters.html.twig', ['view' => $this->view($client, $kind, $draft->items), 'problem' => $problem, 'trying' => true]);
+        return $this->render(
+            'Planning/_meters.html.twig',
+            [
+                'view' => $this->view($client, $kind, $draft->items),
+                'problem' => $problem,
+                'trying' => true,
+            ],
+        );
     }
 
     #[Route('/clients/{client}/routine/print', name: 'planning_print', methods: ['GET'])]
     public function print(Request $request, Client $client): Response
     {
-        return $this->render('Planning/print.html.twig', $this->values($client, RoutineKind::of($request->query)));
+        return $this->render(
+            'Planning/print.html.twig',
+            $this->values($client, RoutineKind::of($request->query)),
+        );
     }
 
     /** Routine and week on paper, as a file: large type, pictures, cautions, boxes to tick, what is needed. */
@@ -90,12 +107,26 @@ final class ShowRoutine extends AbstractController
     {
         $week = $this->week->of($client, $this->week->monday($client, ''));
         $handbook = $this->catalogue->get()->handbook();
-        $html = $this->renderView('Planning/handout.html.twig', $this->values($client, RoutineKind::of($request->query)) + [
-            'week' => $week,
-            'materials' => array_map(static fn (string $key): string => $handbook->material($key)->label ?? $key, $week->materials()),
-        ]);
+        $html = $this
+            ->renderView(
+                'Planning/handout.html.twig',
+                $this->values($client, RoutineKind::of($request->query)) + [
+                    'week' => $week,
+                    'materials' => array_map(
+                        static fn (string $key): string => $handbook->material($key)->label ?? $key,
+                        $week->materials(),
+                    ),
+                ],
+            );
 
-        return new Response($this->paper->pdf($html), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="handout.pdf"']);
+        return new Response(
+            $this->paper->pdf($html),
+            200,
+            [
+                'Content-Type' => 'application/pdf',
+                'Content-Disposition' => 'inline; filename="handout.pdf"',
+            ],
+        );
     }
 
     /** @return array{client: Client, kind: RoutineKind, minutes: int, banner: CautionsView, routine: ?SavedRoutine, view: RoutineView, catalogue: Catalogue, goals: Goals, stopRules: mixed, pulling: mixed} */
@@ -123,7 +154,13 @@ final class ShowRoutine extends AbstractController
     {
         $limits = $this->briefs->limits($client, $kind);
 
-        return new RoutineView($items, [] === $items ? [] : $this->briefs->rules($client, $kind)->broken($items), $limits->seconds(), $limits->effortBudget(), $this->plan->worseSide($client));
+        return new RoutineView(
+            $items,
+            [] === $items ? [] : $this->briefs->rules($client, $kind)->broken($items),
+            $limits->seconds(),
+            $limits->effortBudget(),
+            $this->plan->worseSide($client),
+        );
     }
 
     /** @return array<mixed>|null a change that waits for its reason: its fields, words and rules */

@@ -70,15 +70,34 @@ final class ShowWeek extends AbstractController
         $this->audit->wrote('changed week', $client->id);
         $this->addFlash('done', 'Kept.');
 
-        return $this->redirectToRoute('planning_week', ['client' => $client->id, 'of' => $of], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'planning_week',
+            ['client' => $client->id, 'of' => $of],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     #[Route('/clients/{client}/week.ics', name: 'planning_week_calendar', methods: ['GET'])]
     public function calendar(Request $request, Client $client): Response
     {
-        $week = $this->week->of($client, $this->week->monday($client, (string) $request->query->get('of', '')));
+        $week = $this->week->of(
+            $client,
+            $this->week->monday($client, (string) $request->query->get('of', '')),
+        );
 
-        return new Response(CalendarFormat::week($week, $client->id, new \DateTimeZone($client->zone), $this->clock->now()), 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => 'attachment; filename="week.ics"']);
+        return new Response(
+            CalendarFormat::week(
+                $week,
+                $client->id,
+                new \DateTimeZone($client->zone),
+                $this->clock->now(),
+            ),
+            200,
+            [
+                'Content-Type' => 'text/calendar; charset=utf-8',
+                'Content-Disposition' => 'attachment; filename="week.ics"',
+            ],
+        );
     }
 
     private function page(Client $client, string $of, ?string $typed, string $problem): Response
@@ -96,7 +115,13 @@ final class ShowWeek extends AbstractController
             'times' => $times,
             'typed' => $typed ?? $times->helperHours ?? '',
             'problem' => $problem,
-            'materials' => array_map(static fn (string $key): array => ['label' => $handbook->material($key)->label ?? $key, 'instead' => $handbook->material($key)->instead ?? []], $week->materials()),
+            'materials' => array_map(
+                static fn (string $key): array => [
+                    'label' => $handbook->material($key)->label ?? $key,
+                    'instead' => $handbook->material($key)->instead ?? [],
+                ],
+                $week->materials(),
+            ),
         ], new Response(status: '' === $problem ? 200 : 422));
     }
 }

@@ -38,15 +38,28 @@ final class SuggestRoutine extends AbstractController
     public function __invoke(Request $request, Client $client): Response
     {
         $kind = RoutineKind::of($request->request);
-        $back = $this->redirectToRoute('planning_routine', ['client' => $client->id] + $kind->query(), Response::HTTP_SEE_OTHER);
+        $back = $this->redirectToRoute(
+            'planning_routine',
+            ['client' => $client->id] + $kind->query(),
+            Response::HTTP_SEE_OTHER,
+        );
         $before = $this->plans->routine($client, $kind);
-        if (null !== $before && $request->request->has('version') && (string) $before->version !== (string) $request->request->get('version')) {
-            $this->addFlash('problem', 'Somebody else changed this routine meanwhile. It is shown as it is now; nothing was suggested. Look at it, then suggest anew.');
+        if (
+            null !== $before
+            && $request->request->has('version')
+            && (string) $before->version !== (string) $request->request->get('version')
+        ) {
+            $this->addFlash(
+                'problem',
+                'Somebody else changed this routine meanwhile. It is shown as it is now; nothing was suggested. Look at it, then suggest anew.',
+            );
 
             return $back;
         }
         $forbidden = $before->forbidden ?? [];
-        $edits = $request->request->getBoolean('afresh') ? new Edits() : Edits::in($this->plan->itemsOf($before), $forbidden);
+        $edits = $request->request->getBoolean('afresh')
+            ? new Edits()
+            : Edits::in($this->plan->itemsOf($before), $forbidden);
         $brief = $this->briefs->of($client, $kind, $edits);
         try {
             $routine = (new Builder($this->catalogue->get()))->build($brief);
@@ -56,9 +69,24 @@ final class SuggestRoutine extends AbstractController
             return $back;
         }
         $else = (new WhatElse($this->catalogue->get()))->of($routine, $brief);
-        $this->plans->keep(SavedRoutine::suggested($routine, $client, $kind, $this->who->staff()->id, $this->clock->now(), $else, $edits->forbidden));
+        $this->plans->keep(
+            SavedRoutine::suggested(
+                $routine,
+                $client,
+                $kind,
+                $this->who->staff()->id,
+                $this->clock->now(),
+                $else,
+                $edits->forbidden,
+            ),
+        );
         $this->audit->wrote('suggested routine: '.$kind->value, $client->id);
-        $this->addFlash('done', [] === $edits->pinned && [] === $edits->forbidden ? 'A new routine, within the time.' : 'A new routine around what you keep in and out.');
+        $this->addFlash(
+            'done',
+            [] === $edits->pinned && [] === $edits->forbidden
+                ? 'A new routine, within the time.'
+                : 'A new routine around what you keep in and out.',
+        );
 
         return $back;
     }

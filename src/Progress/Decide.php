@@ -55,7 +55,10 @@ final class Decide extends AbstractController
         $note = mb_substr(trim((string) $request->request->get('note', '')), 0, 300);
         $proposal = $this->find($client, (string) $request->request->get('proposal', ''));
         if (null === $proposal || null === $answer) {
-            $this->addFlash('problem', 'This proposal was answered already, or newer sittings have changed it. Nothing was done.');
+            $this->addFlash(
+                'problem',
+                'This proposal was answered already, or newer sittings have changed it. Nothing was done.',
+            );
 
             return $this->back($client);
         }
@@ -67,12 +70,28 @@ final class Decide extends AbstractController
             return $this->back($client);
         }
         $this->plans->together(function () use ($client, $proposal, $answer, $dose, $note): void {
-            $this->decisions->keep(new Decision($client->clinicId, $client->id, $proposal->key(), $proposal->kind->value, mb_substr($proposal->text, 0, 600), $answer, $note, $this->who->staff()->id, $this->clock->now()));
+            $this->decisions->keep(
+                new Decision(
+                    $client->clinicId,
+                    $client->id,
+                    $proposal->key(),
+                    $proposal->kind->value,
+                    mb_substr($proposal->text, 0, 600),
+                    $answer,
+                    $note,
+                    $this->who->staff()->id,
+                    $this->clock->now(),
+                ),
+            );
             if (DecisionAnswer::Declined !== $answer) {
                 $this->carryOut($client, $proposal, $dose);
             }
         });
-        $this->audit->wrote($answer->value.' proposal', $client->id, mb_substr($proposal->key(), 0, 80));
+        $this->audit->wrote(
+            $answer->value.' proposal',
+            $client->id,
+            mb_substr($proposal->key(), 0, 80),
+        );
         $this->addFlash('done', ucfirst($answer->value).'.');
 
         return $this->back($client);
@@ -119,8 +138,12 @@ final class Decide extends AbstractController
      *
      * @throws InvalidDose when an adjusted dose lies outside the rung's range or what screening allows
      */
-    private function doseFor(Client $client, Proposal $proposal, DecisionAnswer $answer, Request $request): ?Dose
-    {
+    private function doseFor(
+        Client $client,
+        Proposal $proposal,
+        DecisionAnswer $answer,
+        Request $request,
+    ): ?Dose {
         if (null === $proposal->to || null === $proposal->rungId) {
             return $proposal->to;
         }
@@ -142,14 +165,33 @@ final class Decide extends AbstractController
         $staffId = $this->who->staff()->id;
         $key = $proposal->itemKey();
         if (null !== $dose && null !== $key) {
-            $this->plans->keep(new PrescribedDose($client->clinicId, $client->id, $key, DoseFormat::write($dose), $staffId, $now));
+            $this->plans->keep(
+                new PrescribedDose(
+                    $client->clinicId,
+                    $client->id,
+                    $key,
+                    DoseFormat::write($dose),
+                    $staffId,
+                    $now,
+                ),
+            );
             $this->changeRoutine($client, $key, $dose);
         }
         match ($proposal->kind) {
             ProposalKind::NextRung => $this->approve($client, $proposal, $staffId, $now),
             ProposalKind::RungBelow => $this->stepBack($client, $proposal, $staffId, $now),
-            ProposalKind::Suspend => $this->plans->suspend($client, $key ?? ClientFacts::EVERYTHING, $proposal->text, $now),
-            ProposalKind::SuspendRoutine => $this->plans->suspend($client, ClientFacts::EVERYTHING, $proposal->text, $now),
+            ProposalKind::Suspend => $this->plans->suspend(
+                $client,
+                $key ?? ClientFacts::EVERYTHING,
+                $proposal->text,
+                $now,
+            ),
+            ProposalKind::SuspendRoutine => $this->plans->suspend(
+                $client,
+                ClientFacts::EVERYTHING,
+                $proposal->text,
+                $now,
+            ),
             ProposalKind::Shorten => $this->shorten($client),
             default => null,
         };
@@ -162,27 +204,60 @@ final class Decide extends AbstractController
             if (null !== $routine) {
                 $this->plans->lock($routine);
                 $items = (new RoutineFormat($this->catalogue->get()))->read($routine->items);
-                $routine->items = RoutineFormat::write(array_map(static fn (Item $i): Item => $i->key() === $key ? $i->withDose($dose) : $i, $items));
+                $routine->items = RoutineFormat::write(
+                    array_map(
+                        static fn (Item $i): Item => $i->key() === $key ? $i->withDose($dose) : $i,
+                        $items,
+                    ),
+                );
                 $this->plans->keep($routine);
             }
         }
     }
 
-    private function approve(Client $client, Proposal $proposal, string $staffId, \DateTimeImmutable $now): void
-    {
+    private function approve(
+        Client $client,
+        Proposal $proposal,
+        string $staffId,
+        \DateTimeImmutable $now,
+    ): void {
         foreach (Side::cases() as $side) {
             if (null !== $proposal->rungId && true === $proposal->hands?->covers($side)) {
-                $this->plans->keep(new ApprovedRung($client->clinicId, $client->id, $proposal->rungId, $side, $staffId, $now));
+                $this->plans->keep(
+                    new ApprovedRung(
+                        $client->clinicId,
+                        $client->id,
+                        $proposal->rungId,
+                        $side,
+                        $staffId,
+                        $now,
+                    ),
+                );
             }
         }
     }
 
-    private function stepBack(Client $client, Proposal $proposal, string $staffId, \DateTimeImmutable $now): void
-    {
+    private function stepBack(
+        Client $client,
+        Proposal $proposal,
+        string $staffId,
+        \DateTimeImmutable $now,
+    ): void {
         foreach ($client->affected() as $side) {
             if (null !== $proposal->toRungId && true === $proposal->hands?->covers($side)) {
                 $ladder = $this->catalogue->get()->ladderOf($proposal->toRungId);
-                $this->plans->keep(new PlacementOverride($client->clinicId, $client->id, $ladder->key, $side, $proposal->toRungId, mb_substr($proposal->text, 0, 300), $staffId, $now));
+                $this->plans->keep(
+                    new PlacementOverride(
+                        $client->clinicId,
+                        $client->id,
+                        $ladder->key,
+                        $side,
+                        $proposal->toRungId,
+                        mb_substr($proposal->text, 0, 300),
+                        $staffId,
+                        $now,
+                    ),
+                );
             }
         }
     }
@@ -195,6 +270,10 @@ final class Decide extends AbstractController
 
     private function back(Client $client): Response
     {
-        return $this->redirectToRoute('progress_decisions', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'progress_decisions',
+            ['client' => $client->id],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 }

@@ -9,14 +9,18 @@ use HandGarden\Client\Client;
 
 final readonly class DecisionRepository
 {
-    public function __construct(private EntityManagerInterface $entities)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+    ) {
     }
 
     /** @return list<Decision> newest first */
     public function of(Client $client): array
     {
-        return $this->entities->getRepository(Decision::class)->findBy(['clientId' => $client->id, 'clinicId' => $client->clinicId], ['at' => 'DESC', 'id' => 'DESC']);
+        return $this->entities->getRepository(Decision::class)->findBy(
+            ['clientId' => $client->id, 'clinicId' => $client->clinicId],
+            ['at' => 'DESC', 'id' => 'DESC'],
+        );
     }
 
     /**
@@ -27,7 +31,16 @@ final readonly class DecisionRepository
     public function keys(array $clients): array
     {
         $keys = [];
-        foreach ([] === $clients ? [] : $this->entities->getRepository(Decision::class)->findBy(['clientId' => array_map(static fn (Client $c): string => $c->id, $clients), 'clinicId' => $clients[0]->clinicId]) as $decision) {
+        foreach (
+            [] === $clients
+                ? []
+                : $this->entities->getRepository(Decision::class)->findBy(
+                    [
+                        'clientId' => array_map(static fn (Client $c): string => $c->id, $clients),
+                        'clinicId' => $clients[0]->clinicId,
+                    ],
+                ) as $decision
+        ) {
             $keys[$decision->clientId][] = $decision->proposalKey;
         }
 

@@ -59,9 +59,31 @@ final readonly class OpenProposals
         $format = new RoutineFormat($this->catalogue->get());
         $open = [];
         foreach ($clients as $client) {
-            $items = Prescribed::in(array_merge(...array_map(static fn (SavedRoutine $r): array => $format->read($r->items), $routines[$client->id] ?? [])));
-            $proposals = $proposer->propose($items, $logs[$client->id], $client->conditions(), $client->daysPerWeek, $this->clock->today($client->zone));
-            $open[$client->id] = array_values(array_filter($proposals, static fn (Proposal $p): bool => !\in_array($p->key(), $answered[$client->id] ?? [], true)));
+            $items = Prescribed::in(
+                array_merge(
+                    ...array_map(
+                        static fn (SavedRoutine $r): array => $format->read($r->items),
+                        $routines[$client->id] ?? [],
+                    ),
+                ),
+            );
+            $proposals = $proposer->propose(
+                $items,
+                $logs[$client->id],
+                $client->conditions(),
+                $client->daysPerWeek,
+                $this->clock->today($client->zone),
+            );
+            $open[$client->id] = array_values(
+                array_filter(
+                    $proposals,
+                    static fn (Proposal $p): bool => !\in_array(
+                        $p->key(),
+                        $answered[$client->id] ?? [],
+                        true,
+                    ),
+                ),
+            );
         }
 
         return $open;

@@ -34,8 +34,12 @@ final readonly class ProposalView
     }
 
     /** @param array<string, LogLine> $lines by id */
-    public static function of(Proposal $proposal, Catalogue $catalogue, array $lines, Side $worse): self
-    {
+    public static function of(
+        Proposal $proposal,
+        Catalogue $catalogue,
+        array $lines,
+        Side $worse,
+    ): self {
         $evidence = [];
         foreach ($proposal->evidence as $id) {
             if (isset($lines[$id])) {
@@ -83,9 +87,13 @@ final readonly class ProposalView
         $parts = [$line->day->format('D j M'), $line->outcome->value];
         $parts[] = null === $line->holdSeconds ? '' : 'held '.$line->holdSeconds.' s';
         $parts[] = null === $line->repetitions ? '' : $line->repetitions.' repetitions';
-        $parts[] = null === $line->painAfter ? '' : \sprintf('pain %s → %d', $line->painBefore ?? '?', $line->painAfter);
+        $parts[] = null === $line->painAfter
+            ? ''
+            : \sprintf('pain %s → %d', $line->painBefore ?? '?', $line->painAfter);
         $parts[] = null === $line->tone ? '' : 'tone '.$line->tone->value;
-        $parts[] = [] === $line->compensations ? '' : implode(', ', array_map(static fn ($c): string => $c->value, $line->compensations));
+        $parts[] = [] === $line->compensations
+            ? ''
+            : implode(', ', array_map(static fn ($c): string => $c->value, $line->compensations));
         $parts[] = null === $line->fatigue ? '' : 'fatigue '.$line->fatigue;
 
         return implode(' · ', array_filter($parts, static fn (string $p): bool => '' !== $p));

@@ -22,13 +22,30 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_STAFF')]
 final class ShowDecisions extends AbstractController
 {
-    public function __invoke(Client $client, OpenProposals $open, DecisionRepository $decisions, SittingRepository $sittings, PlanRepository $plans, Plan $plan, CatalogueStore $catalogue, Cautions $cautions, ClinicRepository $clinics): Response
-    {
+    public function __invoke(
+        Client $client,
+        OpenProposals $open,
+        DecisionRepository $decisions,
+        SittingRepository $sittings,
+        PlanRepository $plans,
+        Plan $plan,
+        CatalogueStore $catalogue,
+        Cautions $cautions,
+        ClinicRepository $clinics,
+    ): Response {
         $lines = [];
         foreach ($sittings->log($client)->lines as $line) {
             $lines[$line->id] = $line;
         }
-        $proposals = array_map(static fn (Proposal $p): ProposalView => ProposalView::of($p, $catalogue->get(), $lines, $plan->worseSide($client)), $open->of($client));
+        $proposals = array_map(
+            static fn (Proposal $p): ProposalView => ProposalView::of(
+                $p,
+                $catalogue->get(),
+                $lines,
+                $plan->worseSide($client),
+            ),
+            $open->of($client),
+        );
 
         return $this->render('Progress/decisions.html.twig', [
             'client' => $client,

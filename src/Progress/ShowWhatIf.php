@@ -25,14 +25,30 @@ final class ShowWhatIf extends AbstractController
 {
     private const SHARES = ['100 %' => 1.0, '80 %' => 0.8, '60 %' => 0.6];
 
-    public function __invoke(Client $client, Plan $plan, SittingRepository $sittings, CatalogueStore $catalogue, Cautions $cautions, Clock $clock): Response
-    {
+    public function __invoke(
+        Client $client,
+        Plan $plan,
+        SittingRepository $sittings,
+        CatalogueStore $catalogue,
+        Cautions $cautions,
+        Clock $clock,
+    ): Response {
         $today = $clock->today($client->zone);
         $items = Prescribed::in($plan->items($client));
         $whatIf = new WhatIf($catalogue->get());
         $stems = [];
         foreach ([] === $items ? [] : self::SHARES as $words => $share) {
-            foreach ($whatIf->run($items, $sittings->log($client), $plan->facts($client), $share, $client->daysPerWeek, crc32($client->id), $today) as $path) {
+            foreach (
+                $whatIf->run(
+                    $items,
+                    $sittings->log($client),
+                    $plan->facts($client),
+                    $share,
+                    $client->daysPerWeek,
+                    crc32($client->id),
+                    $today,
+                ) as $path
+            ) {
                 $stems[$path->key()][$words] = $path;
             }
         }
@@ -40,7 +56,14 @@ final class ShowWhatIf extends AbstractController
         return $this->render('Progress/what-if.html.twig', [
             'client' => $client,
             'banner' => $cautions->of($client),
-            'stems' => array_map(static fn (array $paths): StemView => StemView::of($paths, $plan->placements($client), new Words($catalogue->get())), array_values($stems)),
+            'stems' => array_map(
+                static fn (array $paths): StemView => StemView::of(
+                    $paths,
+                    $plan->placements($client),
+                    new Words($catalogue->get()),
+                ),
+                array_values($stems),
+            ),
             'until' => $today->modify('+'.WhatIf::DAYS.' days'),
         ]);
     }

@@ -20,16 +20,27 @@ final readonly class StemView
      * @param list<array{share: string, from: Dose, to: Dose, steps: int, by: \DateTimeImmutable}> $doses within the rung of today
      * @param list<array{share: string, since: \DateTimeImmutable, words: string}>              $waits
      */
-    private function __construct(public string $ladder, public string $strand, public string $hands, public array $nodes, public array $doses, public array $waits, public int $more)
-    {
+    private function __construct(
+        public string $ladder,
+        public string $strand,
+        public string $hands,
+        public array $nodes,
+        public array $doses,
+        public array $waits,
+        public int $more,
+    ) {
     }
 
     /** @param non-empty-array<string, StemPath> $paths of one item, by what is assumed */
     public static function of(array $paths, Placements $placements, Words $words): self
     {
         $any = reset($paths);
-        $side = array_values(array_filter(Side::cases(), static fn (Side $s): bool => $any->hands->covers($s)))[0] ?? Side::Right;
-        $placed = $placements->find($any->ladder->key, $side) ?? $placements->find($any->ladder->key, $side->opposite());
+        $side = array_values(
+            array_filter(Side::cases(), static fn (Side $s): bool => $any->hands->covers($s)),
+        )[0]
+            ?? Side::Right;
+        $placed = $placements->find($any->ladder->key, $side)
+            ?? $placements->find($any->ladder->key, $side->opposite());
         $nodes = $doses = $waits = [];
         $from = $any->ladder->positionOf($any->start->id) ?? 1;
         $more = 0;
@@ -39,20 +50,51 @@ final readonly class StemView
                 ++$more; // beyond a rung that is not reached there is nothing to say
                 continue;
             }
-            if ($rung === $any->start || RungState::NoFit !== ($placed?->of($rung->id)->state ?? null)) {
-                $nodes[] = ['name' => $rung->name, 'isStart' => $rung === $any->start, 'days' => array_map(static fn (StemPath $p): ?\DateTimeImmutable => $p->dayOf($rung->id), $paths)];
+            if (
+                $rung === $any->start || RungState::NoFit !== ($placed?->of($rung->id)->state ?? null)
+            ) {
+                $nodes[] = [
+                    'name' => $rung->name,
+                    'isStart' => $rung === $any->start,
+                    'days' => array_map(
+                        static fn (StemPath $p): ?\DateTimeImmutable => $p->dayOf($rung->id),
+                        $paths,
+                    ),
+                ];
             }
         }
         foreach ($paths as $share => $path) {
-            $here = array_values(array_filter($path->doses, static fn (array $d): bool => $d[1] === $path->start));
+            $here = array_values(
+                array_filter($path->doses, static fn (array $d): bool => $d[1] === $path->start),
+            );
             if (\count($here) > 1) {
-                $doses[] = ['share' => $share, 'from' => $here[0][2], 'to' => $here[array_key_last($here)][2], 'steps' => \count($here) - 1, 'by' => $here[array_key_last($here)][0]];
+                $doses[] = [
+                    'share' => $share,
+                    'from' => $here[0][2],
+                    'to' => $here[array_key_last($here)][2],
+                    'steps' => \count($here) - 1,
+                    'by' => $here[array_key_last($here)][0],
+                ];
             }
             if (null !== $path->waitsFor && null !== $path->waitsSince) {
-                $waits[] = ['share' => $share, 'since' => $path->waitsSince, 'words' => $path->waitsFor->rung->name.': '.$words->placed($path->waitsFor, $side)];
+                $waits[] = [
+                    'share' => $share,
+                    'since' => $path->waitsSince,
+                    'words' => $path->waitsFor->rung->name
+                        .': '
+                        .$words->placed($path->waitsFor, $side),
+                ];
             }
         }
 
-        return new self($any->ladder->name, $any->ladder->strand->value, $any->hands->label(), $nodes, $doses, $waits, $more);
+        return new self(
+            $any->ladder->name,
+            $any->ladder->strand->value,
+            $any->hands->label(),
+            $nodes,
+            $doses,
+            $waits,
+            $more,
+        );
     }
 }

@@ -16,8 +16,12 @@ use HandGarden\Web\Clock;
 /** Suspends at once what a symptom speaks against; a therapist reopens it. */
 final readonly class AfterLogging
 {
-    public function __construct(private SittingRepository $sittings, private PlanRepository $plans, private CatalogueStore $catalogue, private Clock $clock)
-    {
+    public function __construct(
+        private SittingRepository $sittings,
+        private PlanRepository $plans,
+        private CatalogueStore $catalogue,
+        private Clock $clock,
+    ) {
     }
 
     public function line(Client $client, LogLine $line): void
@@ -27,8 +31,20 @@ final readonly class AfterLogging
             return;
         }
         $key = $line->systemic ? ClientFacts::EVERYTHING : $line->itemKey();
-        $what = $line->systemic ? 'dizzy, breathless, chest pain, faint or signs of a stroke' : ($line->newTingling ? 'new tingling or numbness' : 'pain of 7 or more');
-        $this->plans->suspend($client, $key, \sprintf('%s: %s on %s.', $this->catalogue->get()->rung($line->rungId)->name, $what, $line->day->format('j M')), $this->clock->now());
+        $what = $line->systemic
+            ? 'dizzy, breathless, chest pain, faint or signs of a stroke'
+            : ($line->newTingling ? 'new tingling or numbness' : 'pain of 7 or more');
+        $this->plans->suspend(
+            $client,
+            $key,
+            \sprintf(
+                '%s: %s on %s.',
+                $this->catalogue->get()->rung($line->rungId)->name,
+                $what,
+                $line->day->format('j M'),
+            ),
+            $this->clock->now(),
+        );
     }
 
     /** Looks again at the last line of each item, after late pain was told. */

@@ -8,11 +8,21 @@ final class DifferentBody extends \DomainException
 {
     public static function of(string $id): self
     {
-        return new self(\sprintf('Log line %s is stored already with another content. The stored one stays; send the change as a new line.', $id));
+        return new self(
+            \sprintf(
+                'Log line %s is stored already with another content. The stored one stays; send the change as a new line.',
+                $id,
+            ),
+        );
     }
 
     public static function meanwhile(string $id): self
     {
-        return new self(\sprintf('Log line %s arrived twice at the same moment. Send it once more to see what is stored.', $id));
+        return new self(
+            \sprintf(
+                'Log line %s arrived twice at the same moment. Send it once more to see what is stored.',
+                $id,
+            ),
+        );
     }
 }

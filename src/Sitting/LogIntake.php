@@ -25,8 +25,12 @@ final readonly class LogIntake
 {
     private const CLOCK_TOLERANCE_SECONDS = 600;
 
-    public function __construct(private SittingRepository $sittings, private CatalogueStore $catalogue, private AfterLogging $afterLogging, private Clock $clock)
-    {
+    public function __construct(
+        private SittingRepository $sittings,
+        private CatalogueStore $catalogue,
+        private AfterLogging $afterLogging,
+        private Clock $clock,
+    ) {
     }
 
     /**
@@ -51,10 +55,27 @@ final readonly class LogIntake
         }
         $now = $this->clock->now();
         $deviceAt = self::deviceTime($line, $now);
-        $off = abs($deviceAt->getTimestamp() - $now->getTimestamp()) > self::CLOCK_TOLERANCE_SECONDS && $deviceAt > $now;
+        $off = abs($deviceAt->getTimestamp() - $now->getTimestamp()) > self::CLOCK_TOLERANCE_SECONDS
+            && $deviceAt > $now;
         $day = Clock::dayOf($off ? $now : $deviceAt, $client->zone);
         $checked = $this->check($line, $id, $sitting, $item, $day);
-        $entry = new LogEntry($id, $sitting->clinicId, $sitting->clientId, $sitting->id, $place, $item->rung->id, $item->hands, DoseFormat::write($item->dose), $body, $hash, $day, $off, $deviceAt, $now, $staffId);
+        $entry = new LogEntry(
+            $id,
+            $sitting->clinicId,
+            $sitting->clientId,
+            $sitting->id,
+            $place,
+            $item->rung->id,
+            $item->hands,
+            DoseFormat::write($item->dose),
+            $body,
+            $hash,
+            $day,
+            $off,
+            $deviceAt,
+            $now,
+            $staffId,
+        );
         try {
             $this->sittings->keep($entry);
         } catch (UniqueConstraintViolationException) {
@@ -74,13 +95,26 @@ final readonly class LogIntake
         return $existing;
     }
 
-    private function check(Node $line, string $id, Sitting $sitting, Item $item, \DateTimeImmutable $day): LogLine
-    {
+    private function check(
+        Node $line,
+        string $id,
+        Sitting $sitting,
+        Item $item,
+        \DateTimeImmutable $day,
+    ): LogLine {
         if (mb_strlen($line->optional('note')?->string() ?? '') > 2000) {
             throw $line->get('note')->fail('is longer than 2000 letters');
         }
 
-        return LogFormat::body($line, $id, $sitting->id, $item->rung->id, $item->hands, $item->dose, $day);
+        return LogFormat::body(
+            $line,
+            $id,
+            $sitting->id,
+            $item->rung->id,
+            $item->hands,
+            $item->dose,
+            $day,
+        );
     }
 
     /** @return array<string, mixed> in one order, so that the same content has the same hash */
@@ -104,8 +138,13 @@ final readonly class LogIntake
         if (null === $text) {
             return $now;
         }
-        $time = \DateTimeImmutable::createFromFormat(str_contains($text, '.') ? \DATE_RFC3339_EXTENDED : \DATE_RFC3339, $text);
+        $time = \DateTimeImmutable::createFromFormat(
+            str_contains($text, '.') ? \DATE_RFC3339_EXTENDED : \DATE_RFC3339,
+            $text,
+        );
 
-        return false === $time ? throw $line->get('device_at')->fail('is not a time such as 2026-11-24T09:30:00Z') : $time->setTimezone(new \DateTimeZone('UTC'));
+        return false === $time
+            ? throw $line->get('device_at')->fail('is not a time such as 2026-11-24T09:30:00Z')
+            : $time->setTimezone(new \DateTimeZone('UTC'));
     }
 }

@@ -12,16 +12,23 @@ use HandGarden\Planning\PastSittings;
 
 final readonly class LoggedSittings implements PastSittings
 {
-    public function __construct(private SittingRepository $sittings, private CatalogueStore $catalogue)
-    {
+    public function __construct(
+        private SittingRepository $sittings,
+        private CatalogueStore $catalogue,
+    ) {
     }
 
     public function lastStrength(Client $client, \DateTimeImmutable $today): ?\DateTimeImmutable
     {
         $recent = null;
         foreach ($this->sittings->log($client)->lines as $line) {
-            $strength = $this->catalogue->get()->hasRung($line->rungId) && EffortClass::Strength === $this->catalogue->get()->rung($line->rungId)->class;
-            if ($strength && Outcome::Skipped !== $line->outcome && $line->day >= $today->modify('-1 day')) {
+            $strength = $this->catalogue->get()->hasRung($line->rungId)
+                && EffortClass::Strength === $this->catalogue->get()->rung($line->rungId)->class;
+            if (
+                $strength
+                && Outcome::Skipped !== $line->outcome
+                && $line->day >= $today->modify('-1 day')
+            ) {
                 $recent = $line->day;
             }
         }

@@ -47,14 +47,20 @@ final class PlaySitting extends AbstractController
     }
 
     #[Route('/sittings/{sitting}', name: 'sitting_play', methods: ['GET'])]
-    public function play(Sitting $sitting, Cautions $cautions, Plan $plan, ClinicRepository $clinics): Response
-    {
+    public function play(
+        Sitting $sitting,
+        Cautions $cautions,
+        Plan $plan,
+        ClinicRepository $clinics,
+    ): Response {
         $client = $this->client($sitting);
         $logged = [];
         foreach ($this->sittings->entries($sitting) as $entry) {
             $logged[$entry->item] = $entry;
         }
-        $noActiveWork = (new Symptoms(new ProgressSettings()))->forbidsActiveWork($sitting->painBefore);
+        $noActiveWork = (
+            new Symptoms(new ProgressSettings())
+        )->forbidsActiveWork($sitting->painBefore);
 
         return $this->render('Sitting/play.html.twig', [
             'client' => $client,
@@ -83,18 +89,38 @@ final class PlaySitting extends AbstractController
     {
         $json = 'json' === $request->getContentTypeFormat();
         try {
-            $line = $json ? Node::fromJson($request->getContent()) : Node::root(self::fromForm($request));
-            $entry = $this->intake->take($sitting, $this->client($sitting), $line, $this->who->staff()->id);
+            $line = $json
+                ? Node::fromJson($request->getContent())
+                : Node::root(self::fromForm($request));
+            $entry = $this->intake->take(
+                $sitting,
+                $this->client($sitting),
+                $line,
+                $this->who->staff()->id,
+            );
         } catch (InvalidData $e) {
-            return $this->refuse($json, $e->getMessage(), Response::HTTP_UNPROCESSABLE_ENTITY, $sitting);
+            return $this->refuse(
+                $json,
+                $e->getMessage(),
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+                $sitting,
+            );
         } catch (DifferentBody $e) {
             return $this->refuse($json, $e->getMessage(), Response::HTTP_CONFLICT, $sitting);
         }
         $this->audit->wrote('logged', $sitting->clientId, $entry->id);
 
         return $json
-            ? new JsonResponse(['id' => $entry->id, 'item' => $entry->item, 'day' => $entry->day->format('Y-m-d')])
-            : $this->redirect($this->generateUrl('sitting_play', ['sitting' => $sitting->id]).'#item-'.($entry->item + 1), Response::HTTP_SEE_OTHER);
+            ? new JsonResponse(
+                ['id' => $entry->id, 'item' => $entry->item, 'day' => $entry->day->format('Y-m-d')],
+            )
+            : $this->redirect(
+                $this->generateUrl(
+                    'sitting_play',
+                    ['sitting' => $sitting->id],
+                ).'#item-'.($entry->item + 1),
+                Response::HTTP_SEE_OTHER,
+            );
     }
 
     #[Route('/sittings/{sitting}/finish', name: 'sitting_finish', methods: ['POST'])]
@@ -107,12 +133,17 @@ final class PlaySitting extends AbstractController
         $this->audit->wrote('finished sitting', $sitting->clientId, $sitting->id);
         $this->addFlash('done', 'The sitting is kept.');
 
-        return $this->redirectToRoute('progress_decisions', ['client' => $sitting->clientId], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'progress_decisions',
+            ['client' => $sitting->clientId],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     private function client(Sitting $sitting): Client
     {
-        return $this->clients->find($sitting->clinicId, $sitting->clientId) ?? throw $this->createNotFoundException();
+        return $this->clients->find($sitting->clinicId, $sitting->clientId)
+            ?? throw $this->createNotFoundException();
     }
 
     private function refuse(bool $json, string $message, int $status, Sitting $sitting): Response
@@ -122,7 +153,11 @@ final class PlaySitting extends AbstractController
         }
         $this->addFlash('problem', $message.' The line was not stored.');
 
-        return $this->redirectToRoute('sitting_play', ['sitting' => $sitting->id], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'sitting_play',
+            ['sitting' => $sitting->id],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     /**
@@ -133,7 +168,11 @@ final class PlaySitting extends AbstractController
     private static function fromForm(Request $request): array
     {
         $form = $request->request;
-        $line = ['id' => (string) $form->get('id', ''), 'item' => $form->getInt('item', -1), 'outcome' => (string) $form->get('outcome', '')];
+        $line = [
+            'id' => (string) $form->get('id', ''),
+            'item' => $form->getInt('item', -1),
+            'outcome' => (string) $form->get('outcome', ''),
+        ];
         foreach (['repetitions', 'hold', 'pain_before', 'pain_after', 'fatigue'] as $number) {
             $value = $form->get($number);
             if (is_numeric($value)) {

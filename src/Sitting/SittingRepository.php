@@ -36,13 +36,19 @@ final class SittingRepository implements ResetInterface
     /** @var array<string, SittingLog> one query a request */
     private array $logs = [];
 
-    public function __construct(private readonly EntityManagerInterface $entities, private readonly CatalogueStore $catalogue)
-    {
+    public function __construct(
+        private readonly EntityManagerInterface $entities,
+        private readonly CatalogueStore $catalogue,
+    ) {
     }
 
     public function find(string $clinicId, string $id): ?Sitting
     {
-        return Uuid::isValid($id) ? $this->entities->getRepository(Sitting::class)->findOneBy(['id' => $id, 'clinicId' => $clinicId]) : null;
+        return Uuid::isValid($id)
+            ? $this->entities->getRepository(Sitting::class)->findOneBy(
+                ['id' => $id, 'clinicId' => $clinicId],
+            )
+            : null;
     }
 
     /** @return list<SittingLine> newest first */
@@ -51,8 +57,20 @@ final class SittingRepository implements ResetInterface
         return array_map(static function (array $values): SittingLine {
             $row = new Row($values);
 
-            return new SittingLine($row->text('id'), $row->day('day'), true === $row->bool('finished'), $row->text('note'));
-        }, $this->entities->getConnection()->fetchAllAssociative('SELECT id, day, finished_at IS NOT NULL AS finished, note FROM sitting WHERE client_id = ? AND clinic_id = ? ORDER BY started_at DESC, id DESC LIMIT '.$most, [$client->id, $client->clinicId]));
+            return new SittingLine(
+                $row->text('id'),
+                $row->day('day'),
+                true === $row->bool('finished'),
+                $row->text('note'),
+            );
+        }, $this->entities->getConnection()->fetchAllAssociative(
+            'SELECT id, day, finished_at IS NOT NULL AS finished, note FROM sitting WHERE client_id = ? AND clinic_id = ? ORDER BY started_at DESC, id DESC LIMIT '
+                .$most,
+            [
+                $client->id,
+                $client->clinicId,
+            ],
+        ));
     }
 
     /** The log of the last weeks, see LOG_DAYS, and the newest line however old. */
@@ -68,16 +86,35 @@ final class SittingRepository implements ResetInterface
      */
     public function logs(array $clients): array
     {
-        $ids = array_values(array_filter(array_map(static fn (Client $c): string => $c->id, $clients), fn (string $id): bool => !isset($this->logs[$id])));
+        $ids = array_values(
+            array_filter(
+                array_map(static fn (Client $c): string => $c->id, $clients),
+                fn (string $id): bool => !isset($this->logs[$id]),
+            ),
+        );
         if ([] !== $ids) {
             $lines = array_fill_keys($ids, []);
-            foreach ($this->entities->getConnection()->fetchAllAssociative(self::LOG, [$ids, $clients[0]->clinicId, self::LOG_DAYS, $ids], [ArrayParameterType::STRING, ParameterType::STRING, ParameterType::INTEGER, ArrayParameterType::STRING]) as $values) {
+            foreach (
+                $this->entities->getConnection()->fetchAllAssociative(
+                    self::LOG,
+                    [$ids, $clients[0]->clinicId, self::LOG_DAYS, $ids],
+                    [
+                        ArrayParameterType::STRING,
+                        ParameterType::STRING,
+                        ParameterType::INTEGER,
+                        ArrayParameterType::STRING,
+                    ],
+                ) as $values
+            ) {
                 $row = new Row($values);
                 if ($this->catalogue->get()->hasRung($row->text('rung_id'))) {
                     $lines[$row->text('client_id')][] = $this->line($row);
                 }
             }
-            $this->logs = [...$this->logs, ...array_map(static fn (array $of): SittingLog => new SittingLog($of), $lines)];
+            $this->logs = [
+                ...$this->logs,
+                ...array_map(static fn (array $of): SittingLog => new SittingLog($of), $lines),
+            ];
         }
 
         return $this->logs;
@@ -86,15 +123,26 @@ final class SittingRepository implements ResetInterface
     /** @return list<LogEntry> in the order of the items */
     public function entries(Sitting $sitting): array
     {
-        return $this->entities->getRepository(LogEntry::class)->findBy(['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId], ['item' => 'ASC', 'receivedAt' => 'ASC']);
+        return $this->entities->getRepository(LogEntry::class)->findBy(
+            ['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId],
+            ['item' => 'ASC', 'receivedAt' => 'ASC'],
+        );
     }
 
     /** @return list<LogEntry> of the last sitting in which anything was logged */
     public function lastLogged(Client $client): array
     {
-        $last = $this->entities->getRepository(LogEntry::class)->findOneBy(['clientId' => $client->id, 'clinicId' => $client->clinicId], ['receivedAt' => 'DESC', 'id' => 'DESC']);
+        $last = $this->entities->getRepository(LogEntry::class)->findOneBy(
+            ['clientId' => $client->id, 'clinicId' => $client->clinicId],
+            ['receivedAt' => 'DESC', 'id' => 'DESC'],
+        );
 
-        return null === $last ? [] : $this->entities->getRepository(LogEntry::class)->findBy(['sittingId' => $last->sittingId, 'clinicId' => $client->clinicId], ['item' => 'ASC']);
+        return null === $last
+            ? []
+            : $this->entities->getRepository(LogEntry::class)->findBy(
+                ['sittingId' => $last->sittingId, 'clinicId' => $client->clinicId],
+                ['item' => 'ASC'],
+            );
     }
 
     public function entry(string $id): ?LogEntry
@@ -123,7 +171,10 @@ final class SittingRepository implements ResetInterface
             $rungId,
             Hands::from($row->text('hands')),
             // hundreds of lines share a few doses
-            $this->doses[$rungId.$dose] ??= DoseFormat::read(Node::root($row->json('dose')), $this->catalogue->get()->rung($rungId)->startDose),
+            $this->doses[$rungId.$dose] ??= DoseFormat::read(
+                Node::root($row->json('dose')),
+                $this->catalogue->get()->rung($rungId)->startDose,
+            ),
             $row->day('day'),
             true === $row->bool('hurt_later'),
         );

@@ -41,7 +41,12 @@ final class StartSitting extends AbstractController
 
     public function __invoke(Request $request, Client $client): Response
     {
-        $earlier = array_values(array_filter($this->sittings->lastLogged($client), fn (LogEntry $e): bool => $this->catalogue->get()->hasRung($e->rungId)));
+        $earlier = array_values(
+            array_filter(
+                $this->sittings->lastLogged($client),
+                fn (LogEntry $e): bool => $this->catalogue->get()->hasRung($e->rungId),
+            ),
+        );
         $kind = RoutineKind::of($request->isMethod('POST') ? $request->request : $request->query);
         $items = $this->plan->items($client, $kind);
         $hindrance = $this->hindrance($client, [] !== $items);
@@ -51,18 +56,37 @@ final class StartSitting extends AbstractController
             if (1 !== preg_match('/^(10|\d)$/', $pain)) {
                 $problems['pain_before'] = 'Ask for pain now, 0 to 10.';
             }
-            if ([] !== $earlier && !\in_array($request->request->get('hurt_later'), ['yes', 'no'], true)) {
+            if (
+                [] !== $earlier
+                && !\in_array($request->request->get('hurt_later'), ['yes', 'no'], true)
+            ) {
                 $problems['hurt_later'] = 'Ask this before every start.';
             }
             if ([] === $problems) {
                 if ('yes' === $request->request->get('hurt_later')) {
-                    $this->markLatePain($earlier, (string) $request->request->get('hurt_item', ''), $client);
+                    $this->markLatePain(
+                        $earlier,
+                        (string) $request->request->get('hurt_item', ''),
+                        $client,
+                    );
                 }
-                $sitting = new Sitting($client->clinicId, $client->id, RoutineFormat::write($items), $this->clock->today($client->zone), (int) $pain, $this->who->staff()->id, $this->clock->now());
+                $sitting = new Sitting(
+                    $client->clinicId,
+                    $client->id,
+                    RoutineFormat::write($items),
+                    $this->clock->today($client->zone),
+                    (int) $pain,
+                    $this->who->staff()->id,
+                    $this->clock->now(),
+                );
                 $this->sittings->keep($sitting);
                 $this->audit->wrote('began sitting', $client->id, $sitting->id);
 
-                return $this->redirectToRoute('sitting_play', ['sitting' => $sitting->id], Response::HTTP_SEE_OTHER);
+                return $this->redirectToRoute(
+                    'sitting_play',
+                    ['sitting' => $sitting->id],
+                    Response::HTTP_SEE_OTHER,
+                );
             }
         }
 
@@ -73,7 +97,13 @@ final class StartSitting extends AbstractController
             'banner' => $this->cautions->of($client),
             'hindrance' => $hindrance,
             'problems' => $problems,
-            'earlier' => array_map(fn (LogEntry $e): array => ['id' => $e->id, 'name' => $this->catalogue->get()->rung($e->rungId)->name], $earlier),
+            'earlier' => array_map(
+                fn (LogEntry $e): array => [
+                    'id' => $e->id,
+                    'name' => $this->catalogue->get()->rung($e->rungId)->name,
+                ],
+                $earlier,
+            ),
             'earlierDay' => $earlier[0]->day ?? null,
             'typed' => $request->request->all(),
             'setUp' => $this->catalogue->get()->screening->setUpCheck,
@@ -90,7 +120,9 @@ final class StartSitting extends AbstractController
         }
         foreach ($this->plans->suspensions($client) as $suspension) {
             if (ClientFacts::EVERYTHING === $suspension->itemKey) {
-                return 'The routine is suspended: '.$suspension->why.' A therapist reopens it under Decisions.';
+                return 'The routine is suspended: '
+                    .$suspension->why
+                    .' A therapist reopens it under Decisions.';
             }
         }
 

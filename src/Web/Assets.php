@@ -13,8 +13,9 @@ final class Assets extends AbstractExtension
     /** @var array<string, string>|null */
     private ?array $manifest = null;
 
-    public function __construct(private readonly string $buildDir)
-    {
+    public function __construct(
+        private readonly string $buildDir,
+    ) {
     }
 
     public function getFunctions(): array

@@ -20,6 +20,9 @@ final class Clock
 
     public static function dayOf(\DateTimeImmutable $instant, string $zone): \DateTimeImmutable
     {
-        return new \DateTimeImmutable($instant->setTimezone(new \DateTimeZone($zone))->format('Y-m-d'), new \DateTimeZone('UTC'));
+        return new \DateTimeImmutable(
+            $instant->setTimezone(new \DateTimeZone($zone))->format('Y-m-d'),
+            new \DateTimeZone('UTC'),
+        );
     }
 }

@@ -8,13 +8,15 @@ namespace HandGarden\Web;
 final readonly class Row
 {
     /** @param array<string, mixed> $values */
-    public function __construct(private array $values)
-    {
+    public function __construct(
+        private array $values,
+    ) {
     }
 
     public function text(string $column): string
     {
-        return $this->textOrNull($column) ?? throw new \UnexpectedValueException($column.' is empty.');
+        return $this->textOrNull($column)
+            ?? throw new \UnexpectedValueException($column.' is empty.');
     }
 
     public function textOrNull(string $column): ?string
@@ -43,7 +45,9 @@ final readonly class Row
     {
         $value = $this->values[$column] ?? null;
 
-        return is_numeric($value) ? (int) $value : throw new \UnexpectedValueException($column.' is no number.');
+        return is_numeric($value)
+            ? (int) $value
+            : throw new \UnexpectedValueException($column.' is no number.');
     }
 
     public function day(string $column): \DateTimeImmutable
@@ -54,7 +58,10 @@ final readonly class Row
     /** @return list<float> of a JSON list */
     public function floats(string $column): array
     {
-        return array_map(static fn (mixed $v): float => is_numeric($v) ? (float) $v : 0.0, array_values($this->json($column)));
+        return array_map(
+            static fn (mixed $v): float => is_numeric($v) ? (float) $v : 0.0,
+            array_values($this->json($column)),
+        );
     }
 
     /** @return array<string, mixed> */

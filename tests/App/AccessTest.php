@@ -21,14 +21,85 @@ use Symfony\Component\Routing\RouterInterface;
 final class AccessTest extends GardenTestCase
 {
     /** Routes that need a therapist; all others but signing in are for all staff. */
-    private const THERAPIST = ['client_new', 'client_edit', 'client_archive', 'client_screening', 'assessment_measure', 'assessment_figures', 'assessment_correct', 'assessment_drop_draft', 'assessment_take_back', 'assessment_sign', 'assessment_screen', 'assessment_keep_ink', 'assessment_scale', 'assessment_recording', 'assessment_withdraw', 'assessment_steadiness', 'assessment_keep_trace', 'assessment_plan_trial', 'assessment_keep_outcome', 'device_bench', 'device_run', 'device_retire', 'device_live', 'device_newest', 'device_capture', 'device_independence', 'device_record', 'planning_set_rung', 'planning_suggest', 'planning_approaches', 'planning_week_times', 'planning_edit_routine', 'planning_meters', 'planning_set_goal', 'planning_weights', 'progress_decide', 'progress_what_if', 'progress_reopen', 'library_own_new', 'library_own_edit', 'library_own_archive', 'library_own_export', 'library_export', 'library_import', 'library_pose', 'library_release', 'library_shapes'];
+    private const THERAPIST = [
+        'client_new',
+        'client_edit',
+        'client_archive',
+        'client_screening',
+        'assessment_measure',
+        'assessment_figures',
+        'assessment_correct',
+        'assessment_drop_draft',
+        'assessment_take_back',
+        'assessment_sign',
+        'assessment_screen',
+        'assessment_keep_ink',
+        'assessment_scale',
+        'assessment_recording',
+        'assessment_withdraw',
+        'assessment_steadiness',
+        'assessment_keep_trace',
+        'assessment_plan_trial',
+        'assessment_keep_outcome',
+        'device_bench',
+        'device_run',
+        'device_retire',
+        'device_live',
+        'device_newest',
+        'device_capture',
+        'device_independence',
+        'device_record',
+        'planning_set_rung',
+        'planning_suggest',
+        'planning_approaches',
+        'planning_week_times',
+        'planning_edit_routine',
+        'planning_meters',
+        'planning_set_goal',
+        'planning_weights',
+        'progress_decide',
+        'progress_what_if',
+        'progress_reopen',
+        'library_own_new',
+        'library_own_edit',
+        'library_own_archive',
+        'library_own_export',
+        'library_export',
+        'library_import',
+        'library_pose',
+        'library_release',
+        'library_shapes',
+    ];
     /** Of these, what a lead alone may do. */
     private const LEAD = ['library_shapes', 'planning_weights'];
     /** Asks for a token of its own, whoever is signed in. */
     private const BY_TOKEN = ['device_frames'];
     private const PUBLIC = ['account_sign_in', 'content_hand', 'content_book'];
     /** Not about a record of a clinic. */
-    private const WITHOUT_RECORD = ['account_sign_in', 'account_sign_out', 'desk_today', 'client_new', 'content_hand', 'content_book', 'library_exercises', 'library_exercise', 'library_print', 'library_ladder', 'library_pictures', 'library_rules', 'library_release', 'library_shapes', 'planning_weights', 'library_own_new', 'library_own_export', 'library_export', 'library_import', 'library_pose', 'device_bench', 'device_frames'];
+    private const WITHOUT_RECORD = [
+        'account_sign_in',
+        'account_sign_out',
+        'desk_today',
+        'client_new',
+        'content_hand',
+        'content_book',
+        'library_exercises',
+        'library_exercise',
+        'library_print',
+        'library_ladder',
+        'library_pictures',
+        'library_rules',
+        'library_release',
+        'library_shapes',
+        'planning_weights',
+        'library_own_new',
+        'library_own_export',
+        'library_export',
+        'library_import',
+        'library_pose',
+        'device_bench',
+        'device_frames',
+    ];
 
     /** @return iterable<string, array{?Role}> */
     public static function roles(): iterable
@@ -60,9 +131,15 @@ final class AccessTest extends GardenTestCase
             if (\in_array($name, self::BY_TOKEN, true)) {
                 self::assertSame(401, $status, $what);
             } elseif (null === $role) {
-                $toSignIn = 302 === $status && str_ends_with((string) $this->browser->getResponse()->headers->get('Location'), '/sign-in');
+                $toSignIn = 302 === $status
+                    && str_ends_with(
+                        (string) $this->browser->getResponse()->headers->get('Location'),
+                        '/sign-in',
+                    );
                 self::assertTrue($toSignIn || \in_array($name, self::PUBLIC, true), "$what: $status");
-            } elseif ((Role::Assistant === $role && \in_array($name, self::THERAPIST, true)) || (Role::Therapist === $role && \in_array($name, self::LEAD, true))) {
+            } elseif ((
+                Role::Assistant === $role && \in_array($name, self::THERAPIST, true)
+            ) || (Role::Therapist === $role && \in_array($name, self::LEAD, true))) {
                 self::assertSame(403, $status, $what);
             } else {
                 self::assertNotContains($status, [401, 403, 405, 500], $what);
@@ -74,7 +151,13 @@ final class AccessTest extends GardenTestCase
     {
         $names = array_column($this->addresses('x', null), 0);
 
-        self::assertSame([], array_diff([...self::THERAPIST, ...self::PUBLIC, ...self::BY_TOKEN, ...self::WITHOUT_RECORD], $names));
+        self::assertSame(
+            [],
+            array_diff(
+                [...self::THERAPIST, ...self::PUBLIC, ...self::BY_TOKEN, ...self::WITHOUT_RECORD],
+                $names,
+            ),
+        );
         self::assertGreaterThan(20, \count($names));
     }
 
@@ -89,7 +172,13 @@ final class AccessTest extends GardenTestCase
             if (\in_array($name, self::WITHOUT_RECORD, true)) {
                 continue;
             }
-            $this->browser->request($method, $path, 'POST' === $method ? ['_token' => $token, 'note' => 'x', 'value' => '1', 'reason' => 'x'] : []);
+            $this->browser->request(
+                $method,
+                $path,
+                'POST' === $method
+                    ? ['_token' => $token, 'note' => 'x', 'value' => '1', 'reason' => 'x']
+                    : [],
+            );
             self::assertSame(404, $this->browser->getResponse()->getStatusCode(), "$name: $method $path");
             ++$tried;
         }
@@ -118,7 +207,11 @@ final class AccessTest extends GardenTestCase
             self::assertStringNotContainsString('unsafe', $policy);
         }
         $this->browser->request('GET', '/clients/new');
-        self::assertDoesNotMatchRegularExpression('/<[^>]+\s(style|on[a-z]+)=|<style|<script(?![^>]+src=)/i', $this->page(), 'nothing inline');
+        self::assertDoesNotMatchRegularExpression(
+            '/<[^>]+\s(style|on[a-z]+)=|<style|<script(?![^>]+src=)/i',
+            $this->page(),
+            'nothing inline',
+        );
     }
 
     /**
@@ -128,27 +221,87 @@ final class AccessTest extends GardenTestCase
      */
     private function addresses(string $clinicId, ?\HandGarden\Account\Staff $therapist): array
     {
-        $ids = ['client' => 'x', 'sitting' => 'x', 'reading' => 'x', 'visit' => 'x', 'second' => '1', 'recording' => 'x', 'device' => 'x', 'suspension' => 'x', 'hash' => str_repeat('0', 32), 'rung' => 'helped-lift-hold', 'ladder' => 'base-1', 'format' => 'yaml', 'key' => 'x'];
+        $ids = [
+            'client' => 'x',
+            'sitting' => 'x',
+            'reading' => 'x',
+            'visit' => 'x',
+            'second' => '1',
+            'recording' => 'x',
+            'device' => 'x',
+            'suspension' => 'x',
+            'hash' => str_repeat('0', 32),
+            'rung' => 'helped-lift-hold',
+            'ladder' => 'base-1',
+            'format' => 'yaml',
+            'key' => 'x',
+        ];
         if (null !== $therapist) {
             $clinic = $this->entities->find(\HandGarden\Account\Clinic::class, $clinicId);
             self::assertNotNull($clinic);
             $client = $this->client($clinic, $therapist);
             $ids['client'] = $client->id;
             $now = new \DateTimeImmutable();
-            $ids['sitting'] = $this->keep(new Sitting($clinicId, $client->id, [], $now, 1, $therapist->id, $now))->id;
-            $ids['suspension'] = $this->keep(new Suspension($clinicId, $client->id, '*', 'test', $now))->id;
-            $ids['key'] = $this->keep(new OwnExercise($clinicId, 'abc', 1, 'Own', ['steps' => ['Lift.']] + OwnExerciseForm::blank()->written, [], [], 'own', 60, $therapist->id, $now))->key;
-            $reading = $this->entities->getRepository(\HandGarden\Assessment\RecordedReading::class)->findOneBy(['clientId' => $client->id, 'code' => 'wrist_extension']);
+            $ids['sitting'] = $this->keep(
+                new Sitting($clinicId, $client->id, [], $now, 1, $therapist->id, $now),
+            )->id;
+            $ids['suspension'] = $this->keep(
+                new Suspension($clinicId, $client->id, '*', 'test', $now),
+            )->id;
+            $ids['key'] = $this->keep(
+                new OwnExercise(
+                    $clinicId,
+                    'abc',
+                    1,
+                    'Own',
+                    ['steps' => ['Lift.']] + OwnExerciseForm::blank()->written,
+                    [],
+                    [],
+                    'own',
+                    60,
+                    $therapist->id,
+                    $now,
+                ),
+            )->key;
+            $reading = $this->entities->getRepository(
+                \HandGarden\Assessment\RecordedReading::class,
+            )->findOneBy(
+                ['clientId' => $client->id, 'code' => 'wrist_extension'],
+            );
             self::assertNotNull($reading);
             $ids['reading'] = $reading->id;
             $ids['visit'] = $reading->visitId;
-            $ids['recording'] = $this->keep(new Recording($clinicId, $client->id, RecordingKind::Ink, 'word', Side::Right, '{}', [], '', $now, $now, $therapist->id))->id;
-            $ids['device'] = $this->keep(Device::register($clinicId, 'Glove', DeviceKind::Glove, Side::Right, true, $now)[0])->id;
+            $ids['recording'] = $this->keep(
+                new Recording(
+                    $clinicId,
+                    $client->id,
+                    RecordingKind::Ink,
+                    'word',
+                    Side::Right,
+                    '{}',
+                    [],
+                    '',
+                    $now,
+                    $now,
+                    $therapist->id,
+                ),
+            )->id;
+            $ids['device'] = $this->keep(
+                Device::register($clinicId, 'Glove', DeviceKind::Glove, Side::Right, true, $now)[0],
+            )->id;
         }
         $router = $this->service(RouterInterface::class);
         $addresses = [];
         foreach ($router->getRouteCollection() as $name => $route) {
-            $values = array_filter($ids, static fn (string $key): bool => \in_array($key, $route->compile()->getPathVariables(), true), \ARRAY_FILTER_USE_KEY);
+            $values = array_filter(
+                $ids,
+                static fn (string $key): bool => \in_array(
+                    $key,
+                    $route->compile()->getPathVariables(),
+                    true,
+                ),
+                \ARRAY_FILTER_USE_KEY,
+            );
             foreach ([] === $route->getMethods() ? ['GET'] : $route->getMethods() as $method) {
                 $addresses[] = [$name, $method, $router->generate($name, $values)];
             }

@@ -15,10 +15,19 @@ final class CaseCommandTest extends KernelTestCase
     public function testTheExamplesArePlacedBuiltAndReadWithoutADatabase(): void
     {
         foreach (['tight-hand', 'cupped-hands', 'fingers-together', 'tight-hand-with-log'] as $name) {
-            foreach (['place' => 'placements', 'build' => 'items', 'propose' => 'proposals'] as $command => $key) {
+            foreach (
+                [
+                    'place' => 'placements',
+                    'build' => 'items',
+                    'propose' => 'proposals',
+                ] as $command => $key
+            ) {
                 $tester = $this->answer($command, Cases::root().'/docs/examples/'.$name.'.json');
                 self::assertSame(0, $tester->getStatusCode(), $tester->getDisplay());
-                self::assertArrayHasKey($key, (array) json_decode($tester->getDisplay(), true, 64, \JSON_THROW_ON_ERROR));
+                self::assertArrayHasKey(
+                    $key,
+                    (array) json_decode($tester->getDisplay(), true, 64, \JSON_THROW_ON_ERROR),
+                );
             }
         }
     }
@@ -34,8 +43,11 @@ final class CaseCommandTest extends KernelTestCase
     }
 
     #[DataProvider('recordings')]
-    public function testARecordingIsReplayedFromItsFile(string $name, string $figure, float $value): void
-    {
+    public function testARecordingIsReplayedFromItsFile(
+        string $name,
+        string $figure,
+        float $value,
+    ): void {
         $tester = $this->answer('analyse', Cases::root().'/docs/examples/'.$name.'.json');
         self::assertSame(0, $tester->getStatusCode(), $tester->getDisplay());
         $found = (array) json_decode($tester->getDisplay(), true, 16, \JSON_THROW_ON_ERROR);
@@ -46,34 +58,94 @@ final class CaseCommandTest extends KernelTestCase
     {
         $file = Cases::root().'/docs/examples/tight-hand-with-log.json';
         foreach (['place', 'build', 'propose'] as $command) {
-            self::assertSame($this->answer($command, $file)->getDisplay(), $this->answer($command, $file)->getDisplay());
+            self::assertSame(
+                $this->answer($command, $file)->getDisplay(),
+                $this->answer($command, $file)->getDisplay(),
+            );
         }
     }
 
     public function testAPainfulRiseIsEasedWhileACleanHoldGrows(): void
     {
         /** @var array{proposals: list<array{rule: string, rung: string, evidence: list<string>}>} $answer */
-        $answer = json_decode($this->answer('propose', Cases::root().'/docs/examples/tight-hand-with-log.json')->getDisplay(), true, 64, \JSON_THROW_ON_ERROR);
+        $answer = json_decode(
+            $this->answer(
+                'propose',
+                Cases::root().'/docs/examples/tight-hand-with-log.json',
+            )->getDisplay(),
+            true,
+            64,
+            \JSON_THROW_ON_ERROR,
+        );
 
-        self::assertSame(['ease.pain close-and-open', 'advance.hold-count helped-lift-hold', 'advance.stretch-hold staged-joint-opener'], array_map(static fn (array $p): string => $p['rule'].' '.$p['rung'], $answer['proposals']));
+        self::assertSame(
+            [
+                'ease.pain close-and-open',
+                'advance.hold-count helped-lift-hold',
+                'advance.stretch-hold staged-joint-opener',
+            ],
+            array_map(
+                static fn (array $p): string => $p['rule'].' '.$p['rung'],
+                $answer['proposals'],
+            ),
+        );
         self::assertNotSame([], $answer['proposals'][0]['evidence']);
     }
 
     /** @return iterable<string, array{string, string}> */
     public static function broken(): iterable
     {
-        $case = static fn (string $more): string => '{"today": "2026-11-20", "client": {"conditions": ["stroke"], "affected": ["right"]}'.$more.'}';
+        $case = static fn (string $more): string => '{"today": "2026-11-20", "client": {"conditions": ["stroke"], "affected": ["right"]}'
+                .$more
+                .'}';
         yield 'no JSON' => ['{"today": ', 'not JSON'];
-        yield 'no day' => ['{"client": {"conditions": ["stroke"], "affected": ["right"]}}', 'today: is missing'];
-        yield 'no such day' => ['{"today": "2026-02-30", "client": {}}', 'today: "2026-02-30" is not a day'];
-        yield 'no such condition' => ['{"today": "2026-11-20", "client": {"conditions": ["strok"], "affected": ["right"]}}', 'client.conditions[0]: "strok" is not one of stroke'];
-        yield 'a degree that no joint has' => [$case(', "measures": [{"code": "index_mcp_flexion", "side": "right", "mode": "active", "degrees": 400}]'), 'measures[0].degrees: 400 is outside -45..130'];
-        yield 'a measure that is none' => [$case(', "measures": [{"code": "nose_length", "side": "right", "degrees": 4}]'), 'measures[0].code: "nose_length" is not a measure'];
-        yield 'an unknown part' => [$case(', "observations": [{"code": "painful", "part": "knee", "side": "right", "answer": "no"}]'), 'observations[0].part: expected one of wrist'];
-        yield 'an unknown rung in the log' => [$case(', "log": [{"id": "a", "sitting": "s", "rung": "fly", "hands": "right", "on": "2026-11-19", "outcome": "done"}]'), 'log[0].rung: "fly" is not in the catalogue'];
-        yield 'pain of 11' => [$case(', "log": [{"id": "a", "sitting": "s", "rung": "open-attempt", "hands": "right", "on": "2026-11-19", "outcome": "done", "pain_after": 11}]'), 'log[0].pain_after: 11 is outside 0..10'];
+        yield 'no day' => [
+            '{"client": {"conditions": ["stroke"], "affected": ["right"]}}',
+            'today: is missing',
+        ];
+        yield 'no such day' => [
+            '{"today": "2026-02-30", "client": {}}',
+            'today: "2026-02-30" is not a day',
+        ];
+        yield 'no such condition' => [
+            '{"today": "2026-11-20", "client": {"conditions": ["strok"], "affected": ["right"]}}',
+            'client.conditions[0]: "strok" is not one of stroke',
+        ];
+        yield 'a degree that no joint has' => [
+            $case(
+                ', "measures": [{"code": "index_mcp_flexion", "side": "right", "mode": "active", "degrees": 400}]',
+            ),
+            'measures[0].degrees: 400 is outside -45..130',
+        ];
+        yield 'a measure that is none' => [
+            $case(', "measures": [{"code": "nose_length", "side": "right", "degrees": 4}]'),
+            'measures[0].code: "nose_length" is not a measure',
+        ];
+        yield 'an unknown part' => [
+            $case(
+                ', "observations": [{"code": "painful", "part": "knee", "side": "right", "answer": "no"}]',
+            ),
+            'observations[0].part: expected one of wrist',
+        ];
+        yield 'an unknown rung in the log' => [
+            $case(
+                ', "log": [{"id": "a", "sitting": "s", "rung": "fly", "hands": "right", "on": "2026-11-19", "outcome": "done"}]',
+            ),
+            'log[0].rung: "fly" is not in the catalogue',
+        ];
+        yield 'pain of 11' => [
+            $case(
+                ', "log": [{"id": "a", "sitting": "s", "rung": "open-attempt", "hands": "right", "on": "2026-11-19", "outcome": "done", "pain_after": 11}]',
+            ),
+            'log[0].pain_after: 11 is outside 0..10',
+        ];
         yield 'a key nobody knows' => [$case(', "mesures": []'), 'mesures'];
-        yield 'tomorrow' => [$case(', "observations": [{"code": "curls", "side": "right", "answer": "no", "on": "2026-11-21"}]'), 'observations[0].on: lies after today'];
+        yield 'tomorrow' => [
+            $case(
+                ', "observations": [{"code": "curls", "side": "right", "answer": "no", "on": "2026-11-21"}]',
+            ),
+            'observations[0].on: lies after today',
+        ];
     }
 
     #[DataProvider('broken')]

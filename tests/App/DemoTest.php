@@ -29,13 +29,37 @@ final class DemoTest extends GardenTestCase
         $clients = $this->entities->getRepository(Client::class)->findAll();
         self::assertSame(0, $this->load());
         self::assertCount(\count($clients), $this->entities->getRepository(Client::class)->findAll());
-        $lead = $this->entities->getRepository(Staff::class)->findOneBy(['email' => 'maren@quayside.example']);
+        $lead = $this->entities->getRepository(Staff::class)->findOneBy(
+            ['email' => 'maren@quayside.example'],
+        );
         self::assertNotNull($lead);
         $this->signIn($lead);
 
         self::assertCount(2, $clients);
         foreach ($clients as $client) {
-            foreach (['', '/edit', '/screening', '/measure', '/measure?set=everything', '/findings', '/screen', '/screen?task=tapping&side=right', '/steadiness', '/live', '/placement', '/routine', '/routine/print', '/approaches', '/handout.pdf', '/week', '/week.ics', '/decisions', '/sittings/new'] as $page) {
+            foreach (
+                [
+                    '',
+                    '/edit',
+                    '/screening',
+                    '/measure',
+                    '/measure?set=everything',
+                    '/findings',
+                    '/screen',
+                    '/screen?task=tapping&side=right',
+                    '/steadiness',
+                    '/live',
+                    '/placement',
+                    '/routine',
+                    '/routine/print',
+                    '/approaches',
+                    '/handout.pdf',
+                    '/week',
+                    '/week.ics',
+                    '/decisions',
+                    '/sittings/new',
+                ] as $page
+            ) {
                 $this->browser->request('GET', '/clients/'.$client->id.$page);
                 self::assertResponseIsSuccessful($client->name().$page);
             }
@@ -45,7 +69,9 @@ final class DemoTest extends GardenTestCase
     public function testTheHistoriesBringSomethingToDecide(): void
     {
         $this->load();
-        $lead = $this->entities->getRepository(Staff::class)->findOneBy(['email' => 'maren@quayside.example']);
+        $lead = $this->entities->getRepository(Staff::class)->findOneBy(
+            ['email' => 'maren@quayside.example'],
+        );
         self::assertNotNull($lead);
         $this->signIn($lead);
         $this->browser->request('GET', '/');
@@ -56,7 +82,15 @@ final class DemoTest extends GardenTestCase
 
     private function load(bool $onLoopback = true, string $password = 'garden-demo'): int
     {
-        $command = new LoadDemo($this->entities, $this->service(Connection::class), $this->service(UserPasswordHasherInterface::class), $this->service(DemoClients::class), new Clock(), $onLoopback, $password);
+        $command = new LoadDemo(
+            $this->entities,
+            $this->service(Connection::class),
+            $this->service(UserPasswordHasherInterface::class),
+            $this->service(DemoClients::class),
+            new Clock(),
+            $onLoopback,
+            $password,
+        );
 
         return (new CommandTester($command))->execute([]);
     }

@@ -30,7 +30,12 @@ final class DeviceCommandTest extends TestCase
     public function testPrintsLinesThatTheApplicationReads(string $kind, string $profile): void
     {
         $tester = new CommandTester(new DeviceCommand(new MockHttpClient(), '', ''));
-        self::assertSame(0, $tester->execute(['kind' => $kind, '--behaviour' => $profile, '--print' => true, '--seconds' => '2']));
+        self::assertSame(
+            0,
+            $tester->execute(
+                ['kind' => $kind, '--behaviour' => $profile, '--print' => true, '--seconds' => '2'],
+            ),
+        );
         $batch = Batch::read(DeviceKind::from($kind), $tester->getDisplay(), new Seen());
 
         self::assertCount(2 * DeviceKind::from($kind)->rateHz(), $batch->frames);
@@ -40,19 +45,35 @@ final class DeviceCommandTest extends TestCase
     public function testDeliversWithItsTokenAtItsPace(): void
     {
         $bodies = [];
-        $http = new MockHttpClient(static function (string $method, string $url, array $options) use (&$bodies): MockResponse {
-            self::assertSame('http://127.0.0.1:1/device/frames', $url);
-            self::assertIsArray($options['headers']);
-            self::assertContains('Authorization: Bearer secret', $options['headers']);
-            self::assertIsString($options['body']);
-            $bodies[] = $options['body'];
+        $http =
+            new MockHttpClient(
+                static function (
+                    string $method,
+                    string $url,
+                    array $options,
+                ) use (&$bodies): MockResponse {
+                    self::assertSame('http://127.0.0.1:1/device/frames', $url);
+                    self::assertIsArray($options['headers']);
+                    self::assertContains('Authorization: Bearer secret', $options['headers']);
+                    self::assertIsString($options['body']);
+                    $bodies[] = $options['body'];
 
-            return new MockResponse('{"taken":2}');
-        });
+                    return new MockResponse('{"taken":2}');
+                },
+            );
         $began = microtime(true);
-        self::assertSame(0, (new CommandTester(new DeviceCommand($http, 'http://127.0.0.1:1', 'secret')))->execute(['kind' => 'glove', '--seconds' => '0.48']));
+        self::assertSame(
+            0,
+            (
+                new CommandTester(new DeviceCommand($http, 'http://127.0.0.1:1', 'secret'))
+            )->execute(['kind' => 'glove', '--seconds' => '0.48']),
+        );
 
-        self::assertGreaterThan(0.3, microtime(true) - $began, 'a hand does not move faster because nobody looks');
+        self::assertGreaterThan(
+            0.3,
+            microtime(true) - $began,
+            'a hand does not move faster because nobody looks',
+        );
         self::assertCount(8, $bodies, 'three frames a delivery');
         self::assertStringStartsWith('{"hello":"hand-garden\/device"', $bodies[0]);
     }
@@ -80,7 +101,10 @@ final class DeviceCommandTest extends TestCase
     {
         $tester = new CommandTester(new DeviceCommand(new MockHttpClient(), '', ''));
         self::assertSame(2, $tester->execute(['kind' => 'toaster']));
-        self::assertStringContainsString('gauge: good, tight, dropout, garbage', $tester->getDisplay());
+        self::assertStringContainsString(
+            'gauge: good, tight, dropout, garbage',
+            $tester->getDisplay(),
+        );
         self::assertSame(2, $tester->execute(['kind' => 'gauge', '--behaviour' => 'tremor']));
         self::assertSame(1, $tester->execute(['kind' => 'gauge']));
         self::assertStringContainsString('HG_DEVICE_TOKEN', $tester->getDisplay());

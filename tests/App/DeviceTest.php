@@ -28,14 +28,27 @@ final class DeviceTest extends OdalysTestCase
         $this->deliver($device, $token, Profile::Tight, 100, 120); // the hand has moved on
         self::assertNotSame($shown['frame'], $this->newest($device)['frame']);
 
-        $this->post($this->live($device, '/capture'), ['frame' => $shown['frame'], 'what' => 'straight', 'mode' => 'active']);
+        $this->post(
+            $this->live($device, '/capture'),
+            ['frame' => $shown['frame'], 'what' => 'straight', 'mode' => 'active'],
+        );
         $this->assertStatus(200);
         $typed = $this->draft();
-        self::assertSame((string) round($shown['values']['index_pip']), $typed['m']['index_pip_extension:right:active:-']);
+        self::assertSame(
+            (string) round($shown['values']['index_pip']),
+            $typed['m']['index_pip_extension:right:active:-'],
+        );
 
         // kept on the measuring page it carries its source; typed over it does not
-        $this->post('/clients/'.$this->odalys->id.'/measure?set=motion', ['m' => ['ring_pip_extension:right:active:-' => '33']]);
-        $kept = fn (string $code): ?RecordedReading => $this->entities->getRepository(RecordedReading::class)->findOneBy(['clientId' => $this->odalys->id, 'code' => $code]);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/measure?set=motion',
+            ['m' => ['ring_pip_extension:right:active:-' => '33']],
+        );
+        $kept = fn (string $code): ?RecordedReading => $this->entities->getRepository(
+            RecordedReading::class,
+        )->findOneBy(
+            ['clientId' => $this->odalys->id, 'code' => $code],
+        );
         self::assertSame(Source::Glove, $kept('index_pip_extension')?->source);
         self::assertSame(Source::Hand, $kept('ring_pip_extension')?->source);
     }
@@ -48,10 +61,17 @@ final class DeviceTest extends OdalysTestCase
         $first = $this->newest($device)['frame'];
         $this->post($this->live($device, '/capture'), ['frame' => $first, 'what' => 'grip']);
         $this->post($this->live($device, '/capture'), ['frame' => $first, 'what' => 'grip']);
-        $this->post('/clients/'.$this->odalys->id.'/measure/figures', ['seen' => $seen, 'm' => ['grip_kg:right:-:-' => '', 'pegs_s:right:-:-' => '40']]);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/measure/figures',
+            ['seen' => $seen, 'm' => ['grip_kg:right:-:-' => '', 'pegs_s:right:-:-' => '40']],
+        );
 
         $typed = $this->draft();
-        self::assertMatchesRegularExpression('/^[\d.]+ [\d.]+$/', $typed['m']['grip_kg:right:-:-'], 'each capture is one trial');
+        self::assertMatchesRegularExpression(
+            '/^[\d.]+ [\d.]+$/',
+            $typed['m']['grip_kg:right:-:-'],
+            'each capture is one trial',
+        );
         self::assertSame('40', $typed['m']['pegs_s:right:-:-']);
     }
 
@@ -63,7 +83,10 @@ final class DeviceTest extends OdalysTestCase
 
         self::assertSame('live', $answer['state']);
         self::assertStringContainsString('unreadable', implode(' ', $answer['faults']));
-        self::assertStringContainsString('outside what a hand can do', implode(' ', $answer['faults']));
+        self::assertStringContainsString(
+            'outside what a hand can do',
+            implode(' ', $answer['faults']),
+        );
     }
 
     public function testAFrameThatIsGoneCapturesNothingAndSaysSo(): void
@@ -85,13 +108,23 @@ final class DeviceTest extends OdalysTestCase
         $this->deliver($device, $token, Profile::Good, 0, 5, 401);
         $this->browser->request('GET', '/devices');
 
-        self::assertSelectorTextContains('main', \sprintf('%d deliveries with a wrong token', $before + 2));
+        self::assertSelectorTextContains(
+            'main',
+            \sprintf('%d deliveries with a wrong token', $before + 2),
+        );
     }
 
     public function testALineBeforeTheHelloIsRefused(): void
     {
         [, $token] = $this->device(DeviceKind::Gauge);
-        $this->browser->request('POST', '/device/frames', [], [], ['HTTP_AUTHORIZATION' => 'Bearer '.$token], '{"seq":1,"ms":1,"v":[1]}');
+        $this->browser->request(
+            'POST',
+            '/device/frames',
+            [],
+            [],
+            ['HTTP_AUTHORIZATION' => 'Bearer '.$token],
+            '{"seq":1,"ms":1,"v":[1]}',
+        );
         $this->assertStatus(422);
     }
 
@@ -103,18 +136,28 @@ final class DeviceTest extends OdalysTestCase
         for ($i = 1; $i < 23; ++$i) {
             $this->deliver($device, $token, Profile::Tremor, 100 * $i, 100 * $i + 100);
         }
-        $this->post($this->live($device, '/record'), ['from' => $from, 'seconds' => '20', 'action' => 'posture', 'side' => 'right']);
+        $this->post(
+            $this->live($device, '/record'),
+            ['from' => $from, 'seconds' => '20', 'action' => 'posture', 'side' => 'right'],
+        );
         $this->assertStatus(200);
-        $record = $this->entities->getRepository(Recording::class)->findOneBy(['clientId' => $this->odalys->id]);
+        $record = $this->entities->getRepository(Recording::class)->findOneBy(
+            ['clientId' => $this->odalys->id],
+        );
         self::assertNotNull($record);
         self::assertEqualsWithDelta(5.0, $record->found['peak_hz'], 0.05);
-        $reading = $this->entities->getRepository(RecordedReading::class)->findOneBy(['code' => 'tremor_hz']);
+        $reading = $this->entities->getRepository(RecordedReading::class)->findOneBy(
+            ['code' => 'tremor_hz'],
+        );
         self::assertSame(Source::MotionSensor, $reading?->source);
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/steadiness');
         self::assertSelectorExists('figure.chart svg[aria-label*="Shakes 5.0 times a second"]');
 
         // a stretch that is too short is kept and says so
-        $this->post($this->live($device, '/record'), ['from' => $from, 'seconds' => '5', 'action' => 'rest', 'side' => 'right']);
+        $this->post(
+            $this->live($device, '/record'),
+            ['from' => $from, 'seconds' => '5', 'action' => 'rest', 'side' => 'right'],
+        );
         self::assertStringContainsString('Too short to say', $this->page());
     }
 
@@ -123,7 +166,13 @@ final class DeviceTest extends OdalysTestCase
         [$device, $token] = $this->device(DeviceKind::Glove);
         $this->deliver($device, $token, Profile::CoMoving, 0, 1);
         $from = $this->newest($device)['frame'];
-        $this->deliver($device, $token, Profile::CoMoving, 1, 199); // the thumb is the asked one in the first four seconds
+        $this->deliver(
+            $device,
+            $token,
+            Profile::CoMoving,
+            1,
+            199,
+        ); // the thumb is the asked one in the first four seconds
         $this->post($this->live($device, '/independence'), ['from' => $from, 'what' => 'thumb']);
         $this->assertStatus(200);
 
@@ -151,19 +200,43 @@ final class DeviceTest extends OdalysTestCase
     /** @return array{Device, string} */
     private function device(DeviceKind $kind): array
     {
-        [$device, $token] = Device::register($this->odalys->clinicId, $kind->label(), $kind, Side::Right, true, new \DateTimeImmutable());
+        [$device, $token] = Device::register(
+            $this->odalys->clinicId,
+            $kind->label(),
+            $kind,
+            Side::Right,
+            true,
+            new \DateTimeImmutable(),
+        );
 
         return [$this->keep($device), $token];
     }
 
-    private function deliver(Device $device, string $token, Profile $profile, int $from, int $to, int $status = 200): void
-    {
+    private function deliver(
+        Device $device,
+        string $token,
+        Profile $profile,
+        int $from,
+        int $to,
+        int $status = 200,
+    ): void {
         $made = new SimulatedDevice($device->kind, $profile);
-        $lines = \sprintf('{"hello":"%s","version":1,"kind":"%s","run":"one"}', Batch::PROTOCOL, $device->kind->value)."\n";
+        $lines = \sprintf(
+            '{"hello":"%s","version":1,"kind":"%s","run":"one"}',
+            Batch::PROTOCOL,
+            $device->kind->value,
+        )."\n";
         for ($seq = $from; $seq < $to; ++$seq) {
             $lines .= $made->lines($seq);
         }
-        $this->browser->request('POST', '/device/frames', [], [], ['HTTP_AUTHORIZATION' => 'Bearer '.$token, 'CONTENT_TYPE' => 'application/x-ndjson'], $lines);
+        $this->browser->request(
+            'POST',
+            '/device/frames',
+            [],
+            [],
+            ['HTTP_AUTHORIZATION' => 'Bearer '.$token, 'CONTENT_TYPE' => 'application/x-ndjson'],
+            $lines,
+        );
         $this->assertStatus($status);
         $this->signIn($this->therapist);
     }
@@ -190,6 +263,9 @@ final class DeviceTest extends OdalysTestCase
     {
         $this->entities->clear();
 
-        return $this->entities->getRepository(MeasureDraft::class)->findOneBy(['clientId' => $this->odalys->id])->typed ?? [];
+        return $this->entities->getRepository(MeasureDraft::class)->findOneBy(
+            ['clientId' => $this->odalys->id],
+        )->typed
+            ?? [];
     }
 }

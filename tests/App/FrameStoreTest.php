@@ -21,7 +21,16 @@ final class FrameStoreTest extends GardenTestCase
     {
         parent::setUp();
         $this->store = $this->service(FrameStore::class);
-        $this->device = $this->keep(Device::register($this->clinic()->id, 'Gauge', DeviceKind::Gauge, Side::Right, true, new \DateTimeImmutable())[0])->id;
+        $this->device = $this->keep(
+            Device::register(
+                $this->clinic()->id,
+                'Gauge',
+                DeviceKind::Gauge,
+                Side::Right,
+                true,
+                new \DateTimeImmutable(),
+            )[0],
+        )->id;
     }
 
     public function testNothingCameYet(): void
@@ -39,7 +48,10 @@ final class FrameStoreTest extends GardenTestCase
         self::assertSame(2, $shown->frame->seq);
         $this->deliver('a', [3], 1100);
 
-        self::assertEquals($shown, $this->store->find($this->device, DeviceKind::Gauge, $shown->name));
+        self::assertEquals(
+            $shown,
+            $this->store->find($this->device, DeviceKind::Gauge, $shown->name),
+        );
         self::assertSame(3, $this->store->newest($this->device, DeviceKind::Gauge)?->frame->seq);
         foreach (['', '1', '999999.1', explode('.', $shown->name)[0].'.77', "1.1' OR 1=1"] as $name) {
             self::assertNull($this->store->find($this->device, DeviceKind::Gauge, $name), $name);
@@ -49,7 +61,15 @@ final class FrameStoreTest extends GardenTestCase
     public function testADeliveryOfFaultsOnlyDoesNotHideTheLastGoodFrame(): void
     {
         $this->deliver('a', [0], 1000);
-        $this->store->keep($this->device, Batch::read(DeviceKind::Gauge, $this->hello('a')."garbage\n", $this->store->seen($this->device)), 1100);
+        $this->store->keep(
+            $this->device,
+            Batch::read(
+                DeviceKind::Gauge,
+                $this->hello('a')."garbage\n",
+                $this->store->seen($this->device),
+            ),
+            1100,
+        );
 
         self::assertSame(0, $this->store->newest($this->device, DeviceKind::Gauge)?->frame->seq);
         self::assertSame(['garbage' => 1], $this->store->faults($this->device, 1200)['faults']);
@@ -65,15 +85,26 @@ final class FrameStoreTest extends GardenTestCase
         $this->deliver('a', [5, 6, 7, 8, 9], 1200);
         $this->deliver('b', [0, 1, 2], 1300);
 
-        self::assertSame([1, 2, 3, 4, 5, 6, 7, 8, 9], self::numbers($this->store->since($this->device, DeviceKind::Gauge, $from, 10_000.0)));
-        self::assertSame([1, 2, 3, 4], self::numbers($this->store->since($this->device, DeviceKind::Gauge, $from, 150.0)), '50 ms a frame');
+        self::assertSame(
+            [1, 2, 3, 4, 5, 6, 7, 8, 9],
+            self::numbers($this->store->since($this->device, DeviceKind::Gauge, $from, 10_000.0)),
+        );
+        self::assertSame(
+            [1, 2, 3, 4],
+            self::numbers($this->store->since($this->device, DeviceKind::Gauge, $from, 150.0)),
+            '50 ms a frame',
+        );
         self::assertSame([], $this->store->since($this->device, DeviceKind::Gauge, 'gone.1', 1000.0));
     }
 
     public function testTheSameFrameTwiceIsKnownAcrossDeliveries(): void
     {
         $this->deliver('a', [0, 1, 2], 1000);
-        $batch = Batch::read(DeviceKind::Gauge, $this->hello('a').$this->line(2).$this->line(3), $this->store->seen($this->device));
+        $batch = Batch::read(
+            DeviceKind::Gauge,
+            $this->hello('a').$this->line(2).$this->line(3),
+            $this->store->seen($this->device),
+        );
 
         self::assertSame(['duplicate' => 1], $batch->faults);
         self::assertCount(1, $batch->frames);
@@ -92,12 +123,24 @@ final class FrameStoreTest extends GardenTestCase
     /** @param list<int> $numbers */
     private function deliver(string $run, array $numbers, int $nowMs): void
     {
-        $this->store->keep($this->device, Batch::read(DeviceKind::Gauge, $this->hello($run).implode('', array_map($this->line(...), $numbers)), $this->store->seen($this->device)), $nowMs);
+        $this->store->keep(
+            $this->device,
+            Batch::read(
+                DeviceKind::Gauge,
+                $this->hello($run).implode('', array_map($this->line(...), $numbers)),
+                $this->store->seen($this->device),
+            ),
+            $nowMs,
+        );
     }
 
     private function hello(string $run): string
     {
-        return \sprintf('{"hello":"%s","version":1,"kind":"gauge","run":"%s"}', Batch::PROTOCOL, $run)."\n";
+        return \sprintf(
+            '{"hello":"%s","version":1,"kind":"gauge","run":"%s"}',
+            Batch::PROTOCOL,
+            $run,
+        )."\n";
     }
 
     private function line(int $seq): string

@@ -59,15 +59,24 @@ abstract class GardenTestCase extends WebTestCase
 
     protected function staff(Clinic $clinic, Role $role = Role::Therapist): Staff
     {
-        $staff = new Staff($clinic->id, \sprintf('%s%d@quayside.example', $role->value, ++self::$people), 'Sefa Ouland', $role);
+        $staff = new Staff(
+            $clinic->id,
+            \sprintf('%s%d@quayside.example', $role->value, ++self::$people),
+            'Sefa Ouland',
+            $role,
+        );
         $staff->password = password_hash('secret', \PASSWORD_BCRYPT, ['cost' => 4]);
 
         return $this->keep($staff);
     }
 
     /** The stroke client of the examples, measured and screened today. */
-    protected function client(Clinic $clinic, Staff $therapist, bool $measured = true, string $family = 'Brandt'): Client
-    {
+    protected function client(
+        Clinic $clinic,
+        Staff $therapist,
+        bool $measured = true,
+        string $family = 'Brandt',
+    ): Client {
         $now = new \DateTimeImmutable();
         $client = new Client($clinic->id, $therapist->id, $now);
         $client->givenName = 'Odalys';
@@ -79,12 +88,29 @@ abstract class GardenTestCase extends WebTestCase
         if ($measured) {
             $today = new \DateTimeImmutable($now->format('Y-m-d'), new \DateTimeZone('UTC'));
             foreach (Cases::catalogue()->screening->questions as $question) {
-                $this->entities->persist(new ScreeningAnswer($clinic->id, $client->id, $question->id, Answer::No, $today, $therapist->id, $now));
+                $this->entities->persist(
+                    new ScreeningAnswer(
+                        $clinic->id,
+                        $client->id,
+                        $question->id,
+                        Answer::No,
+                        $today,
+                        $therapist->id,
+                        $now,
+                    ),
+                );
             }
             $visit = new Visit($clinic->id, $client->id, $today, $therapist->id, $now);
             $this->entities->persist($visit);
             foreach (Cases::example('tight-hand')->facts->readings->current() as $r) {
-                $this->entities->persist(RecordedReading::of(new Reading($r->code, $r->side, $r->mode, $r->argument, $r->value, $today), $visit, $therapist->id, $now->modify('-1 hour')));
+                $this->entities->persist(
+                    RecordedReading::of(
+                        new Reading($r->code, $r->side, $r->mode, $r->argument, $r->value, $today),
+                        $visit,
+                        $therapist->id,
+                        $now->modify('-1 hour'),
+                    ),
+                );
             }
             $this->entities->flush();
         }
@@ -115,7 +141,14 @@ abstract class GardenTestCase extends WebTestCase
     protected function postJson(string $path, array $line): int
     {
         $token = $this->token();
-        $this->browser->request('POST', $path, [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_GARDEN_TOKEN' => $token], json_encode($line, \JSON_THROW_ON_ERROR));
+        $this->browser->request(
+            'POST',
+            $path,
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/json', 'HTTP_X_GARDEN_TOKEN' => $token],
+            json_encode($line, \JSON_THROW_ON_ERROR),
+        );
 
         return $this->browser->getResponse()->getStatusCode();
     }
@@ -127,7 +160,11 @@ abstract class GardenTestCase extends WebTestCase
 
     protected function assertStatus(int $expected): void
     {
-        self::assertSame($expected, $this->browser->getResponse()->getStatusCode(), mb_substr(strip_tags($this->page()), 0, 800));
+        self::assertSame(
+            $expected,
+            $this->browser->getResponse()->getStatusCode(),
+            mb_substr(strip_tags($this->page()), 0, 800),
+        );
     }
 
     /**

@@ -24,13 +24,25 @@ final class LibraryTest extends GardenTestCase
 
         $this->browser->request('GET', '/exercises?only=1&at_hand[]=table&strand=base');
         self::assertStringContainsString('Helped lift and hold', $this->page());
-        self::assertStringNotContainsString('weight', $this->browser->getCrawler()->filter('#found')->text());
+        self::assertStringNotContainsString(
+            'weight',
+            $this->browser->getCrawler()->filter('#found')->text(),
+        );
     }
 
     public function testFiltersThatMakeNoSenseAreAsIfTheyWereNotThere(): void
     {
         $this->signIn($this->staff($this->clinic()));
-        foreach (['condition=gout', 'performer[]=x', 'minutes=-4', 'at_hand=table&only=1', 'words[]=x', "words='%22)(*"] as $query) {
+        foreach (
+            [
+                'condition=gout',
+                'performer[]=x',
+                'minutes=-4',
+                'at_hand=table&only=1',
+                'words[]=x',
+                "words='%22)(*",
+            ] as $query
+        ) {
             $this->browser->request('GET', '/exercises?'.$query);
             $this->assertStatus(200);
         }
@@ -39,7 +51,16 @@ final class LibraryTest extends GardenTestCase
     public function testEveryExerciseHasItsPageAndItsSheet(): void
     {
         $this->signIn($this->staff($this->clinic()));
-        foreach (['helped-lift-hold', 'shelf-arm-side-raise', 'release-phase-thumb', 'four-shape-chain', 'rocker-cut-food', 'open-hand-weight-lean'] as $id) {
+        foreach (
+            [
+                'helped-lift-hold',
+                'shelf-arm-side-raise',
+                'release-phase-thumb',
+                'four-shape-chain',
+                'rocker-cut-food',
+                'open-hand-weight-lean',
+            ] as $id
+        ) {
             $this->browser->request('GET', '/exercises/of/'.$id);
             $this->assertStatus(200);
             $this->browser->request('GET', '/exercises/of/'.$id.'/print?side=left');
@@ -52,7 +73,14 @@ final class LibraryTest extends GardenTestCase
     public function testWhatOnlyTrainedTherapistsDoIsNotShownToAssistants(): void
     {
         $this->signIn($this->staff($this->clinic(), Role::Assistant));
-        foreach (['/exercises/of/release-phase-thumb', '/exercises/ladder/mobilize-4', '/exercises/hands-on-release', '/exercises/own/new'] as $path) {
+        foreach (
+            [
+                '/exercises/of/release-phase-thumb',
+                '/exercises/ladder/mobilize-4',
+                '/exercises/hands-on-release',
+                '/exercises/own/new',
+            ] as $path
+        ) {
             $this->browser->request('GET', $path);
             $this->assertStatus(403);
         }
@@ -64,17 +92,31 @@ final class LibraryTest extends GardenTestCase
     {
         $this->signIn($this->staff($this->clinic()));
         $this->browser->request('GET', '/exercises/own/new?from=each-finger-lift');
-        $this->browser->submitForm('Keep', ['name' => 'Lift by two', 'dose_repetitions' => '3', 'own_pose' => '1', 'pose[end][ring][0]' => '-20']);
+        $this->browser->submitForm(
+            'Keep',
+            [
+                'name' => 'Lift by two',
+                'dose_repetitions' => '3',
+                'own_pose' => '1',
+                'pose[end][ring][0]' => '-20',
+            ],
+        );
         $this->browser->followRedirect();
         self::assertStringContainsString('Lift by two', $this->page());
         self::assertStringContainsString('3 × each of 5', $this->page());
         $first = $this->only();
-        self::assertSame([-20, 2, 2, 3], \is_array($first->pose['end']) ? $first->pose['end']['ring'] : null);
+        self::assertSame(
+            [-20, 2, 2, 3],
+            \is_array($first->pose['end']) ? $first->pose['end']['ring'] : null,
+        );
 
         $this->browser->request('GET', '/exercises/own/'.$first->key);
         $this->browser->submitForm('Keep as version 2', ['dose_repetitions' => '4']);
         $this->browser->followRedirect();
-        self::assertStringContainsString('Routines go on with the version they were built with', $this->page());
+        self::assertStringContainsString(
+            'Routines go on with the version they were built with',
+            $this->page(),
+        );
         $this->browser->request('GET', '/exercises/of/own-'.$first->key.'-v1');
         self::assertStringContainsString('3 × each of 5', $this->page());
         $this->browser->request('GET', '/exercises/of/own-'.$first->key.'-v2');
@@ -93,7 +135,10 @@ final class LibraryTest extends GardenTestCase
             [['dose_hold' => '40', 'most_hold' => '10'], 'Hold of this rung: 40 is outside 0..10'],
             [['when' => 'wrist_ext_hold_s>> 5'], 'when'],
             [['steps' => ''], 'steps: an exercise has one step or more'],
-            [['own_pose' => '1', 'pose[start][index][1]' => '140'], 'index PIP: 140 is outside -10..115'],
+            [
+                ['own_pose' => '1', 'pose[start][index][1]' => '140'],
+                'index PIP: 140 is outside -10..115',
+            ],
         ] as [$typed, $complaint]) {
             $this->browser->request('GET', '/exercises/own/new?from=each-finger-lift');
             $this->browser->submitForm('Keep', ['name' => 'Kept in the form'] + $typed);
@@ -113,15 +158,34 @@ final class LibraryTest extends GardenTestCase
         $this->browser->request('GET', '/exercises/own/new?from=each-finger-lift');
         $this->browser->submitForm('Keep', ['name' => 'Our lift']);
         $own = $this->only();
-        $this->browser->request('POST', '/clients/'.$client->id.'/routine', ['_token' => $this->token(), 'do' => 'add', 'rung' => $own->rungId(), 'hands' => 'right', 'note' => 'Likes it']);
+        $this->browser->request(
+            'POST',
+            '/clients/'.$client->id.'/routine',
+            [
+                '_token' => $this->token(),
+                'do' => 'add',
+                'rung' => $own->rungId(),
+                'hands' => 'right',
+                'note' => 'Likes it',
+            ],
+        );
         $this->browser->followRedirect();
-        self::assertStringContainsString('Our lift', $this->browser->getCrawler()->filter('#items')->text());
+        self::assertStringContainsString(
+            'Our lift',
+            $this->browser->getCrawler()->filter('#items')->text(),
+        );
 
         $this->browser->request('GET', '/exercises/own/'.$own->key);
         $this->browser->submitForm('Keep as version 2', ['name' => 'Our other lift']);
         $this->browser->request('GET', '/clients/'.$client->id.'/routine');
-        self::assertStringContainsString('Our lift', $this->browser->getCrawler()->filter('#items')->text());
-        self::assertStringNotContainsString('Our other lift', $this->browser->getCrawler()->filter('#items')->text());
+        self::assertStringContainsString(
+            'Our lift',
+            $this->browser->getCrawler()->filter('#items')->text(),
+        );
+        self::assertStringNotContainsString(
+            'Our other lift',
+            $this->browser->getCrawler()->filter('#items')->text(),
+        );
     }
 
     public function testTwoPeopleEditingSeeBothAndLoseNothing(): void
@@ -131,7 +195,10 @@ final class LibraryTest extends GardenTestCase
         $this->browser->submitForm('Keep', ['name' => 'First']);
         $key = $this->only()->key;
         $this->browser->request('GET', '/exercises/own/'.$key);
-        $stale = $this->browser->getCrawler()->selectButton('Keep as version 2')->form(['name' => 'Second thought']);
+        $stale = $this->browser
+            ->getCrawler()
+            ->selectButton('Keep as version 2')
+            ->form(['name' => 'Second thought']);
         $this->browser->submitForm('Keep as version 2', ['name' => 'By somebody else']);
         $this->browser->submit($stale);
 
@@ -152,13 +219,22 @@ final class LibraryTest extends GardenTestCase
         $this->browser->request('GET', '/exercises?words=putty');
         self::assertSame(12, substr_count($this->page(), 'Own exercise, version 1'));
         $this->browser->request('GET', '/exercises/own.yaml');
-        self::assertStringContainsString('Putty', (string) $this->browser->getResponse()->getContent());
+        self::assertStringContainsString(
+            'Putty',
+            (string) $this->browser->getResponse()->getContent(),
+        );
     }
 
     public function testABrokenLadderFileTakesNothingInAndNamesThePlace(): void
     {
         $this->signIn($this->staff($this->clinic()));
-        foreach (["rungs: [{name: x}]\n" => 'file.rungs[0]', '{' => 'file:', "strand: grip\nrungs: 4\n" => 'file.rungs: expected a list'] as $text => $complaint) {
+        foreach (
+            [
+                "rungs: [{name: x}]\n" => 'file.rungs[0]',
+                '{' => 'file:',
+                "strand: grip\nrungs: 4\n" => 'file.rungs: expected a list',
+            ] as $text => $complaint
+        ) {
             $this->takeIn($text);
             self::assertStringContainsString('Nothing was taken in', $this->page());
             self::assertStringContainsString($complaint, $this->page());
@@ -179,9 +255,19 @@ final class LibraryTest extends GardenTestCase
         self::assertArrayHasKey('left', $drawn);
         self::assertNotEquals($drawn['right'], $drawn['left']);
 
-        $this->browser->request('POST', '/exercises/pose', array_replace_recursive($form, ['which' => 'end', 'pose' => ['end' => ['wrist' => '500']]]));
+        $this->browser->request(
+            'POST',
+            '/exercises/pose',
+            array_replace_recursive(
+                $form,
+                ['which' => 'end', 'pose' => ['end' => ['wrist' => '500']]],
+            ),
+        );
         $this->assertStatus(422);
-        self::assertStringContainsString('wrist: 500 is outside -80..85', (string) $this->browser->getResponse()->getContent());
+        self::assertStringContainsString(
+            'wrist: 500 is outside -80..85',
+            (string) $this->browser->getResponse()->getContent(),
+        );
     }
 
     public function testALeadLeavesOutHandShapesForTheClinic(): void
@@ -196,7 +282,10 @@ final class LibraryTest extends GardenTestCase
         self::assertStringContainsString('Left out from now on: wide-l, outer-pair', $this->page());
         $this->browser->request('GET', '/exercises/of/four-shape-chain');
         self::assertStringContainsString('This clinic leaves out: wide L, outer pair', $this->page());
-        self::assertNotEquals($before, $this->browser->getCrawler()->filter('figure img')->extract(['src']));
+        self::assertNotEquals(
+            $before,
+            $this->browser->getCrawler()->filter('figure img')->extract(['src']),
+        );
     }
 
     public function testAnotherClinicsExerciseIsNowhere(): void
@@ -206,7 +295,13 @@ final class LibraryTest extends GardenTestCase
         $this->browser->submitForm('Keep', ['name' => 'Ours alone']);
         $own = $this->only();
         $this->signIn($this->staff($this->clinic('Another clinic')));
-        foreach (['/exercises/of/'.$own->rungId(), '/exercises/own/'.$own->key, '/exercises/own/new?from='.$own->rungId()] as $path) {
+        foreach (
+            [
+                '/exercises/of/'.$own->rungId(),
+                '/exercises/own/'.$own->key,
+                '/exercises/own/new?from='.$own->rungId(),
+            ] as $path
+        ) {
             $this->browser->request('GET', $path);
             $this->assertStatus(404);
         }
@@ -220,7 +315,14 @@ final class LibraryTest extends GardenTestCase
         $this->signIn($this->staff($clinic));
         $this->browser->request('GET', '/exercises/own/new?from=each-finger-lift');
         $this->browser->submitForm('Keep', ['name' => 'Somewhere']);
-        [$found, $inAll] = $this->service(OwnExercises::class)->find($clinic->id, new \HandGarden\Core\Catalogue\ExerciseFilter(['some'], \HandGarden\Core\Catalogue\Condition::Dystonia, minutes: 5));
+        [$found, $inAll] = $this->service(OwnExercises::class)->find(
+            $clinic->id,
+            new \HandGarden\Core\Catalogue\ExerciseFilter(
+                ['some'],
+                \HandGarden\Core\Catalogue\Condition::Dystonia,
+                minutes: 5,
+            ),
+        );
         self::assertCount(1, $found);
         self::assertSame(1, $inAll);
     }
@@ -238,7 +340,12 @@ final class LibraryTest extends GardenTestCase
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'ladder');
         file_put_contents($path, $text);
-        $this->browser->request('POST', '/exercises/own/import', ['_token' => $this->token()], ['file' => new UploadedFile($path, 'ladder.yaml', 'text/yaml', null, true)]);
+        $this->browser->request(
+            'POST',
+            '/exercises/own/import',
+            ['_token' => $this->token()],
+            ['file' => new UploadedFile($path, 'ladder.yaml', 'text/yaml', null, true)],
+        );
         $this->browser->followRedirect();
     }
 }

@@ -20,27 +20,43 @@ final class PictureTest extends GardenTestCase
         $client = $this->client($clinic, $therapist);
         $this->signIn($therapist);
         $this->post('/clients/'.$client->id.'/routine/suggest', []);
-        $images = $this->browser->request('GET', '/clients/'.$client->id.'/routine/print')->filter('img.hand');
+        $images = $this->browser->request(
+            'GET',
+            '/clients/'.$client->id.'/routine/print',
+        )->filter('img.hand');
 
         self::assertGreaterThan(6, $images->count());
         foreach ($images as $image) {
             self::assertInstanceOf(\DOMElement::class, $image);
             self::assertNotSame('', $image->getAttribute('alt'));
             $this->browser->request('GET', $image->getAttribute('src'));
-            self::assertSame('image/svg+xml', $this->browser->getResponse()->headers->get('Content-Type'));
+            self::assertSame(
+                'image/svg+xml',
+                $this->browser->getResponse()->headers->get('Content-Type'),
+            );
             self::assertNotFalse(simplexml_load_string($this->page()), 'well-formed');
         }
     }
 
     public function testAPictureNeedsNoSessionAndMayBeKeptForAYear(): void
     {
-        $url = $this->service(HandPictures::class)->ofRung(Cases::catalogue()->rung('open-attempt'), Side::Right, 'end');
+        $url = $this->service(HandPictures::class)->ofRung(
+            Cases::catalogue()->rung('open-attempt'),
+            Side::Right,
+            'end',
+        );
         $this->browser->request('GET', $url);
 
         self::assertResponseIsSuccessful();
         self::assertResponseHasHeader('Cache-Control', 'immutable');
-        self::assertStringContainsString('immutable', (string) $this->browser->getResponse()->headers->get('Cache-Control'));
-        self::assertStringContainsString('max-age=31536000', (string) $this->browser->getResponse()->headers->get('Cache-Control'));
+        self::assertStringContainsString(
+            'immutable',
+            (string) $this->browser->getResponse()->headers->get('Cache-Control'),
+        );
+        self::assertStringContainsString(
+            'max-age=31536000',
+            (string) $this->browser->getResponse()->headers->get('Cache-Control'),
+        );
         self::assertSame([], $this->browser->getResponse()->headers->getCookies());
     }
 
@@ -66,7 +82,11 @@ final class PictureTest extends GardenTestCase
 
         self::assertStringStartsWith('<svg', (string) $pictures->draw($spec->hash()));
         self::assertFileExists($file.'.svg');
-        self::assertSame(file_get_contents($file.'.svg'), $pictures->draw($spec->hash()), 'the second time it is a file');
+        self::assertSame(
+            file_get_contents($file.'.svg'),
+            $pictures->draw($spec->hash()),
+            'the second time it is a file',
+        );
         (new Filesystem())->remove($dir);
     }
 
@@ -90,6 +110,9 @@ final class PictureTest extends GardenTestCase
             }
         }
 
-        self::assertCount(4, array_unique(array_map(static fn (PictureSpec $s): string => $s->hash(), $specs)));
+        self::assertCount(
+            4,
+            array_unique(array_map(static fn (PictureSpec $s): string => $s->hash(), $specs)),
+        );
     }
 }

@@ -42,7 +42,15 @@ final class PlanTest extends OdalysTestCase
     public function testScreeningCannotBeOverridden(): void
     {
         $this->post($this->path('screening'), ['recent_injury' => 'yes']);
-        $this->post($this->path('placement'), ['ladder' => 'base-1', 'side' => 'right', 'rung' => 'active-wrist-lift', 'note' => 'I know better']);
+        $this->post(
+            $this->path('placement'),
+            [
+                'ladder' => 'base-1',
+                'side' => 'right',
+                'rung' => 'active-wrist-lift',
+                'note' => 'I know better',
+            ],
+        );
         $this->browser->followRedirect();
 
         self::assertStringContainsString('that cannot be overridden', $this->page());
@@ -66,24 +74,55 @@ final class PlanTest extends OdalysTestCase
     {
         $routine = $this->suggest();
         $last = \count($this->items()) - 1;
-        $this->edit($routine, ['do' => 'add', 'rung' => 'pressed-lift-hold', 'hands' => 'right', 'note' => 'Try a little more']);
-        self::assertSame('pressed-lift-hold', $this->items()[$last]->rung->id, 'the cool-down stays last');
+        $this->edit(
+            $routine,
+            [
+                'do' => 'add',
+                'rung' => 'pressed-lift-hold',
+                'hands' => 'right',
+                'note' => 'Try a little more',
+            ],
+        );
+        self::assertSame(
+            'pressed-lift-hold',
+            $this->items()[$last]->rung->id,
+            'the cool-down stays last',
+        );
         $this->edit($routine, ['do' => 'up', 'item' => $last]);
         self::assertSame('pressed-lift-hold', $this->items()[$last - 1]->rung->id);
-        $this->edit($routine, ['do' => 'dose', 'item' => $last - 1, 'repetitions' => '10', 'hold' => '7']);
-        self::assertSame([10, 7], [$this->items()[$last - 1]->dose->repetitions, $this->items()[$last - 1]->dose->holdSeconds]);
+        $this->edit(
+            $routine,
+            ['do' => 'dose', 'item' => $last - 1, 'repetitions' => '10', 'hold' => '7'],
+        );
+        self::assertSame(
+            [10, 7],
+            [
+                $this->items()[$last - 1]->dose->repetitions,
+                $this->items()[$last - 1]->dose->holdSeconds,
+            ],
+        );
         $this->edit($routine, ['do' => 'dose', 'item' => $last - 1, 'hold' => '60']);
         $this->browser->followRedirect();
-        self::assertStringContainsString('Hold of Pressed lift and hold: 60 is outside', $this->page());
+        self::assertStringContainsString(
+            'Hold of Pressed lift and hold: 60 is outside',
+            $this->page(),
+        );
         $this->edit($routine, ['do' => 'remove', 'item' => $last - 1]);
-        self::assertNotContains('pressed-lift-hold', array_map(static fn (Item $i): string => $i->rung->id, $this->items()));
+        self::assertNotContains(
+            'pressed-lift-hold',
+            array_map(static fn (Item $i): string => $i->rung->id, $this->items()),
+        );
     }
 
     public function testAnOrderThatSetsARuleAsideWaitsForItsReasonAndThenShowsBoth(): void
     {
         $routine = $this->suggest();
         $before = $this->ids();
-        $remove = ['do' => 'remove', 'item' => (int) array_search('wrist-ease-back', $before, true), 'key' => 'wrist-ease-back|right'];
+        $remove = [
+            'do' => 'remove',
+            'item' => (int) array_search('wrist-ease-back', $before, true),
+            'key' => 'wrist-ease-back|right',
+        ];
         $this->edit($routine, $remove);
         $this->browser->followRedirect();
         self::assertSelectorTextContains('#h-waiting', 'This would set a rule aside');
@@ -102,8 +141,19 @@ final class PlanTest extends OdalysTestCase
         $routine = $this->suggest();
         $last = \count($this->ids()) - 1;
         $closing = $this->items()[$last];
-        $this->edit($routine, ['do' => 'add', 'rung' => 'palm-up-turn', 'hands' => 'right', 'note' => 'turns badly']);
-        $this->edit($routine, ['do' => 'forbid', 'item' => $last + 1, 'key' => $closing->key(), 'because' => 'dislikes it']);
+        $this->edit(
+            $routine,
+            ['do' => 'add', 'rung' => 'palm-up-turn', 'hands' => 'right', 'note' => 'turns badly'],
+        );
+        $this->edit(
+            $routine,
+            [
+                'do' => 'forbid',
+                'item' => $last + 1,
+                'key' => $closing->key(),
+                'because' => 'dislikes it',
+            ],
+        );
         self::assertNotContains($closing->rung->id, $this->ids());
         $this->post($this->path('routine/suggest'), []);
         self::assertContains('palm-up-turn', $this->ids());
@@ -120,10 +170,19 @@ final class PlanTest extends OdalysTestCase
         $routine = $this->suggest();
         $last = \count($this->items()) - 1;
         $key = $this->items()[$last]->key();
-        $this->edit($routine, ['do' => 'swap', 'item' => $last, 'key' => $key, 'with' => 'soft-squeeze|right']);
+        $this->edit(
+            $routine,
+            ['do' => 'swap', 'item' => $last, 'key' => $key, 'with' => 'soft-squeeze|right'],
+        );
         $this->browser->followRedirect();
         self::assertStringContainsString('cannot stand here', $this->page());
-        $offered = $this->browser->getCrawler()->filter('#items > li')->last()->filter('select[name="with"] option')->first()->attr('value');
+        $offered = $this->browser
+            ->getCrawler()
+            ->filter('#items > li')
+            ->last()
+            ->filter('select[name="with"] option')
+            ->first()
+            ->attr('value');
         self::assertNotNull($offered);
         $this->edit($routine, ['do' => 'swap', 'item' => $last, 'key' => $key, 'with' => $offered]);
         self::assertSame($offered, $this->items()[$last]->key());
@@ -141,7 +200,10 @@ final class PlanTest extends OdalysTestCase
         self::assertSame($home, $this->ids());
         self::assertNotNull($short);
         self::assertNotNull($clinic);
-        self::assertLessThanOrEqual(60 * intdiv($this->odalys->minutes, 2), (new Sequence($this->service(Plan::class)->itemsOf($short)))->seconds());
+        self::assertLessThanOrEqual(
+            60 * intdiv($this->odalys->minutes, 2),
+            (new Sequence($this->service(Plan::class)->itemsOf($short)))->seconds(),
+        );
         self::assertGreaterThan(\count($short->items), \count($clinic->items));
         $this->browser->request('GET', $this->path('routine/print?kind=short'));
         self::assertSelectorTextContains('h1', 'minutes: short day');
@@ -157,7 +219,10 @@ final class PlanTest extends OdalysTestCase
         $this->browser->request('GET', $this->path('routine/meters?item='.$at.'&repetitions=10'));
         $this->assertStatus(200);
         self::assertStringContainsString('not kept yet', $this->page());
-        self::assertStringNotContainsString(\sprintf('Time <b>%d:%02d</b>', intdiv($before, 60), $before % 60), $this->page());
+        self::assertStringNotContainsString(
+            \sprintf('Time <b>%d:%02d</b>', intdiv($before, 60), $before % 60),
+            $this->page(),
+        );
         self::assertSame($before, (new Sequence($this->items()))->seconds());
         $this->browser->request('GET', $this->path('routine/meters?item='.$at.'&hold=99'));
         self::assertStringContainsString('outside', $this->page());
@@ -168,17 +233,41 @@ final class PlanTest extends OdalysTestCase
         $this->odalys->goals = ['pour-glass' => 3];
         $this->keep($this->odalys);
         $this->browser->request('GET', $this->path('goals'));
-        self::assertSelectorTextContains('section[aria-label="Pour a glass of water"]', 'Pressed lift and hold');
+        self::assertSelectorTextContains(
+            'section[aria-label="Pour a glass of water"]',
+            'Pressed lift and hold',
+        );
         self::assertSelectorTextContains('section[aria-label="Pour a glass of water"]', '1 rung');
 
-        $this->post($this->path('goals'), ['rung' => 'pressed-lift-hold|right', 'by' => '2020-01-01', 'note' => 'before the visit']);
+        $this->post(
+            $this->path('goals'),
+            ['rung' => 'pressed-lift-hold|right', 'by' => '2020-01-01', 'note' => 'before the visit'],
+        );
         $this->assertStatus(422);
         self::assertStringContainsString('A day to come', $this->page());
         self::assertStringContainsString('before the visit', $this->page(), 'what was typed stays');
-        $this->post($this->path('goals'), ['rung' => 'pressed-lift-hold|right', 'by' => (new \DateTimeImmutable('+30 days'))->format('Y-m-d'), 'note' => '']);
+        $this->post(
+            $this->path('goals'),
+            [
+                'rung' => 'pressed-lift-hold|right',
+                'by' => (new \DateTimeImmutable('+30 days'))->format('Y-m-d'),
+                'note' => '',
+            ],
+        );
         $this->browser->followRedirect();
-        self::assertSelectorTextContains('section[aria-labelledby="h-short"]', 'stands on Helped lift and hold');
-        $this->post($this->path('goals'), ['withdraw' => (string) $this->browser->getCrawler()->filter('button[name="withdraw"]')->attr('value')]);
+        self::assertSelectorTextContains(
+            'section[aria-labelledby="h-short"]',
+            'stands on Helped lift and hold',
+        );
+        $this->post(
+            $this->path('goals'),
+            [
+                'withdraw' => (string) $this->browser
+                    ->getCrawler()
+                    ->filter('button[name="withdraw"]')
+                    ->attr('value'),
+            ],
+        );
         $this->browser->followRedirect();
         self::assertSelectorTextContains('section[aria-labelledby="h-short"]', 'None set');
     }
@@ -200,8 +289,15 @@ final class PlanTest extends OdalysTestCase
         $crawler = $this->browser->request('GET', '/clients/'.$this->odalys->id);
 
         self::assertGreaterThan(8, $crawler->filter('.garden section')->count());
-        self::assertStringContainsString('stands on Helped lift and hold', $crawler->filter('.garden a[href$="#base-1-right"]')->text());
-        self::assertGreaterThan(0, $crawler->filter('.garden a[href$="#grip-1-right"] path[stroke-dasharray]')->count(), 'kept out, so dashed');
+        self::assertStringContainsString(
+            'stands on Helped lift and hold',
+            $crawler->filter('.garden a[href$="#base-1-right"]')->text(),
+        );
+        self::assertGreaterThan(
+            0,
+            $crawler->filter('.garden a[href$="#grip-1-right"] path[stroke-dasharray]')->count(),
+            'kept out, so dashed',
+        );
     }
 
     public function testALeadSetsWhatCountsAndTheNextSuggestionFollows(): void
@@ -219,7 +315,16 @@ final class PlanTest extends OdalysTestCase
         self::assertSame(['frame' => 90], $clinic?->routineWeights);
         self::assertSame(50, $clinic->sittingMinutes);
         $this->suggest();
-        self::assertGreaterThan(2, \count(array_filter($this->items(), static fn (Item $i): bool => SittingRules::isWarmUp($i) || SittingRules::isCoolDown($i))), 'warm-up and closing are worth much now');
+        self::assertGreaterThan(
+            2,
+            \count(
+                array_filter(
+                    $this->items(),
+                    static fn (Item $i): bool => SittingRules::isWarmUp($i) || SittingRules::isCoolDown($i),
+                ),
+            ),
+            'warm-up and closing are worth much now',
+        );
     }
 
     public function testTheSecondEditorOfARoutineIsToldAndNothingIsOverwritten(): void
@@ -228,7 +333,16 @@ final class PlanTest extends OdalysTestCase
         $stale = $routine->version;
         $this->edit($routine, ['do' => 'keep', 'item' => 1]);
         $order = $this->ids();
-        $this->post($this->path('routine'), ['version' => (string) $stale, 'do' => 'add', 'rung' => 'palm-up-turn', 'hands' => 'right', 'note' => 'turns badly']);
+        $this->post(
+            $this->path('routine'),
+            [
+                'version' => (string) $stale,
+                'do' => 'add',
+                'rung' => 'palm-up-turn',
+                'hands' => 'right',
+                'note' => 'turns badly',
+            ],
+        );
         $crawler = $this->browser->followRedirect();
 
         self::assertSelectorTextContains('#h-waiting', 'Somebody else changed this routine');
@@ -248,7 +362,10 @@ final class PlanTest extends OdalysTestCase
 
         $this->assertStatus(200);
         self::assertStringStartsWith('<svg', $this->page());
-        self::assertStringContainsString('immutable', (string) $this->browser->getResponse()->headers->get('Cache-Control'));
+        self::assertStringContainsString(
+            'immutable',
+            (string) $this->browser->getResponse()->headers->get('Cache-Control'),
+        );
         $this->browser->request('GET', '/hands/'.str_repeat('a', 32).'.svg');
         $this->assertStatus(404);
     }
@@ -265,7 +382,10 @@ final class PlanTest extends OdalysTestCase
     /** @param array<string, int|string> $form */
     private function edit(SavedRoutine $routine, array $form): void
     {
-        $this->post($this->path('routine'), $form + ['version' => (string) $this->fresh($routine)->version]);
+        $this->post(
+            $this->path('routine'),
+            $form + ['version' => (string) $this->fresh($routine)->version],
+        );
     }
 
     /** @return list<string> */

@@ -28,8 +28,10 @@ final class QueryCountTest extends GardenTestCase
     }
 
     #[DataProvider('pages')]
-    public function testAClientPageAsksTheSameWithTwoHundredEarlierAssessments(string $page, int $most): void
-    {
+    public function testAClientPageAsksTheSameWithTwoHundredEarlierAssessments(
+        string $page,
+        int $most,
+    ): void {
         $clinic = $this->clinic();
         $therapist = $this->staff($clinic);
         $client = $this->client($clinic, $therapist);
@@ -39,7 +41,21 @@ final class QueryCountTest extends GardenTestCase
             $day = new \DateTimeImmutable("-$i days");
             $visit = new Visit($clinic->id, $client->id, $day, $therapist->id, $day);
             $this->entities->persist($visit);
-            $this->entities->persist(RecordedReading::of(new Reading('wrist_extension', Side::Right, Mode::Active, null, (float) -$i, $day), $visit, $therapist->id, $day));
+            $this->entities->persist(
+                RecordedReading::of(
+                    new Reading(
+                        'wrist_extension',
+                        Side::Right,
+                        Mode::Active,
+                        null,
+                        (float) -$i,
+                        $day,
+                    ),
+                    $visit,
+                    $therapist->id,
+                    $day,
+                ),
+            );
         }
         $this->entities->flush();
 

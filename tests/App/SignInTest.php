@@ -57,11 +57,21 @@ final class SignInTest extends GardenTestCase
 
     public function testPeopleOfTheDemonstrationSignInOnThisMachineOnly(): void
     {
-        $checker = static fn (bool $loopback): \HandGarden\Account\ActiveChecker => new \HandGarden\Account\ActiveChecker($loopback);
-        $demo = new Staff($this->clinic()->id, 'demo@quayside.example', 'Demo', \HandGarden\Account\Role::Lead, true);
+        $checker = static fn (bool $loopback): \HandGarden\Account\ActiveChecker => new \HandGarden\Account\ActiveChecker(
+            $loopback,
+        );
+        $demo = new Staff(
+            $this->clinic()->id,
+            'demo@quayside.example',
+            'Demo',
+            \HandGarden\Account\Role::Lead,
+            true,
+        );
 
         $checker(true)->checkPreAuth($demo);
-        $this->expectException(\Symfony\Component\Security\Core\Exception\CustomUserMessageAccountStatusException::class);
+        $this->expectException(
+            \Symfony\Component\Security\Core\Exception\CustomUserMessageAccountStatusException::class,
+        );
         $checker(false)->checkPreAuth($demo);
     }
 

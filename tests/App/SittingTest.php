@@ -23,33 +23,67 @@ final class SittingTest extends OdalysTestCase
 
     public function testAnAssistantRunsAndLogsASitting(): void
     {
-        $this->signIn($this->staff($this->entities->find(\HandGarden\Account\Clinic::class, $this->odalys->clinicId) ?? self::fail(), Role::Assistant));
+        $this->signIn(
+            $this->staff(
+                $this->entities->find(\HandGarden\Account\Clinic::class, $this->odalys->clinicId)
+                    ?? self::fail(),
+                Role::Assistant,
+            ),
+        );
         $sitting = $this->begin();
         $this->browser->request('GET', '/sittings/'.$sitting->id);
         self::assertSelectorTextContains('section[data-item="0"]', 'Done as planned');
         self::assertSelectorTextContains('section[aria-label="When to stop"]', 'stop that exercise');
 
-        self::assertSame(200, $this->postJson('/sittings/'.$sitting->id.'/log', ['id' => Uuid::v4()->toRfc4122(), 'item' => 0, 'outcome' => 'done']));
+        self::assertSame(
+            200,
+            $this->postJson(
+                '/sittings/'.$sitting->id.'/log',
+                ['id' => Uuid::v4()->toRfc4122(), 'item' => 0, 'outcome' => 'done'],
+            ),
+        );
     }
 
     public function testTheSameLineTwiceIsStoredOnceAndAnotherBodyIsRefused(): void
     {
         $sitting = $this->begin();
-        $line = ['id' => Uuid::v4()->toRfc4122(), 'item' => 2, 'outcome' => 'done', 'pain_after' => 1];
+        $line = [
+            'id' => Uuid::v4()->toRfc4122(),
+            'item' => 2,
+            'outcome' => 'done',
+            'pain_after' => 1,
+        ];
         $path = '/sittings/'.$sitting->id.'/log';
 
         self::assertSame(200, $this->postJson($path, $line));
-        self::assertSame(200, $this->postJson($path, array_reverse($line)), 'the order of the fields is no other body');
-        self::assertCount(1, $this->entities->getRepository(LogEntry::class)->findBy(['sittingId' => $sitting->id]));
+        self::assertSame(
+            200,
+            $this->postJson($path, array_reverse($line)),
+            'the order of the fields is no other body',
+        );
+        self::assertCount(
+            1,
+            $this->entities->getRepository(LogEntry::class)->findBy(['sittingId' => $sitting->id]),
+        );
         self::assertSame(409, $this->postJson($path, ['pain_after' => 5] + $line));
         self::assertStringContainsString('stored already with another content', $this->page());
-        self::assertSame(1, $this->entities->getRepository(LogEntry::class)->find($line['id'])->body['pain_after'] ?? null);
+        self::assertSame(
+            1,
+            $this->entities->getRepository(LogEntry::class)->find($line['id'])->body['pain_after']
+                ?? null,
+        );
     }
 
     public function testAnotherClinicCannotReachALineByItsId(): void
     {
         $id = Uuid::v4()->toRfc4122();
-        self::assertSame(200, $this->postJson('/sittings/'.$this->begin()->id.'/log', ['id' => $id, 'item' => 0, 'outcome' => 'done']));
+        self::assertSame(
+            200,
+            $this->postJson(
+                '/sittings/'.$this->begin()->id.'/log',
+                ['id' => $id, 'item' => 0, 'outcome' => 'done'],
+            ),
+        );
         $clinic = $this->clinic('Another clinic');
         $stranger = $this->staff($clinic);
         $theirs = $this->client($clinic, $stranger);
@@ -57,9 +91,17 @@ final class SittingTest extends OdalysTestCase
         $this->post('/clients/'.$theirs->id.'/routine/suggest', []);
         $now = new \DateTimeImmutable();
         $items = $this->service(PlanRepository::class)->routine($theirs)->items ?? [];
-        $sitting = $this->keep(new Sitting($clinic->id, $theirs->id, $items, $now, 0, $stranger->id, $now));
+        $sitting = $this->keep(
+            new Sitting($clinic->id, $theirs->id, $items, $now, 0, $stranger->id, $now),
+        );
 
-        self::assertSame(409, $this->postJson('/sittings/'.$sitting->id.'/log', ['id' => $id, 'item' => 0, 'outcome' => 'done']));
+        self::assertSame(
+            409,
+            $this->postJson(
+                '/sittings/'.$sitting->id.'/log',
+                ['id' => $id, 'item' => 0, 'outcome' => 'done'],
+            ),
+        );
     }
 
     public function testABrokenLineIsRefusedWithItsPath(): void
@@ -67,11 +109,26 @@ final class SittingTest extends OdalysTestCase
         $path = '/sittings/'.$this->begin()->id.'/log';
         $id = Uuid::v4()->toRfc4122();
 
-        self::assertSame(422, $this->postJson($path, ['id' => $id, 'item' => 0, 'outcome' => 'done', 'pain_after' => 11]));
+        self::assertSame(
+            422,
+            $this->postJson(
+                $path,
+                ['id' => $id, 'item' => 0, 'outcome' => 'done', 'pain_after' => 11],
+            ),
+        );
         self::assertStringContainsString('pain_after: 11 is outside 0..10', $this->page());
-        self::assertSame(422, $this->postJson($path, ['id' => 'no-uuid', 'item' => 0, 'outcome' => 'done']));
-        self::assertSame(422, $this->postJson($path, ['id' => $id, 'item' => 99, 'outcome' => 'done']));
-        self::assertSame(422, $this->postJson($path, ['id' => $id, 'item' => 0, 'outcome' => 'done', 'secret' => 1]));
+        self::assertSame(
+            422,
+            $this->postJson($path, ['id' => 'no-uuid', 'item' => 0, 'outcome' => 'done']),
+        );
+        self::assertSame(
+            422,
+            $this->postJson($path, ['id' => $id, 'item' => 99, 'outcome' => 'done']),
+        );
+        self::assertSame(
+            422,
+            $this->postJson($path, ['id' => $id, 'item' => 0, 'outcome' => 'done', 'secret' => 1]),
+        );
         self::assertSame([], $this->entities->getRepository(LogEntry::class)->findAll());
     }
 
@@ -79,11 +136,25 @@ final class SittingTest extends OdalysTestCase
     {
         $sitting = $this->begin();
         $crawler = $this->browser->request('GET', '/sittings/'.$sitting->id);
-        $form = $crawler->filter('section[data-item="1"] form')->selectButton('Part of it')->form(['repetitions' => '3', 'compensations[0]' => 'shoulder hike']);
+        $form = $crawler
+            ->filter('section[data-item="1"] form')
+            ->selectButton('Part of it')
+            ->form(['repetitions' => '3', 'compensations[0]' => 'shoulder hike']);
         $this->browser->submit($form);
 
-        $entry = $this->entities->getRepository(LogEntry::class)->findOneBy(['sittingId' => $sitting->id]);
-        self::assertSame(['outcome' => 'part', 'repetitions' => 3, 'pain_before' => 1, 'help' => 'none', 'compensations' => ['shoulder hike']], $entry?->body);
+        $entry = $this->entities->getRepository(LogEntry::class)->findOneBy(
+            ['sittingId' => $sitting->id],
+        );
+        self::assertSame(
+            [
+                'outcome' => 'part',
+                'repetitions' => 3,
+                'pain_before' => 1,
+                'help' => 'none',
+                'compensations' => ['shoulder hike'],
+            ],
+            $entry?->body,
+        );
     }
 
     public function testADayFollowsTheClientsZoneAndAClockAheadIsMarked(): void
@@ -94,14 +165,43 @@ final class SittingTest extends OdalysTestCase
         $path = '/sittings/'.$sitting->id.'/log';
         $late = (new \DateTimeImmutable('-2 days', new \DateTimeZone('UTC')))->setTime(23, 59);
         $waiting = Uuid::v4()->toRfc4122();
-        self::assertSame(200, $this->postJson($path, ['id' => $waiting, 'item' => 0, 'outcome' => 'done', 'device_at' => $late->format(\DATE_RFC3339)]));
+        self::assertSame(
+            200,
+            $this->postJson(
+                $path,
+                [
+                    'id' => $waiting,
+                    'item' => 0,
+                    'outcome' => 'done',
+                    'device_at' => $late->format(\DATE_RFC3339),
+                ],
+            ),
+        );
         $ahead = Uuid::v4()->toRfc4122();
-        self::assertSame(200, $this->postJson($path, ['id' => $ahead, 'item' => 1, 'outcome' => 'done', 'device_at' => (new \DateTimeImmutable('+1 day'))->format(\DATE_RFC3339)]));
+        self::assertSame(
+            200,
+            $this->postJson(
+                $path,
+                [
+                    'id' => $ahead,
+                    'item' => 1,
+                    'outcome' => 'done',
+                    'device_at' => (new \DateTimeImmutable('+1 day'))->format(\DATE_RFC3339),
+                ],
+            ),
+        );
 
         $entries = $this->entities->getRepository(LogEntry::class);
-        self::assertSame($late->modify('+1 day')->format('Y-m-d'), $entries->find($waiting)?->day->format('Y-m-d'), '23:59 UTC is tomorrow in Auckland');
+        self::assertSame(
+            $late->modify('+1 day')->format('Y-m-d'),
+            $entries->find($waiting)?->day->format('Y-m-d'),
+            '23:59 UTC is tomorrow in Auckland',
+        );
         self::assertTrue($entries->find($ahead)->clockOff ?? false);
-        self::assertSame((new \DateTimeImmutable('now', new \DateTimeZone('Pacific/Auckland')))->format('Y-m-d'), $entries->find($ahead)?->day->format('Y-m-d'));
+        self::assertSame(
+            (new \DateTimeImmutable('now', new \DateTimeZone('Pacific/Auckland')))->format('Y-m-d'),
+            $entries->find($ahead)?->day->format('Y-m-d'),
+        );
     }
 
     public function testPainOfSevenBeforeTheStartLeavesCalmAndPassiveItems(): void
@@ -112,16 +212,35 @@ final class SittingTest extends OdalysTestCase
         self::assertStringContainsString('calm and passive items only today', $this->page());
         foreach ($this->items() as $i => $item) {
             $rests = $crawler->filter('section[data-item="'.$i.'"] .halt')->count() > 0;
-            self::assertSame(!\in_array($item->rung->class->value, ['calm', 'prep'], true), $rests, $item->rung->id);
+            self::assertSame(
+                !\in_array($item->rung->class->value, ['calm', 'prep'], true),
+                $rests,
+                $item->rung->id,
+            );
         }
     }
 
     public function testNewTinglingSuspendsTheItemAtOnceUntilATherapistReopensIt(): void
     {
-        $place = (int) array_search('helped-lift-hold', array_map(static fn (Item $i): string => $i->rung->id, $this->items()), true);
-        $this->postJson('/sittings/'.$this->begin()->id.'/log', ['id' => Uuid::v4()->toRfc4122(), 'item' => $place, 'outcome' => 'part', 'new_tingling' => true]);
+        $place = (int) array_search(
+            'helped-lift-hold',
+            array_map(static fn (Item $i): string => $i->rung->id, $this->items()),
+            true,
+        );
+        $this->postJson(
+            '/sittings/'.$this->begin()->id.'/log',
+            [
+                'id' => Uuid::v4()->toRfc4122(),
+                'item' => $place,
+                'outcome' => 'part',
+                'new_tingling' => true,
+            ],
+        );
         $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
-        self::assertNotContains('helped-lift-hold', array_map(static fn (Item $i): string => $i->rung->id, $this->items()));
+        self::assertNotContains(
+            'helped-lift-hold',
+            array_map(static fn (Item $i): string => $i->rung->id, $this->items()),
+        );
 
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
         self::assertStringContainsString('new tingling or numbness', $this->page());
@@ -131,12 +250,18 @@ final class SittingTest extends OdalysTestCase
         self::assertNull($this->fresh($suspension)->reopenedAt);
         $this->post($path, ['note' => 'Strap was too tight']);
         $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
-        self::assertContains('helped-lift-hold', array_map(static fn (Item $i): string => $i->rung->id, $this->items()));
+        self::assertContains(
+            'helped-lift-hold',
+            array_map(static fn (Item $i): string => $i->rung->id, $this->items()),
+        );
     }
 
     public function testAnythingSystemicStopsTheWholeRoutine(): void
     {
-        $this->postJson('/sittings/'.$this->begin()->id.'/log', ['id' => Uuid::v4()->toRfc4122(), 'item' => 0, 'outcome' => 'part', 'systemic' => true]);
+        $this->postJson(
+            '/sittings/'.$this->begin()->id.'/log',
+            ['id' => Uuid::v4()->toRfc4122(), 'item' => 0, 'outcome' => 'part', 'systemic' => true],
+        );
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/sittings/new');
 
         self::assertStringContainsString('The routine is suspended', $this->page());
@@ -148,7 +273,10 @@ final class SittingTest extends OdalysTestCase
         $this->metOnThreeDays('helped-lift-hold');
         $crawler = $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
         $proposal = $crawler->filter('li[data-rung="helped-lift-hold"]');
-        self::assertStringContainsString('8 ×, hold 5 s → 8 ×, hold 6 s', preg_replace('/\s+/', ' ', $proposal->text()) ?? '');
+        self::assertStringContainsString(
+            '8 ×, hold 5 s → 8 ×, hold 6 s',
+            preg_replace('/\s+/', ' ', $proposal->text()) ?? '',
+        );
         $this->browser->submit($proposal->selectButton('Accept')->form());
         $this->browser->followRedirect();
 
@@ -161,12 +289,19 @@ final class SittingTest extends OdalysTestCase
     public function testAnAdjustedDoseIsHeldAgainstTheRangeAndADeclinedOneChangesNothing(): void
     {
         $this->metOnThreeDays('helped-lift-hold');
-        $form = fn () => $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions')->filter('li[data-rung="helped-lift-hold"]')->selectButton('Accept this dose')->form();
+        $form = fn () => $this->browser->request(
+            'GET',
+            '/clients/'.$this->odalys->id.'/decisions',
+        )->filter('li[data-rung="helped-lift-hold"]')->selectButton('Accept this dose')->form();
         $this->browser->submit($form(), ['hold' => '60']);
         $this->browser->followRedirect();
         self::assertStringContainsString('is outside', $this->page());
         self::assertSame(5, $this->doseOf('helped-lift-hold'));
-        $decline = $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions')->filter('li[data-rung="helped-lift-hold"]')->selectButton('Decline')->form(['note' => 'Wait a week']);
+        $decline = $this->browser
+            ->request('GET', '/clients/'.$this->odalys->id.'/decisions')
+            ->filter('li[data-rung="helped-lift-hold"]')
+            ->selectButton('Decline')
+            ->form(['note' => 'Wait a week']);
         $this->browser->submit($decline);
         $this->browser->followRedirect();
 
@@ -178,13 +313,22 @@ final class SittingTest extends OdalysTestCase
     public function testADecisionNeverGivesALongerHoldThanScreeningAllows(): void
     {
         $this->metOnThreeDays('helped-lift-hold');
-        $proposed = $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions')->filter('li[data-rung="helped-lift-hold"]');
+        $proposed = $this->browser->request(
+            'GET',
+            '/clients/'.$this->odalys->id.'/decisions',
+        )->filter('li[data-rung="helped-lift-hold"]');
         self::assertSame('6', $proposed->filter('input[name="hold"]')->attr('value'));
         $this->post('/clients/'.$this->odalys->id.'/screening', ['blood_pressure' => 'yes']);
         $this->browser->submit($proposed->selectButton('Accept this dose')->form());
         $this->browser->followRedirect();
         self::assertStringContainsString('screening allows holds of 5 s at most', $this->page());
-        $this->browser->submit($this->browser->getCrawler()->filter('li[data-rung="helped-lift-hold"]')->selectButton('Accept')->form());
+        $this->browser->submit(
+            $this->browser
+                ->getCrawler()
+                ->filter('li[data-rung="helped-lift-hold"]')
+                ->selectButton('Accept')
+                ->form(),
+        );
 
         self::assertSame(5, $this->doseOf('helped-lift-hold'), 'not the 6 s that were proposed');
     }
@@ -192,11 +336,27 @@ final class SittingTest extends OdalysTestCase
     public function testLatePainIsAskedAtTheNextStartAndEases(): void
     {
         $first = $this->begin();
-        $place = (int) array_search('helped-lift-hold', array_map(static fn (Item $i): string => $i->rung->id, $this->items()), true);
-        $this->postJson('/sittings/'.$first->id.'/log', ['id' => $id = Uuid::v4()->toRfc4122(), 'item' => $place, 'outcome' => 'done', 'pain_before' => 1, 'pain_after' => 1]);
+        $place = (int) array_search(
+            'helped-lift-hold',
+            array_map(static fn (Item $i): string => $i->rung->id, $this->items()),
+            true,
+        );
+        $this->postJson(
+            '/sittings/'.$first->id.'/log',
+            [
+                'id' => $id = Uuid::v4()->toRfc4122(),
+                'item' => $place,
+                'outcome' => 'done',
+                'pain_before' => 1,
+                'pain_after' => 1,
+            ],
+        );
         $this->post('/clients/'.$this->odalys->id.'/sittings/new', ['pain_before' => '1']);
         $this->assertStatus(422);
-        $this->post('/clients/'.$this->odalys->id.'/sittings/new', ['pain_before' => '1', 'hurt_later' => 'yes', 'hurt_item' => $id]);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/sittings/new',
+            ['pain_before' => '1', 'hurt_later' => 'yes', 'hurt_item' => $id],
+        );
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
 
         self::assertSelectorTextContains('li[data-rung="helped-lift-hold"]', 'One step down');
@@ -205,13 +365,41 @@ final class SittingTest extends OdalysTestCase
     public function testPainWithAnItemOfTheClinicRoutineAloneIsProposedOnToo(): void
     {
         $clinic = ['kind' => 'clinic'];
-        $this->post('/clients/'.$this->odalys->id.'/routine', $clinic + ['do' => 'add', 'rung' => 'pressed-lift-hold', 'hands' => 'right', 'note' => 'with me beside her', 'version' => '']);
-        $this->post('/clients/'.$this->odalys->id.'/sittings/new', $clinic + ['pain_before' => '1', 'hurt_later' => 'no']);
-        $sitting = $this->entities->getRepository(Sitting::class)->findOneBy(['clientId' => $this->odalys->id], ['id' => 'DESC']);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/routine',
+            $clinic + [
+                'do' => 'add',
+                'rung' => 'pressed-lift-hold',
+                'hands' => 'right',
+                'note' => 'with me beside her',
+                'version' => '',
+            ],
+        );
+        $this->post(
+            '/clients/'.$this->odalys->id.'/sittings/new',
+            $clinic + ['pain_before' => '1', 'hurt_later' => 'no'],
+        );
+        $sitting = $this->entities->getRepository(Sitting::class)->findOneBy(
+            ['clientId' => $this->odalys->id],
+            ['id' => 'DESC'],
+        );
         self::assertNotNull($sitting);
         self::assertSame(['pressed-lift-hold'], array_column($sitting->items, 'rung'));
-        self::assertNotContains('pressed-lift-hold', array_map(static fn (Item $i): string => $i->rung->id, $this->items()), 'not at home');
-        $this->postJson('/sittings/'.$sitting->id.'/log', ['id' => Uuid::v4()->toRfc4122(), 'item' => 0, 'outcome' => 'done', 'pain_before' => 1, 'pain_after' => 5]);
+        self::assertNotContains(
+            'pressed-lift-hold',
+            array_map(static fn (Item $i): string => $i->rung->id, $this->items()),
+            'not at home',
+        );
+        $this->postJson(
+            '/sittings/'.$sitting->id.'/log',
+            [
+                'id' => Uuid::v4()->toRfc4122(),
+                'item' => 0,
+                'outcome' => 'done',
+                'pain_before' => 1,
+                'pain_after' => 5,
+            ],
+        );
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
 
         self::assertSelectorTextContains('li[data-rung="pressed-lift-hold"]', 'One step down');
@@ -224,17 +412,40 @@ final class SittingTest extends OdalysTestCase
         $place = (int) array_search($rungId, array_column($items->items, 'rung'), true);
         foreach ([5, 3, 1] as $ago) {
             $at = new \DateTimeImmutable("-$ago days");
-            $sitting = $this->keep(new Sitting($this->odalys->clinicId, $this->odalys->id, $items->items, $at, 1, $this->therapist->id, $at));
-            $line = ['id' => Uuid::v4()->toRfc4122(), 'item' => $place, 'outcome' => 'done', 'pain_before' => 1, 'pain_after' => 1, 'device_at' => $at->format(\DATE_RFC3339)];
+            $sitting = $this->keep(
+                new Sitting(
+                    $this->odalys->clinicId,
+                    $this->odalys->id,
+                    $items->items,
+                    $at,
+                    1,
+                    $this->therapist->id,
+                    $at,
+                ),
+            );
+            $line = [
+                'id' => Uuid::v4()->toRfc4122(),
+                'item' => $place,
+                'outcome' => 'done',
+                'pain_before' => 1,
+                'pain_after' => 1,
+                'device_at' => $at->format(\DATE_RFC3339),
+            ];
             self::assertSame(200, $this->postJson('/sittings/'.$sitting->id.'/log', $line));
         }
     }
 
     private function begin(string $pain = '1'): Sitting
     {
-        $this->post('/clients/'.$this->odalys->id.'/sittings/new', ['pain_before' => $pain, 'hurt_later' => 'no']);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/sittings/new',
+            ['pain_before' => $pain, 'hurt_later' => 'no'],
+        );
         $this->assertStatus(303);
-        $sitting = $this->entities->getRepository(Sitting::class)->findOneBy(['clientId' => $this->odalys->id], ['id' => 'DESC']);
+        $sitting = $this->entities->getRepository(Sitting::class)->findOneBy(
+            ['clientId' => $this->odalys->id],
+            ['id' => 'DESC'],
+        );
         self::assertNotNull($sitting);
 
         return $sitting;

@@ -40,7 +40,15 @@ final class TodayTest extends GardenTestCase
         $this->client($this->clinic, $this->therapist, family: 'Brandt');
         $resting = $this->client($this->clinic, $this->therapist, family: 'Zeller');
         $this->log($done);
-        $this->keep(new Suspension($this->clinic->id, $resting->id, 'open-attempt', 'new tingling or numbness', new \DateTimeImmutable()));
+        $this->keep(
+            new Suspension(
+                $this->clinic->id,
+                $resting->id,
+                'open-attempt',
+                'new tingling or numbness',
+                new \DateTimeImmutable(),
+            ),
+        );
 
         self::assertSame(['Odalys Zeller', 'Odalys Brandt', 'Odalys Aalto'], $this->names());
     }
@@ -48,11 +56,20 @@ final class TodayTest extends GardenTestCase
     public function testSaysWhenTheLastSittingWasAndHowManyDaysOfTheWeek(): void
     {
         $client = $this->client($this->clinic, $this->therapist);
-        self::assertStringContainsString('No sitting yet · 0 of 5 planned days in the last 7 · due', $this->row());
+        self::assertStringContainsString(
+            'No sitting yet · 0 of 5 planned days in the last 7 · due',
+            $this->row(),
+        );
         $sitting = $this->log($client);
         $this->log($client, $sitting);
 
-        self::assertStringContainsString('Last sitting '.(new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->format('D j M').' · 1 of 5 planned days in the last 7', $this->row(), 'two lines on one day are one day');
+        self::assertStringContainsString(
+            'Last sitting '.(
+                new \DateTimeImmutable('now', new \DateTimeZone('UTC'))
+            )->format('D j M').' · 1 of 5 planned days in the last 7',
+            $this->row(),
+            'two lines on one day are one day',
+        );
         self::assertStringNotContainsString('due', $this->row());
     }
 
@@ -60,7 +77,9 @@ final class TodayTest extends GardenTestCase
     {
         $client = $this->client($this->clinic, $this->therapist);
         $this->log($client);
-        $shift = fn (int $days): int|string => $this->entities->getConnection()->executeStatement('UPDATE log_entry SET day = (now() AT TIME ZONE \'UTC\')::date - '.$days);
+        $shift = fn (int $days): int|string => $this->entities->getConnection()->executeStatement(
+            'UPDATE log_entry SET day = (now() AT TIME ZONE \'UTC\')::date - '.$days,
+        );
         $shift(6);
         self::assertStringContainsString('1 of 5 planned days', $this->row());
         $shift(7);
@@ -81,7 +100,10 @@ final class TodayTest extends GardenTestCase
         $client->archivedAt = new \DateTimeImmutable();
         $measured = $this->client($this->clinic, $this->therapist);
         self::assertStringNotContainsString('measure', mb_strtolower($this->row()));
-        $this->entities->getConnection()->executeStatement('UPDATE reading SET on_day = on_day - 29 WHERE client_id = ?', [$measured->id]);
+        $this->entities->getConnection()->executeStatement(
+            'UPDATE reading SET on_day = on_day - 29 WHERE client_id = ?',
+            [$measured->id],
+        );
 
         self::assertStringContainsString('Measures are 29 days old: measure again', $this->row());
     }
@@ -108,7 +130,12 @@ final class TodayTest extends GardenTestCase
     /** @return list<string> */
     private function names(): array
     {
-        return array_values(array_map(static fn (\DOMNode $h): string => trim($h->textContent), iterator_to_array($this->browser->request('GET', '/')->filter('ul.rows h2'))));
+        return array_values(
+            array_map(
+                static fn (\DOMNode $h): string => trim($h->textContent),
+                iterator_to_array($this->browser->request('GET', '/')->filter('ul.rows h2')),
+            ),
+        );
     }
 
     private function row(): string
@@ -122,9 +149,25 @@ final class TodayTest extends GardenTestCase
             $this->post('/clients/'.$client->id.'/routine/suggest', []);
             $items = $this->service(PlanRepository::class)->routine($client)->items ?? [];
             $now = new \DateTimeImmutable();
-            $sitting = $this->keep(new Sitting($this->clinic->id, $client->id, $items, $now, 0, $this->therapist->id, $now));
+            $sitting = $this->keep(
+                new Sitting(
+                    $this->clinic->id,
+                    $client->id,
+                    $items,
+                    $now,
+                    0,
+                    $this->therapist->id,
+                    $now,
+                ),
+            );
         }
-        self::assertSame(200, $this->postJson('/sittings/'.$sitting->id.'/log', ['id' => Uuid::v4()->toRfc4122(), 'item' => 1, 'outcome' => $outcome]));
+        self::assertSame(
+            200,
+            $this->postJson(
+                '/sittings/'.$sitting->id.'/log',
+                ['id' => Uuid::v4()->toRfc4122(), 'item' => 1, 'outcome' => $outcome],
+            ),
+        );
 
         return $sitting;
     }

@@ -17,11 +17,16 @@ final class WeekTest extends OdalysTestCase
 
     public function testTheWeekLeavesTheCalendarFreeAndGoesOutAsOne(): void
     {
-        $this->upload("BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\nDTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:20260106\nRRULE:FREQ=WEEKLY;BYDAY=TU\nEND:VEVENT\nEND:VCALENDAR\n");
+        $this->upload(
+            "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\nDTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:20260106\nRRULE:FREQ=WEEKLY;BYDAY=TU\nEND:VEVENT\nEND:VCALENDAR\n",
+        );
         $this->browser->request('GET', $this->path('?of=2026-01-08'));
 
         self::assertSelectorTextContains('h2', 'Week of 5 January 2026');
-        self::assertSelectorTextContains('.week section:nth-child(2)', 'No free time that is long enough.');
+        self::assertSelectorTextContains(
+            '.week section:nth-child(2)',
+            'No free time that is long enough.',
+        );
         self::assertSelectorTextContains('.week section:nth-child(1)', '7:00');
         $this->browser->request('GET', $this->path('.ics?of=2026-01-08'));
         $file = $this->page();
@@ -38,7 +43,10 @@ final class WeekTest extends OdalysTestCase
         self::assertSelectorExists('input[name="helper_hours"][value="mornings"]');
         $this->post($this->path(''), ['helper_hours' => 'Mon-Sat 8:00-12:00']);
         self::assertResponseRedirects();
-        self::assertSame('Mon-Sat 8:00-12:00', $this->entities->getRepository(WeekTimes::class)->findOneBy([])?->helperHours);
+        self::assertSame(
+            'Mon-Sat 8:00-12:00',
+            $this->entities->getRepository(WeekTimes::class)->findOneBy([])?->helperHours,
+        );
     }
 
     public function testTheHandoutIsAFileThatNeedsNothingElse(): void
@@ -64,7 +72,12 @@ final class WeekTest extends OdalysTestCase
         $file = tempnam(sys_get_temp_dir(), 'ics');
         self::assertNotFalse($file);
         file_put_contents($file, $text);
-        $this->browser->request('POST', $this->path(''), ['_token' => $token, 'helper_hours' => ''], ['calendar' => new UploadedFile($file, 'mine.ics', 'text/calendar', null, true)]);
+        $this->browser->request(
+            'POST',
+            $this->path(''),
+            ['_token' => $token, 'helper_hours' => ''],
+            ['calendar' => new UploadedFile($file, 'mine.ics', 'text/calendar', null, true)],
+        );
     }
 
     private function path(string $rest): string

@@ -21,7 +21,9 @@ final class Cases
 
     public static function catalogue(): Catalogue
     {
-        return self::$catalogue ??= (new CatalogueReader())->read(CatalogueStore::parse(self::root().'/catalogue'));
+        return self::$catalogue ??= (new CatalogueReader())->read(
+            CatalogueStore::parse(self::root().'/catalogue'),
+        );
     }
 
     public static function drawings(): DrawingLibrary
@@ -36,7 +38,9 @@ final class Cases
 
     public static function read(string $json): CaseFile
     {
-        return (new CaseReader(self::catalogue(), new SchemaCheck(self::root().'/docs/case.schema.json')))->read($json);
+        return (
+            new CaseReader(self::catalogue(), new SchemaCheck(self::root().'/docs/case.schema.json'))
+        )->read($json);
     }
 
     /**
@@ -47,7 +51,12 @@ final class Cases
     public static function changed(string $name, array $changes): CaseFile
     {
         /** @var array<string, mixed> $case */
-        $case = json_decode((string) file_get_contents(self::root().'/docs/examples/'.$name.'.json'), true, 64, \JSON_THROW_ON_ERROR);
+        $case = json_decode(
+            (string) file_get_contents(self::root().'/docs/examples/'.$name.'.json'),
+            true,
+            64,
+            \JSON_THROW_ON_ERROR,
+        );
 
         return self::read(json_encode(array_replace($case, $changes), \JSON_THROW_ON_ERROR));
     }
@@ -72,7 +81,12 @@ final class Cases
     public static function reviewed(): array
     {
         /** @var array{ladders: list<array{key: string, strand: string, name: string, rungs: list<string>}>, seconds: array<string, int>} $reviewed */
-        $reviewed = json_decode((string) file_get_contents(__DIR__.'/fixtures/reviewed.json'), true, 512, \JSON_THROW_ON_ERROR);
+        $reviewed = json_decode(
+            (string) file_get_contents(__DIR__.'/fixtures/reviewed.json'),
+            true,
+            512,
+            \JSON_THROW_ON_ERROR,
+        );
 
         return $reviewed;
     }

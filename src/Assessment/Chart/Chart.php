@@ -8,7 +8,12 @@ namespace HandGarden\Assessment\Chart;
 final readonly class Chart
 {
     /** @param list<array{tag: string, attributes: array<string, string>, text: string}> $marks */
-    public function __construct(public string $title, public string $description, public float $width, public float $height, public array $marks)
-    {
+    public function __construct(
+        public string $title,
+        public string $description,
+        public float $width,
+        public float $height,
+        public array $marks,
+    ) {
     }
 }

@@ -18,25 +18,96 @@ final class IndependenceMap
         $marks = $says = [];
         $isAny = false;
         foreach (Digit::cases() as $column => $moving) {
-            $marks[] = ['tag' => 'text', 'attributes' => ['class' => 'axis', 'x' => (string) (66 + self::CELL * ($column + 0.5)), 'y' => '14', 'text-anchor' => 'middle'], 'text' => ucfirst($moving->value)];
+            $marks[] = [
+                'tag' => 'text',
+                'attributes' => [
+                    'class' => 'axis',
+                    'x' => (string) (66 + self::CELL * ($column + 0.5)),
+                    'y' => '14',
+                    'text-anchor' => 'middle',
+                ],
+                'text' => ucfirst($moving->value),
+            ];
         }
         foreach (Digit::cases() as $row => $asked) {
             $y = 20 + self::CELL * $row;
-            $marks[] = ['tag' => 'text', 'attributes' => ['class' => 'axis', 'x' => '60', 'y' => (string) ($y + 24), 'text-anchor' => 'end'], 'text' => ucfirst($asked->value)];
+            $marks[] = [
+                'tag' => 'text',
+                'attributes' => [
+                    'class' => 'axis',
+                    'x' => '60',
+                    'y' => (string) ($y + 24),
+                    'text-anchor' => 'end',
+                ],
+                'text' => ucfirst($asked->value),
+            ];
             foreach (Digit::cases() as $column => $moving) {
                 $share = $independence->map[$asked->value][$moving->value] ?? null;
                 $isAny = $isAny || null !== $share;
                 $x = 66 + self::CELL * $column;
-                $marks[] = ['tag' => 'rect', 'attributes' => ['class' => null === $share ? 'cell-empty' : 'cell', 'fill-opacity' => null === $share ? '1' : (string) round(min(1.0, $share) * 0.75, 2), 'x' => (string) $x, 'y' => (string) $y, 'width' => (string) self::CELL, 'height' => (string) self::CELL], 'text' => ''];
-                $marks[] = ['tag' => 'text', 'attributes' => ['class' => 'cell-text', 'x' => (string) ($x + self::CELL / 2), 'y' => (string) ($y + 24), 'text-anchor' => 'middle'], 'text' => null === $share ? '–' : (string) round(100 * $share)];
+                $marks[] = [
+                    'tag' => 'rect',
+                    'attributes' => [
+                        'class' => null === $share ? 'cell-empty' : 'cell',
+                        'fill-opacity' => null === $share
+                            ? '1'
+                            : (string) round(min(1.0, $share) * 0.75, 2),
+                        'x' => (string) $x,
+                        'y' => (string) $y,
+                        'width' => (string) self::CELL,
+                        'height' => (string) self::CELL,
+                    ],
+                    'text' => '',
+                ];
+                $marks[] = [
+                    'tag' => 'text',
+                    'attributes' => [
+                        'class' => 'cell-text',
+                        'x' => (string) ($x + self::CELL / 2),
+                        'y' => (string) ($y + 24),
+                        'text-anchor' => 'middle',
+                    ],
+                    'text' => null === $share ? '–' : (string) round(100 * $share),
+                ];
             }
             $index = $independence->index[$asked->value] ?? null;
-            $marks[] = ['tag' => 'text', 'attributes' => ['class' => 'cell-text', 'x' => (string) (66 + self::CELL * 5 + 30), 'y' => (string) ($y + 24), 'text-anchor' => 'middle'], 'text' => null === $index ? '–' : number_format($index, 2)];
+            $marks[] = [
+                'tag' => 'text',
+                'attributes' => [
+                    'class' => 'cell-text',
+                    'x' => (string) (66 + self::CELL * 5 + 30),
+                    'y' => (string) ($y + 24),
+                    'text-anchor' => 'middle',
+                ],
+                'text' => null === $index ? '–' : number_format($index, 2),
+            ];
             $why = $independence->why[$asked->value] ?? '';
-            $says[] = null === $index ? ('not measured' === $why ? '' : ucfirst($asked->value).': '.$why) : \sprintf('%s %.2f', ucfirst($asked->value), $index);
+            $says[] = null === $index
+                ? ('not measured' === $why ? '' : ucfirst($asked->value).': '.$why)
+                : \sprintf('%s %.2f', ucfirst($asked->value), $index);
         }
-        $marks[] = ['tag' => 'text', 'attributes' => ['class' => 'axis', 'x' => (string) (66 + self::CELL * 5 + 30), 'y' => '14', 'text-anchor' => 'middle'], 'text' => 'index'];
+        $marks[] = [
+            'tag' => 'text',
+            'attributes' => [
+                'class' => 'axis',
+                'x' => (string) (66 + self::CELL * 5 + 30),
+                'y' => '14',
+                'text-anchor' => 'middle',
+            ],
+            'text' => 'index',
+        ];
 
-        return $isAny ? new Chart(ucfirst($side->value).' hand: who moves along, in % of the asked finger', 'Index of independence (1: alone): '.implode('; ', array_filter($says, static fn (string $s): bool => '' !== $s)).'.', 66 + self::CELL * 5 + 62, 20 + self::CELL * 5 + 4, $marks) : null;
+        return $isAny
+            ? new Chart(
+                ucfirst($side->value).' hand: who moves along, in % of the asked finger',
+                'Index of independence (1: alone): '.implode(
+                    '; ',
+                    array_filter($says, static fn (string $s): bool => '' !== $s),
+                ).'.',
+                66 + self::CELL * 5 + 62,
+                20 + self::CELL * 5 + 4,
+                $marks,
+            )
+            : null;
     }
 }

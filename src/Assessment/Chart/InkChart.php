@@ -13,8 +13,13 @@ final class InkChart
     private const WIDTH = 460.0;
     private const MARGIN = 14.0;
 
-    public static function of(string $title, string $says, Sheet $sheet, ?Guide $guide, ?Sheet $earlier = null): ?Chart
-    {
+    public static function of(
+        string $title,
+        string $says,
+        Sheet $sheet,
+        ?Guide $guide,
+        ?Sheet $earlier = null,
+    ): ?Chart {
         $points = [];
         foreach ([$sheet, $earlier] as $one) {
             foreach ($one->strokes ?? [] as $stroke) {
@@ -29,19 +34,41 @@ final class InkChart
         }
         $left = min(array_column($points, 0));
         $top = min(array_column($points, 1));
-        $scale = (self::WIDTH - 2 * self::MARGIN) / max(60.0, max(array_column($points, 0)) - $left, 1.4 * (max(array_column($points, 1)) - $top));
-        $place = static fn (float $x, float $y): string => round(self::MARGIN + ($x - $left) * $scale, 1).','.round(self::MARGIN + ($y - $top) * $scale, 1);
+        $scale = (self::WIDTH - 2 * self::MARGIN) / max(
+            60.0,
+            max(array_column($points, 0)) - $left,
+            1.4 * (max(array_column($points, 1)) - $top),
+        );
+        $place = static fn (float $x, float $y): string => round(
+            self::MARGIN + ($x - $left) * $scale,
+            1,
+        ).','.round(self::MARGIN + ($y - $top) * $scale, 1);
         $marks = [];
         if (null !== $guide) {
-            $marks[] = self::line('guide-line', array_map(static fn (array $p): string => $place($p[0], $p[1]), $guide->outline()));
+            $marks[] = self::line(
+                'guide-line',
+                array_map(static fn (array $p): string => $place($p[0], $p[1]), $guide->outline()),
+            );
         }
         foreach ([['before-line', $earlier], ['after-line', $sheet]] as [$class, $one]) {
             foreach ($one->strokes ?? [] as $stroke) {
                 if (1 === \count($stroke)) {
                     [$x, $y] = explode(',', $place($stroke[0]->x, $stroke[0]->y));
-                    $marks[] = ['tag' => 'circle', 'attributes' => ['class' => 'active-dot', 'cx' => $x, 'cy' => $y, 'r' => '2.5'], 'text' => ''];
+                    $marks[] = [
+                        'tag' => 'circle',
+                        'attributes' => [
+                            'class' => 'active-dot',
+                            'cx' => $x,
+                            'cy' => $y,
+                            'r' => '2.5',
+                        ],
+                        'text' => '',
+                    ];
                 } else {
-                    $marks[] = self::line($class, array_map(static fn ($p): string => $place($p->x, $p->y), $stroke));
+                    $marks[] = self::line(
+                        $class,
+                        array_map(static fn ($p): string => $place($p->x, $p->y), $stroke),
+                    );
                 }
             }
         }
@@ -57,6 +84,10 @@ final class InkChart
      */
     private static function line(string $class, array $points): array
     {
-        return ['tag' => 'polyline', 'attributes' => ['class' => $class, 'points' => implode(' ', $points)], 'text' => ''];
+        return [
+            'tag' => 'polyline',
+            'attributes' => ['class' => $class, 'points' => implode(' ', $points)],
+            'text' => '',
+        ];
     }
 }

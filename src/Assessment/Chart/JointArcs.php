@@ -25,7 +25,13 @@ final class JointArcs
         $dials = [];
         foreach ($digit->hinges() as $joint) {
             $code = $digit->value.'_'.$joint->value;
-            $dials[] = [$joint->label(), $code.'_extension', $code.'_flexion', [0.0, UsualMotion::bentDegrees($digit, $joint)], 1.0];
+            $dials[] = [
+                $joint->label(),
+                $code.'_extension',
+                $code.'_flexion',
+                [0.0, UsualMotion::bentDegrees($digit, $joint)],
+                1.0,
+            ];
         }
 
         return self::chart($readings, $side, ucfirst($digit->value), $dials);
@@ -33,7 +39,20 @@ final class JointArcs
 
     public static function ofWrist(Readings $readings, Side $side): ?Chart
     {
-        return self::chart($readings, $side, 'Wrist', [['Down to the right', 'wrist_extension', 'wrist_flexion', UsualMotion::wristDegrees(), -1.0]]);
+        return self::chart(
+            $readings,
+            $side,
+            'Wrist',
+            [
+                [
+                    'Down to the right',
+                    'wrist_extension',
+                    'wrist_flexion',
+                    UsualMotion::wristDegrees(),
+                    -1.0,
+                ],
+            ],
+        );
     }
 
     /** @param list<array{string, string, string, array{float, float}, float}> $dials name, codes of both ends, usual ends, sign that makes bending positive */
@@ -47,23 +66,63 @@ final class JointArcs
                 $marks[] = self::tick($cx, $cy, $sign * $end);
             }
             $words = [];
-            foreach ([['other', $side->opposite(), Mode::Active, 0, 'other hand'], ['passive', $side, Mode::Passive, 0, 'passive'], ['active', $side, Mode::Active, 0, 'active'], ['last', $side, Mode::Active, 1, 'last time']] as [$class, $of, $mode, $ago, $says1]) {
+            foreach (
+                [
+                    ['other', $side->opposite(), Mode::Active, 0, 'other hand'],
+                    ['passive', $side, Mode::Passive, 0, 'passive'],
+                    ['active', $side, Mode::Active, 0, 'active'],
+                    ['last', $side, Mode::Active, 1, 'last time'],
+                ] as [$class, $of, $mode, $ago, $says1]
+            ) {
                 $from = self::value($readings->history($extension, $of, $mode), $ago);
                 $to = self::value($readings->history($flexion, $of, $mode), $ago);
                 if (null === $from || null === $to) {
                     continue;
                 }
-                $marks[] = ['tag' => 'path', 'attributes' => ['class' => 'arc-'.$class, 'd' => self::arc($cx, $cy, self::SCALE[$class], $sign * $from, $sign * $to)], 'text' => ''];
+                $marks[] = [
+                    'tag' => 'path',
+                    'attributes' => [
+                        'class' => 'arc-'.$class,
+                        'd' => self::arc($cx, $cy, self::SCALE[$class], $sign * $from, $sign * $to),
+                    ],
+                    'text' => '',
+                ];
                 $words[] = \sprintf('%s %.0f° to %.0f°', $says1, $from, $to);
             }
-            $marks[] = ['tag' => 'circle', 'attributes' => ['class' => 'pivot', 'cx' => (string) $cx, 'cy' => (string) $cy, 'r' => '3'], 'text' => ''];
-            $marks[] = ['tag' => 'text', 'attributes' => ['class' => 'axis', 'x' => (string) $cx, 'y' => '120', 'text-anchor' => 'middle'], 'text' => $label];
+            $marks[] = [
+                'tag' => 'circle',
+                'attributes' => [
+                    'class' => 'pivot',
+                    'cx' => (string) $cx,
+                    'cy' => (string) $cy,
+                    'r' => '3',
+                ],
+                'text' => '',
+            ];
+            $marks[] = [
+                'tag' => 'text',
+                'attributes' => [
+                    'class' => 'axis',
+                    'x' => (string) $cx,
+                    'y' => '120',
+                    'text-anchor' => 'middle',
+                ],
+                'text' => $label,
+            ];
             if ([] !== $words) {
                 $says[] = $label.': '.implode(', ', $words);
             }
         }
 
-        return [] === $says ? null : new Chart(ucfirst($side->value).', '.strtolower($name), implode('; ', $says).'.', self::DIAL * 3.0, 126.0, $marks);
+        return [] === $says
+            ? null
+            : new Chart(
+                ucfirst($side->value).', '.strtolower($name),
+                implode('; ', $says).'.',
+                self::DIAL * 3.0,
+                126.0,
+                $marks,
+            );
     }
 
     /** @param list<Reading> $history newest first */
@@ -79,7 +138,16 @@ final class JointArcs
         [$x1, $y1] = self::at($cx, $cy, $radius, min($from, $to));
         [$x2, $y2] = self::at($cx, $cy, $radius, max($from, $to));
 
-        return \sprintf('M%s %sA%s %s 0 %d 1 %s %s', $x1, $y1, $radius, $radius, abs($to - $from) > 180.0 ? 1 : 0, $x2, $y2);
+        return \sprintf(
+            'M%s %sA%s %s 0 %d 1 %s %s',
+            $x1,
+            $y1,
+            $radius,
+            $radius,
+            abs($to - $from) > 180.0 ? 1 : 0,
+            $x2,
+            $y2,
+        );
     }
 
     /** @return array{tag: string, attributes: array<string, string>, text: string} */
@@ -88,7 +156,17 @@ final class JointArcs
         [$x1, $y1] = self::at($cx, $cy, 46.0, $degrees);
         [$x2, $y2] = self::at($cx, $cy, 52.0, $degrees);
 
-        return ['tag' => 'line', 'attributes' => ['class' => 'usual-tick', 'x1' => (string) $x1, 'y1' => (string) $y1, 'x2' => (string) $x2, 'y2' => (string) $y2], 'text' => ''];
+        return [
+            'tag' => 'line',
+            'attributes' => [
+                'class' => 'usual-tick',
+                'x1' => (string) $x1,
+                'y1' => (string) $y1,
+                'x2' => (string) $x2,
+                'y2' => (string) $y2,
+            ],
+            'text' => '',
+        ];
     }
 
     /** @return array{float, float} */

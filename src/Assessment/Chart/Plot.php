@@ -30,10 +30,24 @@ final class Plot
     {
         foreach ($ticks as $value => $label) {
             $x = $this->x((float) $value);
-            $this->mark('line', ['class' => 'grid', 'x1' => $x, 'x2' => $x, 'y1' => self::TOP, 'y2' => $this->height - self::BOTTOM]);
+            $this->mark(
+                'line',
+                [
+                    'class' => 'grid',
+                    'x1' => $x,
+                    'x2' => $x,
+                    'y1' => self::TOP,
+                    'y2' => $this->height - self::BOTTOM,
+                ],
+            );
             $this->text($x, $this->height - self::BOTTOM + 13.0, $label, 'middle');
         }
-        $this->text((self::LEFT + $this->width - self::RIGHT) / 2.0, $this->height - 5.0, $says, 'middle');
+        $this->text(
+            (self::LEFT + $this->width - self::RIGHT) / 2.0,
+            $this->height - 5.0,
+            $says,
+            'middle',
+        );
 
         return $this;
     }
@@ -43,10 +57,32 @@ final class Plot
     {
         foreach ($ticks as $value => $label) {
             $y = $this->y((float) $value);
-            $this->mark('line', ['class' => 'grid', 'x1' => self::LEFT, 'x2' => $this->width - self::RIGHT, 'y1' => $y, 'y2' => $y]);
+            $this->mark(
+                'line',
+                [
+                    'class' => 'grid',
+                    'x1' => self::LEFT,
+                    'x2' => $this->width - self::RIGHT,
+                    'y1' => $y,
+                    'y2' => $y,
+                ],
+            );
             $this->text(self::LEFT - 5.0, $y + 4.0, $label, 'end');
         }
-        $this->mark('text', ['class' => 'axis', 'x' => 0.0, 'y' => 0.0, 'text-anchor' => 'middle', 'transform' => \sprintf('translate(11 %s) rotate(-90)', round((self::TOP + $this->height - self::BOTTOM) / 2.0, 1))], $says);
+        $this->mark(
+            'text',
+            [
+                'class' => 'axis',
+                'x' => 0.0,
+                'y' => 0.0,
+                'text-anchor' => 'middle',
+                'transform' => \sprintf(
+                    'translate(11 %s) rotate(-90)',
+                    round((self::TOP + $this->height - self::BOTTOM) / 2.0, 1),
+                ),
+            ],
+            $says,
+        );
 
         return $this;
     }
@@ -55,7 +91,19 @@ final class Plot
     public function line(array $points, string $class): self
     {
         if (\count($points) > 1) {
-            $this->mark('polyline', ['class' => $class, 'points' => implode(' ', array_map(fn (array $p): string => round($this->x($p[0]), 1).','.round($this->y($p[1]), 1), $points))]);
+            $this->mark(
+                'polyline',
+                [
+                    'class' => $class,
+                    'points' => implode(
+                        ' ',
+                        array_map(
+                            fn (array $p): string => round($this->x($p[0]), 1).','.round($this->y($p[1]), 1),
+                            $points,
+                        ),
+                    ),
+                ],
+            );
         }
 
         return $this;
@@ -63,7 +111,10 @@ final class Plot
 
     public function dot(float $x, float $y, string $class, float $radius = 4.0): self
     {
-        return $this->mark('circle', ['class' => $class, 'cx' => $this->x($x), 'cy' => $this->y($y), 'r' => $radius]);
+        return $this->mark(
+            'circle',
+            ['class' => $class, 'cx' => $this->x($x), 'cy' => $this->y($y), 'r' => $radius],
+        );
     }
 
     public function band(float $from, float $to, string $class): self
@@ -71,13 +122,31 @@ final class Plot
         $top = $this->y(min($this->yMax, max($from, $to)));
         $bottom = $this->y(max($this->yMin, min($from, $to)));
 
-        return $this->mark('rect', ['class' => $class, 'x' => self::LEFT, 'width' => $this->width - self::LEFT - self::RIGHT, 'y' => $top, 'height' => max(0.0, $bottom - $top)]);
+        return $this->mark(
+            'rect',
+            [
+                'class' => $class,
+                'x' => self::LEFT,
+                'width' => $this->width - self::LEFT - self::RIGHT,
+                'y' => $top,
+                'height' => max(0.0, $bottom - $top),
+            ],
+        );
     }
 
     public function upright(float $x, string $class, string $says = ''): self
     {
         $at = $this->x($x);
-        $this->mark('line', ['class' => $class, 'x1' => $at, 'x2' => $at, 'y1' => self::TOP, 'y2' => $this->height - self::BOTTOM]);
+        $this->mark(
+            'line',
+            [
+                'class' => $class,
+                'x1' => $at,
+                'x2' => $at,
+                'y1' => self::TOP,
+                'y2' => $this->height - self::BOTTOM,
+            ],
+        );
 
         return '' === $says ? $this : $this->text($at + 4.0, self::TOP + 10.0, $says, 'start');
     }
@@ -85,14 +154,30 @@ final class Plot
     public function level(float $y, string $class, string $says = ''): self
     {
         $at = $this->y($y);
-        $this->mark('line', ['class' => $class, 'y1' => $at, 'y2' => $at, 'x1' => self::LEFT, 'x2' => $this->width - self::RIGHT]);
+        $this->mark(
+            'line',
+            [
+                'class' => $class,
+                'y1' => $at,
+                'y2' => $at,
+                'x1' => self::LEFT,
+                'x2' => $this->width - self::RIGHT,
+            ],
+        );
 
-        return '' === $says ? $this : $this->text($this->width - self::RIGHT - 2.0, $at - 4.0, $says, 'end');
+        return '' === $says
+            ? $this
+            : $this->text($this->width - self::RIGHT - 2.0, $at - 4.0, $says, 'end');
     }
 
     public function note(float $x, float $y, string $says, string $anchor = 'start'): self
     {
-        return $this->text($this->x($x) + ('end' === $anchor ? -7.0 : 7.0), $this->y($y) - 5.0, $says, $anchor);
+        return $this->text(
+            $this->x($x) + ('end' === $anchor ? -7.0 : 7.0),
+            $this->y($y) - 5.0,
+            $says,
+            $anchor,
+        );
     }
 
     public function chart(string $title, string $description): Chart
@@ -102,24 +187,42 @@ final class Plot
 
     private function text(float $x, float $y, string $says, string $anchor): self
     {
-        return $this->mark('text', ['class' => 'axis', 'x' => $x, 'y' => $y, 'text-anchor' => $anchor], $says);
+        return $this->mark(
+            'text',
+            ['class' => 'axis', 'x' => $x, 'y' => $y, 'text-anchor' => $anchor],
+            $says,
+        );
     }
 
     /** @param array<string, string|float> $attributes */
     private function mark(string $tag, array $attributes, string $text = ''): self
     {
-        $this->marks[] = ['tag' => $tag, 'attributes' => array_map(static fn (string|float $v): string => \is_float($v) ? (string) round($v, 1) : $v, $attributes), 'text' => $text];
+        $this->marks[] = [
+            'tag' => $tag,
+            'attributes' => array_map(
+                static fn (string|float $v): string => \is_float($v) ? (string) round($v, 1) : $v,
+                $attributes,
+            ),
+            'text' => $text,
+        ];
 
         return $this;
     }
 
     private function x(float $value): float
     {
-        return self::LEFT + ($value - $this->xMin) / max(1e-9, $this->xMax - $this->xMin) * ($this->width - self::LEFT - self::RIGHT);
+        return self::LEFT + ($value - $this->xMin) / max(1e-9, $this->xMax - $this->xMin) * (
+            $this->width - self::LEFT - self::RIGHT
+        );
     }
 
     private function y(float $value): float
     {
-        return $this->height - self::BOTTOM - ($value - $this->yMin) / max(1e-9, $this->yMax - $this->yMin) * ($this->height - self::TOP - self::BOTTOM);
+        return $this->height - self::BOTTOM - ($value - $this->yMin) / max(
+            1e-9,
+            $this->yMax - $this->yMin,
+        ) * (
+            $this->height - self::TOP - self::BOTTOM
+        );
     }
 }

@@ -28,9 +28,15 @@ final class SpectrumPlot
         $top = max(array_column($points, 1));
         $scale = 0.0 < $top ? 100.0 / $top : 0.0;
         $plot = (new Plot(1.0, 14.0, 0.0, 105.0))
-            ->across([2 => '2', 4 => '4', 6 => '6', 8 => '8', 10 => '10', 12 => '12'], 'frequency, Hz')
+            ->across(
+                [2 => '2', 4 => '4', 6 => '6', 8 => '8', 10 => '10', 12 => '12'],
+                'frequency, Hz',
+            )
             ->up([0 => '0', 50 => '50', 100 => '100'], '% of the highest')
-            ->line(array_map(static fn (array $p): array => [$p[0], $p[1] * $scale], $points), 'active-line');
+            ->line(
+                array_map(static fn (array $p): array => [$p[0], $p[1] * $scale], $points),
+                'active-line',
+            );
         if (null !== $found->peakHz) {
             $plot->upright($found->peakHz, 'release', \sprintf('%.1f Hz', $found->peakHz));
         }

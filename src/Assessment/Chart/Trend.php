@@ -15,10 +15,21 @@ final class Trend
      * @param non-empty-list<Reading> $history numbers only, oldest first
      * @param RealDifference|null     $srd     about the first value; null: needs repeats
      */
-    public static function of(string $title, string $unit, array $history, ?RealDifference $srd, ?\DateTimeImmutable $injectedOn): Chart
-    {
-        $values = array_map(static fn (Reading $r): float => \is_float($r->value) ? $r->value : 0.0, $history);
-        $days = array_map(static fn (Reading $r): float => (float) intdiv($r->on->getTimestamp(), 86400), $history);
+    public static function of(
+        string $title,
+        string $unit,
+        array $history,
+        ?RealDifference $srd,
+        ?\DateTimeImmutable $injectedOn,
+    ): Chart {
+        $values = array_map(
+            static fn (Reading $r): float => \is_float($r->value) ? $r->value : 0.0,
+            $history,
+        );
+        $days = array_map(
+            static fn (Reading $r): float => (float) intdiv($r->on->getTimestamp(), 86400),
+            $history,
+        );
         $first = $values[0];
         $last = $values[\count($values) - 1];
         $low = min([...$values, $first - ($srd->value ?? 0.0)]);
@@ -28,21 +39,53 @@ final class Trend
         $to = max($from + 1.0, $days[\count($days) - 1]);
         $room = 0.04 * ($to - $from);
         $plot = new Plot($from - $room, $to + $room, $low - $margin, $high + $margin, 300.0, 170.0);
-        $says = \sprintf('From %s on %s to %s on %s', self::number($first, $unit), $history[0]->on->format('j M'), self::number($last, $unit), $history[\count($history) - 1]->on->format('j M'));
+        $says = \sprintf(
+            'From %s on %s to %s on %s',
+            self::number($first, $unit),
+            $history[0]->on->format('j M'),
+            self::number($last, $unit),
+            $history[\count($history) - 1]->on->format('j M'),
+        );
         if (null !== $srd) {
             $plot->band($first - $srd->value, $first + $srd->value, 'real-band');
-            $says .= \sprintf('; a difference under %s is no real change (%s)', self::number($srd->value, $unit), $srd->from);
+            $says .= \sprintf(
+                '; a difference under %s is no real change (%s)',
+                self::number($srd->value, $unit),
+                $srd->from,
+            );
         }
         if (null !== $injectedOn) {
             $day = (float) intdiv($injectedOn->getTimestamp(), 86400);
             if ($day >= $from && $day <= $to) {
                 $plot->upright($day, 'injection', 'injection');
             }
-            $says .= '; phases of the tone injection: '.implode(', ', array_unique(array_map(static fn (Reading $r): string => InjectionPhase::of($injectedOn, $r->on)->value, $history)));
+            $says .= '; phases of the tone injection: '.implode(
+                ', ',
+                array_unique(
+                    array_map(
+                        static fn (Reading $r): string => InjectionPhase::of($injectedOn, $r->on)->value,
+                        $history,
+                    ),
+                ),
+            );
         }
-        $plot->across([(string) $from => $history[0]->on->format('j M'), (string) $to => $history[\count($history) - 1]->on->format('j M')], '')
-            ->up([(string) $first => (string) round($first, 1)] + ($last === $first ? [] : [(string) $last => (string) round($last, 1)]), $unit)
-            ->line(array_map(static fn (float $d, float $v): array => [$d, $v], $days, $values), 'active-line');
+        $plot->across(
+            [
+                (string) $from => $history[0]->on->format('j M'),
+                (string) $to => $history[\count($history) - 1]->on->format('j M'),
+            ],
+            '',
+        )
+            ->up(
+                [(string) $first => (string) round($first, 1)] + (
+                    $last === $first ? [] : [(string) $last => (string) round($last, 1)]
+                ),
+                $unit,
+            )
+            ->line(
+                array_map(static fn (float $d, float $v): array => [$d, $v], $days, $values),
+                'active-line',
+            );
         foreach ($values as $i => $value) {
             $plot->dot($days[$i], $value, 'active-dot', 3.5);
         }

@@ -40,8 +40,18 @@ final class CalendarFormat
         $from = new \DateTimeImmutable($monday->format('Y-m-d'), $zone);
         $to = $from->modify('+7 days');
         $busy = [];
-        foreach (self::read($text)->expand(\DateTime::createFromImmutable($from), \DateTime::createFromImmutable($to), $zone)->select('VEVENT') as $event) {
-            if (!$event instanceof VEvent || 'CANCELLED' === self::text($event, 'STATUS') || 'TRANSPARENT' === self::text($event, 'TRANSP')) {
+        foreach (
+            self::read($text)->expand(
+                \DateTime::createFromImmutable($from),
+                \DateTime::createFromImmutable($to),
+                $zone,
+            )->select('VEVENT') as $event
+        ) {
+            if (
+                !$event instanceof VEvent
+                || 'CANCELLED' === self::text($event, 'STATUS')
+                || 'TRANSPARENT' === self::text($event, 'TRANSP')
+            ) {
                 continue;
             }
             [$start, $end] = self::times($event, $zone);
@@ -60,22 +70,32 @@ final class CalendarFormat
     }
 
     /** The week as events that hold nothing of the person: what to do, in order. */
-    public static function week(Week $week, string $name, \DateTimeZone $zone, \DateTimeImmutable $now): string
-    {
+    public static function week(
+        Week $week,
+        string $name,
+        \DateTimeZone $zone,
+        \DateTimeImmutable $now,
+    ): string {
         $calendar = new VCalendar(['PRODID' => '-//Hand Garden//Week//EN']);
         foreach ($week->days as $day) {
             if (null === $day->slot) {
                 continue;
             }
             $midnight = new \DateTimeImmutable($day->day->format('Y-m-d'), $zone);
-            $at = static fn (int $minutes): \DateTimeImmutable => $midnight->setTime(intdiv($minutes, 60), $minutes % 60);
+            $at = static fn (int $minutes): \DateTimeImmutable => $midnight->setTime(
+                intdiv($minutes, 60),
+                $minutes % 60,
+            );
             $calendar->add('VEVENT', [
                 'UID' => hash('sha256', $name.'|'.$day->day->format('Y-m-d')).'@hand-garden',
                 'DTSTAMP' => $now,
                 'DTSTART' => $at($day->slot->from),
                 'DTEND' => $at($day->slot->to),
                 'SUMMARY' => 'Hand exercises',
-                'DESCRIPTION' => implode("\n", array_map(static fn (Item $i): string => $i->rung->name, $day->items)),
+                'DESCRIPTION' => implode(
+                    "\n",
+                    array_map(static fn (Item $i): string => $i->rung->name, $day->items),
+                ),
             ]);
         }
 
@@ -96,7 +116,10 @@ final class CalendarFormat
             throw InvalidData::at('calendar', 'is not an iCalendar file');
         }
         if (\count($calendar->select('VEVENT')) > self::MOST_EVENTS) {
-            throw InvalidData::at('calendar', \sprintf('holds more than %d events', self::MOST_EVENTS));
+            throw InvalidData::at(
+                'calendar',
+                \sprintf('holds more than %d events', self::MOST_EVENTS),
+            );
         }
 
         return $calendar;
@@ -113,7 +136,9 @@ final class CalendarFormat
         $duration = self::property($event, 'DURATION');
         $from = \DateTimeImmutable::createFromInterface($start->getDateTime($zone));
         $to = match (true) {
-            $end instanceof DateTime => \DateTimeImmutable::createFromInterface($end->getDateTime($zone)),
+            $end instanceof DateTime => \DateTimeImmutable::createFromInterface(
+                $end->getDateTime($zone),
+            ),
             $duration instanceof Duration => $from->add($duration->getDateInterval()),
             default => $start->hasTime() ? $from : $from->modify('+1 day'),
         };
@@ -132,7 +157,9 @@ final class CalendarFormat
     private static function minutes(\DateTimeImmutable $midnight, \DateTimeImmutable $moment): int
     {
         $local = $moment->setTimezone($midnight->getTimezone());
-        $days = (int) $midnight->diff(new \DateTimeImmutable($local->format('Y-m-d'), $midnight->getTimezone()))->format('%r%a');
+        $days = (int) $midnight->diff(
+            new \DateTimeImmutable($local->format('Y-m-d'), $midnight->getTimezone()),
+        )->format('%r%a');
 
         return 1440 * $days + 60 * (int) $local->format('G') + (int) $local->format('i');
     }

@@ -15,7 +15,15 @@ final class DoseFormat
     /** @return array{sets: int, repetitions: int, parts: int, move: int, hold: int, rest: int, load: float} */
     public static function write(Dose $dose): array
     {
-        return ['sets' => $dose->sets, 'repetitions' => $dose->repetitions, 'parts' => $dose->parts, 'move' => $dose->moveSeconds, 'hold' => $dose->holdSeconds, 'rest' => $dose->restSeconds, 'load' => $dose->loadKilograms];
+        return [
+            'sets' => $dose->sets,
+            'repetitions' => $dose->repetitions,
+            'parts' => $dose->parts,
+            'move' => $dose->moveSeconds,
+            'hold' => $dose->holdSeconds,
+            'rest' => $dose->restSeconds,
+            'load' => $dose->loadKilograms,
+        ];
     }
 
     /**

@@ -36,10 +36,20 @@ final class InkFormat
         $left = self::MOST_POINTS;
         $items = $node->get('strokes')->items();
         if (\count($items) > self::MOST_STROKES) {
-            throw $node->get('strokes')->fail(\sprintf('%d strokes; at most %d', \count($items), self::MOST_STROKES));
+            throw $node->get('strokes')->fail(
+                \sprintf('%d strokes; at most %d', \count($items), self::MOST_STROKES),
+            );
         }
         foreach ($items as $stroke) {
-            $points = array_map(static fn (array $p): InkPoint => new InkPoint($p[0], $p[1] ?? 0.0, $p[2] ?? 0.0, $p[3] ?? 0.5), $stroke->rows(3, 4, $left));
+            $points = array_map(
+                static fn (array $p): InkPoint => new InkPoint(
+                    $p[0],
+                    $p[1] ?? 0.0,
+                    $p[2] ?? 0.0,
+                    $p[3] ?? 0.5,
+                ),
+                $stroke->rows(3, 4, $left),
+            );
             if ([] === $points) {
                 throw $stroke->fail('a stroke has at least one point');
             }
@@ -47,7 +57,10 @@ final class InkFormat
             $strokes[] = $points;
         }
 
-        return new Sheet($strokes, $pixelsPerMm ?? $node->optional('pixels_per_mm')?->float(1.0, 40.0));
+        return new Sheet(
+            $strokes,
+            $pixelsPerMm ?? $node->optional('pixels_per_mm')?->float(1.0, 40.0),
+        );
     }
 
     /** @throws InvalidData */
@@ -56,7 +69,13 @@ final class InkFormat
         $number = static fn (string $key): float => $node->get($key)->float(-10_000.0, 10_000.0);
         try {
             return match ($node->get('kind')->string()) {
-                'spiral' => new SpiralGuide($number('cx'), $number('cy'), $number('start_radius'), $number('pitch'), $number('turns')),
+                'spiral' => new SpiralGuide(
+                    $number('cx'),
+                    $number('cy'),
+                    $number('start_radius'),
+                    $number('pitch'),
+                    $number('turns'),
+                ),
                 'line' => new LineGuide($number('x1'), $number('y1'), $number('x2'), $number('y2')),
                 default => throw $node->get('kind')->fail('expected spiral or line'),
             };
@@ -77,10 +96,18 @@ final class InkFormat
         $guide ??= Node::root([], 'guide');
 
         return match ($task) {
-            InkTask::Spiral, InkTask::Line => self::guided(GuidedInk::of($sheet, self::guide($guide))),
+            InkTask::Spiral, InkTask::Line => self::guided(
+                GuidedInk::of($sheet, self::guide($guide)),
+            ),
             InkTask::Word => self::word(WordInk::of($sheet)),
             InkTask::Pattern => self::pattern(PatternInk::of($sheet)),
-            InkTask::Tapping => self::taps(TapRun::ofSheet($sheet, self::centres($guide->get('centres')), $guide->get('radius')->float(5.0, 1000.0))),
+            InkTask::Tapping => self::taps(
+                TapRun::ofSheet(
+                    $sheet,
+                    self::centres($guide->get('centres')),
+                    $guide->get('radius')->float(5.0, 1000.0),
+                ),
+            ),
         };
     }
 
@@ -98,7 +125,14 @@ final class InkFormat
             'seconds' => round($found->seconds, 2),
             'samples_per_second' => TraceFormat::rounded($found->sampleHz, 0),
             'tremor' => null === $found->tremor ? null : TraceFormat::steadiness($found->tremor),
-            'says' => null === $found->rmsMm ? 'Not calibrated: no millimetres.' : \sprintf('%.1f mm from the guide, %.0f mm a second, %.0f %% of the time off it.', $found->rmsMm, $found->speedMmPerSecond, $found->offPercent),
+            'says' => null === $found->rmsMm
+                ? 'Not calibrated: no millimetres.'
+                : \sprintf(
+                    '%.1f mm from the guide, %.0f mm a second, %.0f %% of the time off it.',
+                    $found->rmsMm,
+                    $found->speedMmPerSecond,
+                    $found->offPercent,
+                ),
         ];
     }
 
@@ -114,7 +148,14 @@ final class InkFormat
             'height_mm' => TraceFormat::rounded($found->heightMm, 1),
             'seconds' => round($found->seconds, 2),
             'pen_lifts' => $found->penLifts,
-            'says' => \sprintf('%s in %.1f s, %d pen lifts.', null === $found->widthMm ? 'Not calibrated: no millimetres. Written' : \sprintf('%.0f by %.0f mm', $found->widthMm, $found->heightMm), $found->seconds, $found->penLifts),
+            'says' => \sprintf(
+                '%s in %.1f s, %d pen lifts.',
+                null === $found->widthMm
+                    ? 'Not calibrated: no millimetres. Written'
+                    : \sprintf('%.0f by %.0f mm', $found->widthMm, $found->heightMm),
+                $found->seconds,
+                $found->penLifts,
+            ),
         ];
     }
 
@@ -128,8 +169,14 @@ final class InkFormat
             'seconds' => round($found->seconds, 2),
             'says' => match (true) {
                 null === $found->trendPercent => $found->why,
-                $found->trendPercent > 0.5 => \sprintf('The last third is %.0f %% lower than the first.', $found->trendPercent),
-                $found->trendPercent < -0.5 => \sprintf('The last third is %.0f %% taller than the first.', -$found->trendPercent),
+                $found->trendPercent > 0.5 => \sprintf(
+                    'The last third is %.0f %% lower than the first.',
+                    $found->trendPercent,
+                ),
+                $found->trendPercent < -0.5 => \sprintf(
+                    'The last third is %.0f %% taller than the first.',
+                    -$found->trendPercent,
+                ),
                 default => 'The letters keep their height.',
             },
         ];
@@ -144,7 +191,13 @@ final class InkFormat
             'same_twice' => $found->sameTwice,
             'rhythm_cv_percent' => TraceFormat::rounded($found->rhythmPercent, 1),
             'slowing_percent' => TraceFormat::rounded($found->slowingPercent, 1),
-            'says' => \sprintf('%d taps in 15 s%s.', $found->taps, null === $found->rhythmPercent ? '' : \sprintf(', rhythm varies by %.0f %%', $found->rhythmPercent)),
+            'says' => \sprintf(
+                '%d taps in 15 s%s.',
+                $found->taps,
+                null === $found->rhythmPercent
+                    ? ''
+                    : \sprintf(', rhythm varies by %.0f %%', $found->rhythmPercent),
+            ),
         ];
     }
 
@@ -153,6 +206,8 @@ final class InkFormat
     {
         $rows = $node->rows(2, 2, 2);
 
-        return 2 === \count($rows) ? [[$rows[0][0], $rows[0][1] ?? 0.0], [$rows[1][0], $rows[1][1] ?? 0.0]] : throw $node->fail('expected two circles');
+        return 2 === \count($rows)
+            ? [[$rows[0][0], $rows[0][1] ?? 0.0], [$rows[1][0], $rows[1][1] ?? 0.0]]
+            : throw $node->fail('expected two circles');
     }
 }

@@ -18,10 +18,25 @@ use HandGarden\Core\Routine\Hands;
 /** A log line as named values. */
 final readonly class LogFormat
 {
-    public const BODY = ['outcome', 'repetitions', 'hold', 'pain_before', 'pain_after', 'tone', 'help', 'compensations', 'fatigue', 'new_tingling', 'systemic', 'hurt_later', 'note'];
+    public const BODY = [
+        'outcome',
+        'repetitions',
+        'hold',
+        'pain_before',
+        'pain_after',
+        'tone',
+        'help',
+        'compensations',
+        'fatigue',
+        'new_tingling',
+        'systemic',
+        'hurt_later',
+        'note',
+    ];
 
-    public function __construct(private Catalogue $catalogue)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+    ) {
     }
 
     /** @throws InvalidData */
@@ -44,8 +59,15 @@ final readonly class LogFormat
     }
 
     /** @throws InvalidData */
-    public static function body(Node $node, string $id, string $sittingId, string $rungId, Hands $hands, Dose $dose, \DateTimeImmutable $day): LogLine
-    {
+    public static function body(
+        Node $node,
+        string $id,
+        string $sittingId,
+        string $rungId,
+        Hands $hands,
+        Dose $dose,
+        \DateTimeImmutable $day,
+    ): LogLine {
         return new LogLine(
             $id,
             $sittingId,
@@ -73,8 +95,16 @@ final readonly class LogFormat
      *
      * @param array<string, mixed> $body
      */
-    public static function stored(array $body, string $id, string $sittingId, string $rungId, Hands $hands, Dose $dose, \DateTimeImmutable $day, bool $hurtLater): LogLine
-    {
+    public static function stored(
+        array $body,
+        string $id,
+        string $sittingId,
+        string $rungId,
+        Hands $hands,
+        Dose $dose,
+        \DateTimeImmutable $day,
+        bool $hurtLater,
+    ): LogLine {
         $int = static fn (string $key): ?int => \is_int($body[$key] ?? null) ? $body[$key] : null;
         $text = static fn (string $key): string => \is_string($body[$key] ?? null) ? $body[$key] : '';
         $tricks = [];

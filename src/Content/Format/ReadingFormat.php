@@ -16,36 +16,67 @@ use HandGarden\Core\Measure\Unit;
 /** Measures, observations and try-outs as named values. */
 final readonly class ReadingFormat
 {
-    public function __construct(private Catalogue $catalogue)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+    ) {
     }
 
     /** @throws InvalidData such as `measures[3].degrees: 400 is outside -45..130` */
     public function measure(Node $node, \DateTimeImmutable $today): Reading
     {
-        $kind = $this->catalogue->vocabulary->kinds->find($node->get('code')->string()) ?? throw $node->get('code')->fail(\sprintf('"%s" is not a measure', $node->get('code')->string()));
+        $kind = $this->catalogue->vocabulary->kinds->find($node->get('code')->string())
+            ?? throw $node->get('code')->fail(
+                \sprintf('"%s" is not a measure', $node->get('code')->string()),
+            );
         $node->only('code', 'side', 'mode', 'at', $kind->unit->value, 'on', 'by_eye');
         $value = $node->get($kind->unit->value);
-        $number = Unit::Grade === $kind->unit ? $value->enum(ToneGrade::class)->rank() : $value->float($kind->min, $kind->max);
+        $number = Unit::Grade === $kind->unit
+            ? $value->enum(ToneGrade::class)->rank()
+            : $value->float($kind->min, $kind->max);
         $at = $node->optional('at')?->scalarText();
         if (null !== $at && !\in_array($at, $kind->arguments, true)) {
-            throw $node->get('at')->fail([] === $kind->arguments ? 'this measure has no angle' : \sprintf('%s is not one of %s', $at, implode(', ', $kind->arguments)));
+            throw $node->get('at')->fail(
+                [] === $kind->arguments
+                    ? 'this measure has no angle'
+                    : \sprintf('%s is not one of %s', $at, implode(', ', $kind->arguments)),
+            );
         }
 
-        return new Reading($kind->code, $kind->sided ? $node->get('side')->enum(Side::class) : null, $kind->hasMode ? $node->get('mode')->enum(Mode::class) : null, $at, $number, self::day($node, $today), $node->optional('by_eye')?->bool() ?? $kind->isByEye());
+        return new Reading(
+            $kind->code,
+            $kind->sided ? $node->get('side')->enum(Side::class) : null,
+            $kind->hasMode ? $node->get('mode')->enum(Mode::class) : null,
+            $at,
+            $number,
+            self::day($node, $today),
+            $node->optional('by_eye')?->bool() ?? $kind->isByEye(),
+        );
     }
 
     /** @throws InvalidData */
     public function observation(Node $node, \DateTimeImmutable $today): Reading
     {
         $code = $node->get('code')->string();
-        $observation = $this->catalogue->vocabulary->observation($code) ?? throw $node->get('code')->fail(\sprintf('"%s" is not an observation', $code));
+        $observation = $this->catalogue->vocabulary->observation($code)
+            ?? throw $node->get('code')->fail(\sprintf('"%s" is not an observation', $code));
         $part = $node->optional('part')?->string();
         if (!$observation->accepts($part)) {
-            throw InvalidData::at($node->path.'.part', [] === $observation->parts ? 'this question has no part' : 'expected one of '.implode(', ', $observation->parts));
+            throw InvalidData::at(
+                $node->path.'.part',
+                [] === $observation->parts
+                    ? 'this question has no part'
+                    : 'expected one of '.implode(', ', $observation->parts),
+            );
         }
 
-        return new Reading($code, $observation->sided ? $node->get('side')->enum(Side::class) : null, null, $part, 'yes' === $node->get('answer')->string(), self::day($node, $today));
+        return new Reading(
+            $code,
+            $observation->sided ? $node->get('side')->enum(Side::class) : null,
+            null,
+            $part,
+            'yes' === $node->get('answer')->string(),
+            self::day($node, $today),
+        );
     }
 
     /** @throws InvalidData */
@@ -56,7 +87,14 @@ final readonly class ReadingFormat
             throw $node->get('rung')->fail(\sprintf('"%s" is not in the catalogue', $rung));
         }
 
-        return new Reading('tryout', $node->get('side')->enum(Side::class), null, $rung, $node->get('result')->string(), self::day($node, $today));
+        return new Reading(
+            'tryout',
+            $node->get('side')->enum(Side::class),
+            null,
+            $rung,
+            $node->get('result')->string(),
+            self::day($node, $today),
+        );
     }
 
     /**
@@ -78,8 +116,23 @@ final readonly class ReadingFormat
                 $rest = [];
                 foreach ($list->observations as $observation) {
                     foreach ([] === $observation->parts ? [null] : $observation->parts as $part) {
-                        $reading = new Reading($observation->code, $observation->sided ? $side : null, null, $part, false, $on);
-                        $has = array_filter($answered, static fn (Reading $r): bool => $r->isOf($reading->code, $reading->side, null, $part));
+                        $reading = new Reading(
+                            $observation->code,
+                            $observation->sided ? $side : null,
+                            null,
+                            $part,
+                            false,
+                            $on,
+                        );
+                        $has = array_filter(
+                            $answered,
+                            static fn (Reading $r): bool => $r->isOf(
+                                $reading->code,
+                                $reading->side,
+                                null,
+                                $part,
+                            ),
+                        );
                         if ([] === $has) {
                             $rest[] = $reading;
                         }

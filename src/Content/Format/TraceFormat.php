@@ -68,7 +68,14 @@ final class TraceFormat
     {
         $results = [];
         foreach ($trial->results as $result) {
-            $results[] = ['set_up' => $result->setUp->value, 'trials' => $result->trials, 'mean' => round($result->mean, 4), 'lower_by' => round($result->lowerBy, 4), 'must_beat' => round($result->mustBeat, 4), 'better' => $result->isBetter()];
+            $results[] = [
+                'set_up' => $result->setUp->value,
+                'trials' => $result->trials,
+                'mean' => round($result->mean, 4),
+                'lower_by' => round($result->lowerBy, 4),
+                'must_beat' => round($result->mustBeat, 4),
+                'better' => $result->isBetter(),
+            ];
         }
 
         return [
@@ -76,7 +83,9 @@ final class TraceFormat
             'unsupported_mean' => self::rounded($trial->unsupportedMean, 4),
             'results' => $results,
             'winner' => $trial->winner()?->value,
-            'says' => '' !== $trial->why ? $trial->why : ($trial->winner()?->instruction() ?? 'No clear difference.'),
+            'says' => '' !== $trial->why
+                ? $trial->why
+                : ($trial->winner()?->instruction() ?? 'No clear difference.'),
         ];
     }
 

@@ -21,15 +21,24 @@ final class DrawPictures extends Command
 {
     private const WORKERS = 2;
 
-    public function __construct(private readonly CatalogueStore $catalogue, private readonly HandPictures $pictures, #[Autowire('%kernel.project_dir%/bin/console')] private readonly string $console)
-    {
+    public function __construct(
+        private readonly CatalogueStore $catalogue,
+        private readonly HandPictures $pictures,
+        #[Autowire('%kernel.project_dir%/bin/console')]
+        private readonly string $console,
+    ) {
         parent::__construct();
     }
 
     protected function configure(): void
     {
         $this->addOption('moving', null, InputOption::VALUE_NONE, 'The moving pictures too');
-        $this->addOption('part', null, InputOption::VALUE_REQUIRED, 'Only every n-th, for a worker: 0/2 or 1/2');
+        $this->addOption(
+            'part',
+            null,
+            InputOption::VALUE_REQUIRED,
+            'Only every n-th, for a worker: 0/2 or 1/2',
+        );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -40,7 +49,10 @@ final class DrawPictures extends Command
         if (\is_string($part)) {
             [$n, $of] = array_map(intval(...), explode('/', $part) + [1 => '1']);
             foreach ($wanted as [$hash, $kind]) {
-                if (crc32($hash) % max(1, $of) === $n) { // by name, so that workers that begin at different times agree
+                if (crc32($hash) % max(
+                    1,
+                    $of,
+                ) === $n) { // by name, so that workers that begin at different times agree
                     'svg' === $kind ? $this->pictures->draw($hash) : $this->pictures->drawBook($hash);
                     $output->writeln('.');
                 }
@@ -53,7 +65,25 @@ final class DrawPictures extends Command
         $workers = [];
         for ($n = 0; $n < self::WORKERS && [] !== $wanted; ++$n) {
             // the inner loops take half the time when compiled
-            $workers[] = $worker = new Process([\PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=function', '-d', 'opcache.jit_buffer_size=64M', $this->console, 'garden:pictures:draw', '--part='.$n.'/'.self::WORKERS, ...($moving ? ['--moving'] : [])], null, null, null, null);
+            $workers[] = $worker = new Process(
+                [
+                    \PHP_BINARY,
+                    '-d',
+                    'opcache.enable_cli=1',
+                    '-d',
+                    'opcache.jit=function',
+                    '-d',
+                    'opcache.jit_buffer_size=64M',
+                    $this->console,
+                    'garden:pictures:draw',
+                    '--part='.$n.'/'.self::WORKERS,
+                    ...($moving ? ['--moving'] : []),
+                ],
+                null,
+                null,
+                null,
+                null,
+            );
             $worker->start(static function (string $type, string $text) use ($bar): void {
                 $bar->advance(Process::OUT === $type ? substr_count($text, '.') : 0);
             });
@@ -85,8 +115,12 @@ final class DrawPictures extends Command
                 }
             }
         }
-        $distinct = array_values(array_column(array_map(static fn (array $w): array => [$w[0].$w[1], $w], $wanted), 1, 0));
+        $distinct = array_values(
+            array_column(array_map(static fn (array $w): array => [$w[0].$w[1], $w], $wanted), 1, 0),
+        );
 
-        return array_values(array_filter($distinct, fn (array $w): bool => !$this->pictures->isDrawn($w[0], $w[1])));
+        return array_values(
+            array_filter($distinct, fn (array $w): bool => !$this->pictures->isDrawn($w[0], $w[1])),
+        );
     }
 }

@@ -18,13 +18,29 @@ final readonly class FlipBook
     private const MOST_BYTES = 60 * 1024;
 
     /** @param list<Subject> $via */
-    public function __construct(private PictureSpec $spec, private array $via)
-    {
+    public function __construct(
+        private PictureSpec $spec,
+        private array $via,
+    ) {
     }
 
     public function hash(): string
     {
-        return substr(hash('sha256', json_encode(['book', $this->spec->toArray(), array_map(static fn (Subject $s): array => $s->toArray(), $this->via)], \JSON_THROW_ON_ERROR)), 0, 32);
+        return substr(
+            hash(
+                'sha256',
+                json_encode(
+                    [
+                        'book',
+                        $this->spec->toArray(),
+                        array_map(static fn (Subject $s): array => $s->toArray(), $this->via),
+                    ],
+                    \JSON_THROW_ON_ERROR,
+                ),
+            ),
+            0,
+            32,
+        );
     }
 
     /** `{window, paint: {layer: attributes}, frames: [[[layer, path data, even-odd], ...], ...]}`; heavy ones have fewer frames and no shading. */
@@ -33,7 +49,16 @@ final readonly class FlipBook
         $json = '';
         $paintings = (new Painter())->frames($this->spec, $this->via, self::FRAMES);
         foreach ([[1, true], [1, false], [2, false], [3, false]] as [$every, $whole]) {
-            $json = self::json(array_values(array_filter($paintings, static fn (int $i): bool => 0 === $i % $every, \ARRAY_FILTER_USE_KEY)), $whole);
+            $json = self::json(
+                array_values(
+                    array_filter(
+                        $paintings,
+                        static fn (int $i): bool => 0 === $i % $every,
+                        \ARRAY_FILTER_USE_KEY,
+                    ),
+                ),
+                $whole,
+            );
             if (\strlen((string) gzencode($json, 6)) <= self::MOST_BYTES) {
                 break;
             }
@@ -57,6 +82,16 @@ final readonly class FlipBook
             $frames[] = $frame;
         }
 
-        return json_encode(['window' => array_map(static fn (float $v): float => round($v, 1), $paintings[0]->window ?? []), 'paint' => $paint, 'frames' => $frames], \JSON_THROW_ON_ERROR);
+        return json_encode(
+            [
+                'window' => array_map(
+                    static fn (float $v): float => round($v, 1),
+                    $paintings[0]->window ?? [],
+                ),
+                'paint' => $paint,
+                'frames' => $frames,
+            ],
+            \JSON_THROW_ON_ERROR,
+        );
     }
 }

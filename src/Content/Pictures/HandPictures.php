@@ -21,14 +21,18 @@ use HandGarden\Core\Drawing\View;
  */
 final readonly class HandPictures
 {
-    public function __construct(private CatalogueStore $catalogue, private string $handsDir, private ?PoseSwaps $swaps = null)
-    {
+    public function __construct(
+        private CatalogueStore $catalogue,
+        private string $handsDir,
+        private ?PoseSwaps $swaps = null,
+    ) {
     }
 
     /** @param 'start'|'end' $which */
     public function ofRung(Rung $rung, Side $side, string $which): string
     {
-        return $this->known($rung, $side, $which, 'svg', 'spec') ?? $this->url($this->specOf($rung, $side, $which));
+        return $this->known($rung, $side, $which, 'svg', 'spec')
+            ?? $this->url($this->specOf($rung, $side, $which));
     }
 
     public function ofPose(Pose $pose, View $view, Side $side): string
@@ -39,7 +43,12 @@ final readonly class HandPictures
     /** @param 'start'|'end' $which */
     public function specOf(Rung $rung, Side $side, string $which): PictureSpec
     {
-        return PictureNames::spec($this->pictureOf($rung), $this->catalogue->drawings(), $side, $which);
+        return PictureNames::spec(
+            $this->pictureOf($rung),
+            $this->catalogue->drawings(),
+            $side,
+            $which,
+        );
     }
 
     private function pictureOf(Rung $rung): Picture
@@ -50,13 +59,17 @@ final readonly class HandPictures
     /** A name that is known, if the picture is drawn or its spec put down; null: the scene has to be set. */
     private function known(Rung $rung, Side $side, string $which, string $drawn, string $put): ?string
     {
-        $name = $this->pictureOf($rung) === $rung->picture ? $this->catalogue->pictureNames()[PictureNames::key($rung->id, $side, $which)] ?? null : null;
+        $name = $this->pictureOf($rung) === $rung->picture
+            ? $this->catalogue->pictureNames()[PictureNames::key($rung->id, $side, $which)] ?? null
+            : null;
         if (null === $name) {
             return null;
         }
         $base = $this->place($name);
 
-        return is_file($base.'.'.$drawn) || is_file($base.'.'.$put) ? '/hands/'.$name.'.'.$drawn : null;
+        return is_file($base.'.'.$drawn) || is_file($base.'.'.$put)
+            ? '/hands/'.$name.'.'.$drawn
+            : null;
     }
 
     public function url(PictureSpec $spec): string
@@ -72,13 +85,24 @@ final readonly class HandPictures
 
     public function ofNamedPose(string $name): string
     {
-        return $this->ofPose($this->catalogue->drawings()->pose($name)->pose, View::Palmar, Side::Right);
+        return $this->ofPose(
+            $this->catalogue->drawings()->pose($name)->pose,
+            View::Palmar,
+            Side::Right,
+        );
     }
 
     /** Where a helper's hand may lie and where it must not: palm and finger pads feed the grasp. */
     public function contactMap(Side $side): string
     {
-        return $this->url(new PictureSpec($this->catalogue->drawings()->pose('open-palm'), View::Palmar, $side, zones: 'keep-off-palm'));
+        return $this->url(
+            new PictureSpec(
+                $this->catalogue->drawings()->pose('open-palm'),
+                View::Palmar,
+                $side,
+                zones: 'keep-off-palm',
+            ),
+        );
     }
 
     /** The moving picture of a rung: a file of frames, drawn when it is first asked for. */

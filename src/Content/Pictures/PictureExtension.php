@@ -14,8 +14,9 @@ use Twig\TwigFunction;
 /** Lets templates ask for the picture of a rung and for the words that stand in for it. */
 final class PictureExtension extends AbstractExtension implements GlobalsInterface
 {
-    public function __construct(private readonly HandPictures $pictures)
-    {
+    public function __construct(
+        private readonly HandPictures $pictures,
+    ) {
     }
 
     /** @return array<string, Side> */
@@ -39,13 +40,31 @@ final class PictureExtension extends AbstractExtension implements GlobalsInterfa
     public function getFunctions(): array
     {
         return [
-            new TwigFunction('hand_start', fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'start')),
-            new TwigFunction('hand_end', fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'end')),
+            new TwigFunction(
+                'hand_start',
+                fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'start'),
+            ),
+            new TwigFunction(
+                'hand_end',
+                fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'end'),
+            ),
             new TwigFunction('hand_inline', $this->inline(...)),
             new TwigFunction('hand_pose', $this->pictures->ofNamedPose(...)),
             new TwigFunction('hand_contacts', $this->pictures->contactMap(...)),
-            new TwigFunction('hand_book', fn (Rung $rung, Side $side): string => $this->pictures->bookOf($rung, $side)),
-            new TwigFunction('hand_words', static fn (Rung $rung, Side $side, string $which): string => \sprintf('%s, %s of the movement, %s hand, %s', $rung->name, $which, $side->value, View::from($rung->picture->view)->label())),
+            new TwigFunction(
+                'hand_book',
+                fn (Rung $rung, Side $side): string => $this->pictures->bookOf($rung, $side),
+            ),
+            new TwigFunction(
+                'hand_words',
+                static fn (Rung $rung, Side $side, string $which): string => \sprintf(
+                    '%s, %s of the movement, %s hand, %s',
+                    $rung->name,
+                    $which,
+                    $side->value,
+                    View::from($rung->picture->view)->label(),
+                ),
+            ),
         ];
     }
 }

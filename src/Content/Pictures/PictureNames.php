@@ -21,9 +21,18 @@ final class PictureNames
         $names = [];
         foreach (Side::cases() as $side) {
             foreach (['start', 'end'] as $which) {
-                $names[self::key($rung->id, $side, $which)] = self::spec($rung->picture, $library, $side, $which)->hash();
+                $names[self::key($rung->id, $side, $which)] = self::spec(
+                    $rung->picture,
+                    $library,
+                    $side,
+                    $which,
+                )->hash();
             }
-            $names[self::key($rung->id, $side, 'book')] = self::book($rung->picture, $library, $side)->hash();
+            $names[self::key($rung->id, $side, 'book')] = self::book(
+                $rung->picture,
+                $library,
+                $side,
+            )->hash();
         }
 
         return $names;
@@ -35,14 +44,29 @@ final class PictureNames
     }
 
     /** @param 'start'|'end' $which the end shows the start behind it, with the way as an arrow */
-    public static function spec(Picture $p, DrawingLibrary $library, Side $side, string $which): PictureSpec
-    {
+    public static function spec(
+        Picture $p,
+        DrawingLibrary $library,
+        Side $side,
+        string $which,
+    ): PictureSpec {
         $view = View::from($p->view);
         $end = 'end' === $which;
-        [$pose, $things, $hand] = [$end ? $p->endPose : $p->startPose, $end ? $p->endThings : $p->startThings, $end ? $p->endHand : $p->startHand];
-        [$otherPose, $otherThings, $otherHand] = [$end ? $p->startPose : $p->endPose, $end ? $p->startThings : $p->endThings, $end ? $p->startHand : $p->endHand];
+        [$pose, $things, $hand] = [
+            $end ? $p->endPose : $p->startPose,
+            $end ? $p->endThings : $p->startThings,
+            $end ? $p->endHand : $p->startHand,
+        ];
+        [$otherPose, $otherThings, $otherHand] = [
+            $end ? $p->startPose : $p->endPose,
+            $end ? $p->startThings : $p->endThings,
+            $end ? $p->startHand : $p->endHand,
+        ];
 
-        $subject = static fn (string $name): Subject => $p->ownPoses[$name] ?? $library->subject($name, $view);
+        $subject = static fn (string $name): Subject => $p->ownPoses[$name] ?? $library->subject(
+            $name,
+            $view,
+        );
 
         return new PictureSpec(
             $subject($pose),
@@ -65,6 +89,9 @@ final class PictureNames
     {
         $view = View::from($p->view);
 
-        return new FlipBook(self::spec($p, $library, $side, 'end'), array_map(static fn (string $pose): Subject => $library->subject($pose, $view), $p->via));
+        return new FlipBook(
+            self::spec($p, $library, $side, 'end'),
+            array_map(static fn (string $pose): Subject => $library->subject($pose, $view), $p->via),
+        );
     }
 }

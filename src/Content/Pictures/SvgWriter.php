@@ -23,7 +23,9 @@ final readonly class SvgWriter
         'fill-object' => 'fill="#dcc687"',
         'fill-furniture' => 'fill="#ebe8ee"',
         'fill-focus' => 'fill="#f0c878"',
-        'sketch-line' => 'fill="none" stroke="'.self::INK.'" stroke-width="3" stroke-linejoin="round"',
+        'sketch-line' => 'fill="none" stroke="'
+            .self::INK
+            .'" stroke-width="3" stroke-linejoin="round"',
         'wash' => 'fill="'.self::INK.'" fill-opacity=".14"',
         'hollow' => 'fill="'.self::INK.'" fill-opacity=".05"',
         'crease' => 'fill="#7d7284"',
@@ -50,16 +52,41 @@ final readonly class SvgWriter
     /** @return list<array{paint: array<string, string>, d: string}> layers back to front, as a script or a template hangs them */
     public static function layersOf(Painting $painting): array
     {
-        return array_map(static fn (Layer $l): array => ['paint' => self::attributesOf($l->class) + ($l->evenOdd ? ['fill-rule' => 'evenodd'] : []), 'd' => $l->data], $painting->layers);
+        return array_map(
+            static fn (Layer $l): array => [
+                'paint' => self::attributesOf($l->class) + (
+                    $l->evenOdd ? ['fill-rule' => 'evenodd'] : []
+                ),
+                'd' => $l->data,
+            ],
+            $painting->layers,
+        );
     }
 
     public function write(Painting $painting): string
     {
         [$x, $y, $width, $height] = array_map(PathData::number(...), $painting->window);
-        $svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="'.$x.' '.$y.' '.$width.' '.$height.'" width="'.$width.'" height="'.$height.'">';
+        $svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="'
+            .$x
+            .' '
+            .$y
+            .' '
+            .$width
+            .' '
+            .$height
+            .'" width="'
+            .$width
+            .'" height="'
+            .$height
+            .'">';
         foreach ($painting->layers as $layer) {
-            $attributes = self::ATTRIBUTES[$layer->class] ?? throw new \LogicException(\sprintf('No colour for the layer "%s".', $layer->class));
-            $svg .= '<path '.$attributes.($layer->evenOdd ? ' fill-rule="evenodd"' : '').' d="'.$layer->data.'"/>';
+            $attributes = self::ATTRIBUTES[$layer->class]
+                ?? throw new \LogicException(
+                    \sprintf('No colour for the layer "%s".', $layer->class),
+                );
+            $svg .= '<path '.$attributes.(
+                $layer->evenOdd ? ' fill-rule="evenodd"' : ''
+            ).' d="'.$layer->data.'"/>';
         }
 
         return $svg.'</svg>';

@@ -24,14 +24,20 @@ final class Approaches
     /** @var array<string, Choice> by question and hand */
     private array $made = [];
 
-    public function __construct(private readonly ClientFacts $facts, private readonly KnownFacts $known, private readonly Settings $settings = new Settings())
-    {
+    public function __construct(
+        private readonly ClientFacts $facts,
+        private readonly KnownFacts $known,
+        private readonly Settings $settings = new Settings(),
+    ) {
     }
 
     /** @return list<Choice> of all questions, for the worse hand */
     public function all(): array
     {
-        return array_map(fn (Question $q): Choice => $this->choice($q, $this->facts->affected[0]), Question::cases());
+        return array_map(
+            fn (Question $q): Choice => $this->choice($q, $this->facts->affected[0]),
+            Question::cases(),
+        );
     }
 
     public function choice(Question $question, Side $side): Choice
@@ -48,19 +54,40 @@ final class Approaches
     public function refuses(Rung $rung, Side $side): ?string
     {
         $refusal = match (true) {
-            \in_array(ApproachTag::Squeezing, $rung->tags, true) && $this->follows(Question::Squeezing, School::B, $side) => ['No squeezing', Question::Squeezing],
-            \in_array(ApproachTag::Load, $rung->tags, true) && $this->shakes() && $this->follows(Question::Load, School::B, $side) => ['No weights', Question::Load],
-            \in_array(ApproachTag::GradedLoading, $rung->tags, true) && $this->facts->has(Condition::Dystonia) && $this->follows(Question::TaskDystonia, School::B, $side) && true !== $this->known->value('felt_clearer', null, $side) => ['Mapping before loading', Question::TaskDystonia],
+            \in_array(ApproachTag::Squeezing, $rung->tags, true)
+                && $this->follows(
+                    Question::Squeezing,
+                    School::B,
+                    $side,
+                ) => ['No squeezing', Question::Squeezing],
+            \in_array(ApproachTag::Load, $rung->tags, true)
+                && $this->shakes()
+                && $this->follows(Question::Load, School::B, $side) => ['No weights', Question::Load],
+            \in_array(ApproachTag::GradedLoading, $rung->tags, true)
+                && $this->facts->has(Condition::Dystonia)
+                && $this->follows(Question::TaskDystonia, School::B, $side)
+                && true !== $this->known->value('felt_clearer', null, $side) => [
+                    'Mapping before loading',
+                    Question::TaskDystonia,
+                ],
             default => null,
         };
 
-        return null === $refusal ? null : \sprintf('Approach: %s; %s', lcfirst($refusal[0]), $this->choice($refusal[1], $side)->because());
+        return null === $refusal
+            ? null
+            : \sprintf(
+                'Approach: %s; %s',
+                lcfirst($refusal[0]),
+                $this->choice($refusal[1], $side)->because(),
+            );
     }
 
     /** What the followed schools add to the value of a rung. */
     public function prefers(Rung $rung, Side $side): int
     {
-        $tag = $this->follows(Question::Wrist, School::A, $side) ? ApproachTag::WristForwardFirst : ApproachTag::WristBackFirst;
+        $tag = $this->follows(Question::Wrist, School::A, $side)
+            ? ApproachTag::WristForwardFirst
+            : ApproachTag::WristBackFirst;
 
         return \in_array($tag, $rung->tags, true) ? self::PREFERRED : 0;
     }
@@ -83,12 +110,20 @@ final class Approaches
         return match ($question) {
             Question::Quieting => [School::A, 'Always for clients and helpers.'],
             Question::Wrist => $this->wrist($side),
-            Question::Fist => true === $this->known->value('thumb_trapped', null, $side) ? [School::B, 'The fingers hold the thumb down.'] : [School::A, 'Nothing holds the thumb down.'],
+            Question::Fist => true === $this->known->value('thumb_trapped', null, $side)
+                ? [School::B, 'The fingers hold the thumb down.']
+                : [School::A, 'Nothing holds the thumb down.'],
             Question::Squeezing => $this->squeezing($side),
             Question::Load => $this->load($side),
-            Question::Amount => [School::A, 'Stretching and mobilising daily, in small sets by stamina; strength every second day.'],
+            Question::Amount => [
+                School::A,
+                'Stretching and mobilising daily, in small sets by stamina; strength every second day.',
+            ],
             Question::Counting => [School::A, 'Either will do, item by item.'],
-            Question::TaskDystonia => [School::B, 'Mapping first, then loading that ends before the cramp.'],
+            Question::TaskDystonia => [
+                School::B,
+                'Mapping first, then loading that ends before the cramp.',
+            ],
             Question::Tricks => [School::A, 'The task can start; the next rung withdraws it.'],
         };
     }
@@ -99,11 +134,16 @@ final class Approaches
         $hand = new HandState($this->facts->readings, $side);
         $gain = $hand->gain(Mode::Passive) ?? $hand->gain(Mode::Active);
         if (null === $gain) {
-            return [School::A, 'Opening against wrist angle is not measured; a bent wrist forces nothing.'];
+            return [
+                School::A,
+                'Opening against wrist angle is not measured; a bent wrist forces nothing.',
+            ];
         }
         $points = \sprintf('Opening gains %.0f points with the wrist bent', $gain['points']);
 
-        return $gain['points'] >= $this->settings->gainPoints ? [School::A, $points.'.'] : [School::B, $points.' only.'];
+        return $gain['points'] >= $this->settings->gainPoints
+            ? [School::A, $points.'.']
+            : [School::B, $points.' only.'];
     }
 
     /** @return array{School, string} */
@@ -117,7 +157,12 @@ final class Approaches
             return [School::B, 'The hand curls and stays folded.'];
         }
 
-        return [School::A, \is_float($tone) ? 'Tone is under 2 and the hand does not curl.' : 'Nothing measured speaks against it.'];
+        return [
+            School::A,
+            \is_float($tone)
+                ? 'Tone is under 2 and the hand does not curl.'
+                : 'Nothing measured speaks against it.',
+        ];
     }
 
     /** @return array{School, string} */
@@ -127,7 +172,9 @@ final class Approaches
             return [School::A, 'No tremor and no Parkinson’s.'];
         }
 
-        return true === $this->known->value('steady_gain', 'weight', $side) ? [School::A, 'The steadying trial showed a gain with a light weight.'] : [School::B, 'No steadying trial has shown a gain with a light weight.'];
+        return true === $this->known->value('steady_gain', 'weight', $side)
+            ? [School::A, 'The steadying trial showed a gain with a light weight.']
+            : [School::B, 'No steadying trial has shown a gain with a light weight.'];
     }
 
     private function shakes(): bool

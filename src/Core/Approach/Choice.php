@@ -7,8 +7,13 @@ namespace HandGarden\Core\Approach;
 /** The school that is followed for one client: the default with its reason, or a therapist's with a note. */
 final readonly class Choice
 {
-    public function __construct(public Question $question, public School $school, public School $default, public string $reason, public string $note = '')
-    {
+    public function __construct(
+        public Question $question,
+        public School $school,
+        public School $default,
+        public string $reason,
+        public string $note = '',
+    ) {
     }
 
     public function isOwn(): bool

@@ -7,7 +7,10 @@ namespace HandGarden\Core\Approach;
 /** What a therapist chose for a client, and why. */
 final readonly class ChosenSchool
 {
-    public function __construct(public Question $question, public School $school, public string $note)
-    {
+    public function __construct(
+        public Question $question,
+        public School $school,
+        public string $note,
+    ) {
     }
 }

@@ -35,15 +35,29 @@ enum Question: string
     public function school(School $school): string
     {
         return match ($this) {
-            self::Quieting => School::A === $school ? 'Slow sustained stretch, 10 to 30 s, no bouncing: quick stretch makes tone worse.' : 'Brisk facilitation of the extensors inside a fixed passive sequence.',
-            self::Wrist => School::A === $school ? 'Bent first, then step by step toward straight and back: a bent wrist slackens the flexors.' : 'Build wrist extension first: it is the base of grip.',
+            self::Quieting => School::A === $school
+                ? 'Slow sustained stretch, 10 to 30 s, no bouncing: quick stretch makes tone worse.'
+                : 'Brisk facilitation of the extensors inside a fixed passive sequence.',
+            self::Wrist => School::A === $school
+                ? 'Bent first, then step by step toward straight and back: a bent wrist slackens the flexors.'
+                : 'Build wrist extension first: it is the base of grip.',
             self::Fist => School::A === $school ? 'The thumb first.' : 'The fingers first.',
-            self::Squeezing => School::A === $school ? 'It builds grip and steadiness.' : 'It tightens what is already tight: back-of-hand, wedge and spread work instead.',
+            self::Squeezing => School::A === $school
+                ? 'It builds grip and steadiness.'
+                : 'It tightens what is already tight: back-of-hand, wedge and spread work instead.',
             self::Load => School::A === $school ? 'Light weights steady the hand.' : 'No weights.',
-            self::Amount => School::A === $school ? 'Many small sets spread over the day.' : 'Fewer, longer sittings on three or four days.',
-            self::Counting => School::A === $school ? 'Ten to twenty repetitions.' : 'One or two minutes.',
-            self::TaskDystonia => School::A === $school ? 'Graded loading for stability, ending before the cramp or shake.' : 'Low-load attention and mapping of the hand first, loading after it.',
-            self::Tricks => School::A === $school ? 'At first, so that the task can start: on the lower rung, named as such, withdrawn on the next.' : 'Never.',
+            self::Amount => School::A === $school
+                ? 'Many small sets spread over the day.'
+                : 'Fewer, longer sittings on three or four days.',
+            self::Counting => School::A === $school
+                ? 'Ten to twenty repetitions.'
+                : 'One or two minutes.',
+            self::TaskDystonia => School::A === $school
+                ? 'Graded loading for stability, ending before the cramp or shake.'
+                : 'Low-load attention and mapping of the hand first, loading after it.',
+            self::Tricks => School::A === $school
+                ? 'At first, so that the task can start: on the lower rung, named as such, withdrawn on the next.'
+                : 'Never.',
         };
     }
 

@@ -17,8 +17,13 @@ final class Catalogue
      * @param list<GoalTask>                $goals
      * @param Handbook|(\Closure(): Handbook) $handbook most pages never open it
      */
-    public function __construct(private readonly Ladders $ladders, public readonly Vocabulary $vocabulary, public readonly ScreeningQuestions $screening, public readonly array $goals, private Handbook|\Closure $handbook)
-    {
+    public function __construct(
+        private readonly Ladders $ladders,
+        public readonly Vocabulary $vocabulary,
+        public readonly ScreeningQuestions $screening,
+        public readonly array $goals,
+        private Handbook|\Closure $handbook,
+    ) {
     }
 
     public function handbook(): Handbook
@@ -121,6 +126,8 @@ final class Catalogue
     /** @return list<Rung> in the order of a sitting, without a clinic's own */
     public function rungs(): array
     {
-        return array_merge(...array_map(static fn (Ladder $ladder): array => $ladder->rungs, $this->ladders()));
+        return array_merge(
+            ...array_map(static fn (Ladder $ladder): array => $ladder->rungs, $this->ladders()),
+        );
     }
 }

@@ -10,7 +10,10 @@ use HandGarden\Core\Placement\Condition\Condition;
 final readonly class Caution
 {
     /** @param string $key of the caution or of the gate it comes from */
-    public function __construct(public string $phrase, public ?Condition $blocksWhile, public string $key = '')
-    {
+    public function __construct(
+        public string $phrase,
+        public ?Condition $blocksWhile,
+        public string $key = '',
+    ) {
     }
 }

@@ -31,6 +31,8 @@ enum Condition: string
     /** The name by which conditions ask for it: `has(advanced_dementia)`. */
     public function factArgument(): string
     {
-        return self::AdvancedDementia === $this ? 'advanced_dementia' : str_replace('-', '_', $this->value);
+        return self::AdvancedDementia === $this
+            ? 'advanced_dementia'
+            : str_replace('-', '_', $this->value);
     }
 }

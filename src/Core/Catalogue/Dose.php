@@ -22,56 +22,132 @@ final readonly class Dose
     }
 
     /** @throws InvalidDose */
-    public static function of(int $sets, int $repetitions, int $parts, int $moveSeconds, int $holdSeconds, int $restSeconds, float $loadKilograms = 0.0): self
-    {
-        $doable = min($sets, $repetitions, $parts) > 0 && min($moveSeconds, $holdSeconds, $restSeconds) >= 0 && $loadKilograms >= 0.0 && is_finite($loadKilograms);
+    public static function of(
+        int $sets,
+        int $repetitions,
+        int $parts,
+        int $moveSeconds,
+        int $holdSeconds,
+        int $restSeconds,
+        float $loadKilograms = 0.0,
+    ): self {
+        $doable = min($sets, $repetitions, $parts) > 0
+            && min($moveSeconds, $holdSeconds, $restSeconds) >= 0
+            && $loadKilograms >= 0.0
+            && is_finite($loadKilograms);
 
         return $doable
-            ? new self($sets, $repetitions, $parts, $moveSeconds, $holdSeconds, $restSeconds, $loadKilograms)
-            : throw InvalidDose::notDoable(\sprintf('%d x %d x %d, move %d s, hold %d s, rest %d s, %.2f kg', $sets, $repetitions, $parts, $moveSeconds, $holdSeconds, $restSeconds, $loadKilograms));
+            ? new self(
+                $sets,
+                $repetitions,
+                $parts,
+                $moveSeconds,
+                $holdSeconds,
+                $restSeconds,
+                $loadKilograms,
+            )
+            : throw InvalidDose::notDoable(
+                \sprintf(
+                    '%d x %d x %d, move %d s, hold %d s, rest %d s, %.2f kg',
+                    $sets,
+                    $repetitions,
+                    $parts,
+                    $moveSeconds,
+                    $holdSeconds,
+                    $restSeconds,
+                    $loadKilograms,
+                ),
+            );
     }
 
     public function withSets(int $sets): self
     {
-        return self::of($sets, $this->repetitions, $this->parts, $this->moveSeconds, $this->holdSeconds, $this->restSeconds, $this->loadKilograms);
+        return self::of(
+            $sets,
+            $this->repetitions,
+            $this->parts,
+            $this->moveSeconds,
+            $this->holdSeconds,
+            $this->restSeconds,
+            $this->loadKilograms,
+        );
     }
 
     public function withRepetitions(int $repetitions): self
     {
-        return self::of($this->sets, $repetitions, $this->parts, $this->moveSeconds, $this->holdSeconds, $this->restSeconds, $this->loadKilograms);
+        return self::of(
+            $this->sets,
+            $repetitions,
+            $this->parts,
+            $this->moveSeconds,
+            $this->holdSeconds,
+            $this->restSeconds,
+            $this->loadKilograms,
+        );
     }
 
     public function withMove(int $moveSeconds): self
     {
-        return self::of($this->sets, $this->repetitions, $this->parts, $moveSeconds, $this->holdSeconds, $this->restSeconds, $this->loadKilograms);
+        return self::of(
+            $this->sets,
+            $this->repetitions,
+            $this->parts,
+            $moveSeconds,
+            $this->holdSeconds,
+            $this->restSeconds,
+            $this->loadKilograms,
+        );
     }
 
     public function withHold(int $holdSeconds): self
     {
-        return self::of($this->sets, $this->repetitions, $this->parts, $this->moveSeconds, $holdSeconds, $this->restSeconds, $this->loadKilograms);
+        return self::of(
+            $this->sets,
+            $this->repetitions,
+            $this->parts,
+            $this->moveSeconds,
+            $holdSeconds,
+            $this->restSeconds,
+            $this->loadKilograms,
+        );
     }
 
     public function withLoad(float $loadKilograms): self
     {
-        return self::of($this->sets, $this->repetitions, $this->parts, $this->moveSeconds, $this->holdSeconds, $this->restSeconds, $loadKilograms);
+        return self::of(
+            $this->sets,
+            $this->repetitions,
+            $this->parts,
+            $this->moveSeconds,
+            $this->holdSeconds,
+            $this->restSeconds,
+            $loadKilograms,
+        );
     }
 
     /** Whether nothing of this dose is more than the other's. */
     public function isAtMost(self $other): bool
     {
-        return $this->sets <= $other->sets && $this->repetitions <= $other->repetitions && $this->holdSeconds <= $other->holdSeconds
-            && $this->moveSeconds <= $other->moveSeconds && $this->loadKilograms <= $other->loadKilograms + 1e-9;
+        return $this->sets <= $other->sets
+            && $this->repetitions <= $other->repetitions
+            && $this->holdSeconds <= $other->holdSeconds
+            && $this->moveSeconds <= $other->moveSeconds
+                && $this->loadKilograms <= $other->loadKilograms + 1e-9;
     }
 
     /** Seconds of moving and holding on one side. */
     public function workSeconds(): int
     {
-        return $this->parts * $this->sets * $this->repetitions * ($this->moveSeconds + $this->holdSeconds);
+        return $this->parts * $this->sets * $this->repetitions * (
+            $this->moveSeconds + $this->holdSeconds
+        );
     }
 
     /** Seconds of the whole item: set-up, work on each side, and a rest between sets and sides. */
     public function totalSeconds(int $sides, int $setUpSeconds): int
     {
-        return $setUpSeconds + $sides * $this->workSeconds() + $this->restSeconds * ($sides * $this->sets - 1);
+        return $setUpSeconds + $sides * $this->workSeconds() + $this->restSeconds * (
+            $sides * $this->sets - 1
+        );
     }
 }

@@ -31,9 +31,15 @@ enum DoseKind: string
             self::Timed => self::time($dose->moveSeconds),
             self::Objects => $dose->repetitions.(1 === $dose->repetitions ? ' piece' : ' pieces'),
             self::PerFinger => $dose->repetitions.' × each of '.$dose->parts,
-            self::PerSide => 1 === $dose->parts ? $dose->repetitions.' × each side' : $dose->repetitions.' × each of '.$dose->parts.' ways',
-            self::Sequence => 1 === $dose->parts ? $dose->repetitions.' ×' : $dose->repetitions.' × '.$dose->parts.' in a row',
-            self::Repetitions, self::Holds, self::Tempo => $dose->repetitions.' ×'.(1 === $dose->parts ? '' : ' '.$dose->parts.' parts'),
+            self::PerSide => 1 === $dose->parts
+                ? $dose->repetitions.' × each side'
+                : $dose->repetitions.' × each of '.$dose->parts.' ways',
+            self::Sequence => 1 === $dose->parts
+                ? $dose->repetitions.' ×'
+                : $dose->repetitions.' × '.$dose->parts.' in a row',
+            self::Repetitions, self::Holds, self::Tempo => $dose->repetitions.' ×'.(
+                1 === $dose->parts ? '' : ' '.$dose->parts.' parts'
+            ),
         };
         $words = (1 === $dose->sets ? '' : $dose->sets.' sets of ').$times;
         if ($dose->holdSeconds > 0) {

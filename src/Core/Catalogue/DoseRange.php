@@ -14,8 +14,13 @@ final readonly class DoseRange
      * @param array{int, int}     $holdSeconds
      * @param array{float, float} $loadKilograms
      */
-    public function __construct(public array $sets, public array $repetitions, public array $moveSeconds, public array $holdSeconds, public array $loadKilograms)
-    {
+    public function __construct(
+        public array $sets,
+        public array $repetitions,
+        public array $moveSeconds,
+        public array $holdSeconds,
+        public array $loadKilograms,
+    ) {
     }
 
     /** @throws InvalidDose naming the field and its limits */
@@ -38,9 +43,13 @@ final readonly class DoseRange
     {
         return $dose
             ->withSets(max($this->sets[0], min($this->sets[1], $dose->sets)))
-            ->withRepetitions(max($this->repetitions[0], min($this->repetitions[1], $dose->repetitions)))
+            ->withRepetitions(
+                max($this->repetitions[0], min($this->repetitions[1], $dose->repetitions)),
+            )
             ->withMove(max($this->moveSeconds[0], min($this->moveSeconds[1], $dose->moveSeconds)))
             ->withHold(max($this->holdSeconds[0], min($this->holdSeconds[1], $dose->holdSeconds)))
-            ->withLoad(max($this->loadKilograms[0], min($this->loadKilograms[1], $dose->loadKilograms)));
+            ->withLoad(
+                max($this->loadKilograms[0], min($this->loadKilograms[1], $dose->loadKilograms)),
+            );
     }
 }

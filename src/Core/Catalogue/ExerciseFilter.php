@@ -27,6 +27,13 @@ final readonly class ExerciseFilter
 
     public function isEmpty(): bool
     {
-        return [] === $this->words && null === $this->condition && null === $this->performer && null === $this->materials && null === $this->posture && null === $this->minutes && null === $this->loads && null === $this->strand;
+        return [] === $this->words
+            && null === $this->condition
+            && null === $this->performer
+            && null === $this->materials
+            && null === $this->posture
+            && null === $this->minutes
+            && null === $this->loads
+            && null === $this->strand;
     }
 }

@@ -8,8 +8,9 @@ namespace HandGarden\Core\Catalogue;
 final readonly class ExerciseSearch
 {
     /** @param list<IndexedExercise> $index */
-    public function __construct(public array $index)
-    {
+    public function __construct(
+        public array $index,
+    ) {
     }
 
     public static function over(Catalogue $catalogue): self
@@ -34,7 +35,10 @@ final readonly class ExerciseSearch
                 $found[] = [$score, $exercise];
             }
         }
-        usort($found, static fn (array $a, array $b): int => $b[0] <=> $a[0]); // stable: equal ones keep their order
+        usort(
+            $found,
+            static fn (array $a, array $b): int => $b[0] <=> $a[0],
+        ); // stable: equal ones keep their order
 
         return array_column($found, 1);
     }
@@ -42,7 +46,11 @@ final readonly class ExerciseSearch
     /** @return list<string> muscle groups that some exercise loads */
     public function muscles(): array
     {
-        $groups = array_unique(array_merge(...array_map(static fn (IndexedExercise $e): array => $e->loads, $this->index)));
+        $groups = array_unique(
+            array_merge(
+                ...array_map(static fn (IndexedExercise $e): array => $e->loads, $this->index),
+            ),
+        );
         sort($groups);
 
         return $groups;

@@ -11,7 +11,11 @@ final readonly class GoalTask
      * @param array<string, int> $ladderWeights
      * @param list<Skill>        $skills        that come before it
      */
-    public function __construct(public string $key, public string $label, public array $ladderWeights, public array $skills = [])
-    {
+    public function __construct(
+        public string $key,
+        public string $label,
+        public array $ladderWeights,
+        public array $skills = [],
+    ) {
     }
 }

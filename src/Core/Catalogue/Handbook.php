@@ -15,8 +15,15 @@ final readonly class Handbook
      * @param list<HelperScript>       $scripts
      * @param array<string, mixed>     $cautions   as written, by key
      */
-    public function __construct(public array $materials, public array $shapes, public array $numberCode, public array $rules, public array $scripts, public ReleaseProtocol $release, public array $cautions)
-    {
+    public function __construct(
+        public array $materials,
+        public array $shapes,
+        public array $numberCode,
+        public array $rules,
+        public array $scripts,
+        public ReleaseProtocol $release,
+        public array $cautions,
+    ) {
     }
 
     public function material(string $key): ?Material

@@ -57,17 +57,43 @@ final readonly class IndexedExercise
     /** Everything that words are looked for in, lower case. */
     public static function textOf(Rung $rung, Handbook $handbook): string
     {
-        $materials = array_map(static fn (string $key): string => $handbook->material($key)->label ?? $key, $rung->materials);
+        $materials = array_map(
+            static fn (string $key): string => $handbook->material($key)->label ?? $key,
+            $rung->materials,
+        );
 
-        return mb_strtolower(implode(' ', [$rung->name, $rung->id, $rung->moves, $rung->words['position'], $rung->words['watchFor'], $rung->words['why'], ...$rung->steps, ...$materials, ...array_map(static fn (ApproachTag $t): string => $t->value, $rung->tags)]));
+        return mb_strtolower(
+            implode(
+                ' ',
+                [
+                    $rung->name,
+                    $rung->id,
+                    $rung->moves,
+                    $rung->words['position'],
+                    $rung->words['watchFor'],
+                    $rung->words['why'],
+                    ...$rung->steps,
+                    ...$materials,
+                    ...array_map(static fn (ApproachTag $t): string => $t->value, $rung->tags),
+                ],
+            ),
+        );
     }
 
     /** Everything but the words. */
     public function passes(ExerciseFilter $filter): bool
     {
-        return (null === $filter->condition || \in_array($filter->condition->value, $this->conditions, true))
-            && (null === $filter->performer || \in_array($filter->performer->value, $this->performers, true))
-            && (null === $filter->materials || [] === array_diff($this->materials, $filter->materials))
+        return (
+            null === $filter->condition
+            || \in_array($filter->condition->value, $this->conditions, true)
+        )
+            && (
+                null === $filter->performer
+                || \in_array($filter->performer->value, $this->performers, true)
+            )
+            && (
+                null === $filter->materials || [] === array_diff($this->materials, $filter->materials)
+            )
             && (null === $filter->posture || $this->posture === $filter->posture)
             && (null === $filter->minutes || $this->seconds <= 60 * $filter->minutes)
             && (null === $filter->strand || $this->strand === $filter->strand)
@@ -100,6 +126,7 @@ final readonly class IndexedExercise
 
     private static function begins(string $text, string $word): bool
     {
-        return str_contains($text, $word) && 1 === preg_match('/(?<![\pL\pN])'.preg_quote($word, '/').'/u', $text);
+        return str_contains($text, $word)
+            && 1 === preg_match('/(?<![\pL\pN])'.preg_quote($word, '/').'/u', $text);
     }
 }

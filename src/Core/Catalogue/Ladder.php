@@ -24,13 +24,18 @@ final readonly class Ladder
     /** Every rung is done by both hands together or by one certain hand, so that it is placed once. */
     public function isForBothHandsOnly(): bool
     {
-        return Strand::Settle === $this->strand || [] === array_filter($this->rungs, static fn (Rung $rung): bool => !$rung->doneOn->isPlacedOnce());
+        return Strand::Settle === $this->strand
+            || [] === array_filter(
+                $this->rungs,
+                static fn (Rung $rung): bool => !$rung->doneOn->isPlacedOnce(),
+            );
     }
 
     /** A ladder that leads somewhere, unlike warm-up, mobilizing and closing items. */
     public function isTrained(): bool
     {
-        return !\in_array($this->kind, [LadderKind::Menu, LadderKind::Protocol], true) && !\in_array($this->strand, [Strand::Settle, Strand::Sensory, Strand::Mobilize], true);
+        return !\in_array($this->kind, [LadderKind::Menu, LadderKind::Protocol], true)
+            && !\in_array($this->strand, [Strand::Settle, Strand::Sensory, Strand::Mobilize], true);
     }
 
     /** 1 for the easiest rung; null when the rung is of another ladder. */
@@ -52,6 +57,8 @@ final readonly class Ladder
      */
     public function fittingRungs(array $conditions): array
     {
-        return array_values(array_filter($this->rungs, static fn (Rung $rung): bool => $rung->fits($conditions)));
+        return array_values(
+            array_filter($this->rungs, static fn (Rung $rung): bool => $rung->fits($conditions)),
+        );
     }
 }

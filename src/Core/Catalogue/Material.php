@@ -8,7 +8,12 @@ namespace HandGarden\Core\Catalogue;
 final readonly class Material
 {
     /** @param list<string> $instead household substitutes */
-    public function __construct(public string $key, public string $label, public string $usedFor, public array $instead, public bool $isSmall)
-    {
+    public function __construct(
+        public string $key,
+        public string $label,
+        public string $usedFor,
+        public array $instead,
+        public bool $isSmall,
+    ) {
     }
 }

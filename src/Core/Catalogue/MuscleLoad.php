@@ -10,8 +10,10 @@ final readonly class MuscleLoad
     private const EXTENSION = ['finger extensors', 'thumb extensors', 'wrist extensors'];
     private const FLEXION = ['finger flexors', 'thumb flexors', 'thumb adductor', 'wrist flexors'];
 
-    private function __construct(public string $group, public float $share)
-    {
+    private function __construct(
+        public string $group,
+        public float $share,
+    ) {
     }
 
     /** @param string $text such as `finger flexors (light)`: light counts half, reflex nothing */
@@ -19,7 +21,10 @@ final readonly class MuscleLoad
     {
         $group = trim((string) preg_replace('/\((?:light|reflex)\)/', '', $text));
 
-        return new self($group, str_contains($text, '(reflex)') ? 0.0 : (str_contains($text, '(light)') ? 0.5 : 1.0));
+        return new self(
+            $group,
+            str_contains($text, '(reflex)') ? 0.0 : (str_contains($text, '(light)') ? 0.5 : 1.0),
+        );
     }
 
     public function extends(): bool

@@ -46,7 +46,21 @@ final readonly class Picture
     /** @param array<string, NamedPose> $poses */
     public function withOwnPoses(string $start, string $end, array $poses): self
     {
-        return new self($start, $end, $this->view, $this->traced, [], $this->startThings, $this->endThings, $this->startHand, $this->endHand, $this->table, $this->zones, $this->focus, $poses);
+        return new self(
+            $start,
+            $end,
+            $this->view,
+            $this->traced,
+            [],
+            $this->startThings,
+            $this->endThings,
+            $this->startHand,
+            $this->endHand,
+            $this->table,
+            $this->zones,
+            $this->focus,
+            $poses,
+        );
     }
 
     /** @param array<string, string> $swaps poses that others stand in for */
@@ -54,6 +68,20 @@ final readonly class Picture
     {
         $swap = static fn (string $pose): string => $swaps[$pose] ?? $pose;
 
-        return new self($swap($this->startPose), $swap($this->endPose), $this->view, $this->traced, array_map($swap, $this->via), $this->startThings, $this->endThings, $this->startHand, $this->endHand, $this->table, $this->zones, $this->focus, $this->ownPoses);
+        return new self(
+            $swap($this->startPose),
+            $swap($this->endPose),
+            $this->view,
+            $this->traced,
+            array_map($swap, $this->via),
+            $this->startThings,
+            $this->endThings,
+            $this->startHand,
+            $this->endHand,
+            $this->table,
+            $this->zones,
+            $this->focus,
+            $this->ownPoses,
+        );
     }
 }

@@ -11,8 +11,9 @@ final class ReadyLadders implements Ladders
     private readonly array $byRung;
 
     /** @param list<Ladder> $ladders */
-    public function __construct(private readonly array $ladders)
-    {
+    public function __construct(
+        private readonly array $ladders,
+    ) {
         $byRung = [];
         foreach ($ladders as $ladder) {
             foreach ($ladder->rungs as $rung) {

@@ -11,7 +11,9 @@ final readonly class ReleaseProtocol
      * @param list<string>      $rules
      * @param list<ReleaseStep> $steps in order
      */
-    public function __construct(public array $rules, public array $steps)
-    {
+    public function __construct(
+        public array $rules,
+        public array $steps,
+    ) {
     }
 }

@@ -79,6 +79,36 @@ final readonly class Rung
 
     public function withPicture(string $id, Picture $picture): self
     {
-        return new self($id, $this->name, $this->performers, $this->materials, $this->steps, $this->words, $this->doneOn, $this->fits, $this->cautions, $this->loads, $this->lengthens, $this->class, $this->intensity, $this->segment, $this->role, $this->posture, $this->startDose, $this->range, $this->entry, $this->endsWhile, $this->progress, $picture, $this->wantsFirmWrist, $this->sittingNeed, $this->counted, $this->tags, $this->moves, $this->easier, $this->harder);
+        return new self(
+            $id,
+            $this->name,
+            $this->performers,
+            $this->materials,
+            $this->steps,
+            $this->words,
+            $this->doneOn,
+            $this->fits,
+            $this->cautions,
+            $this->loads,
+            $this->lengthens,
+            $this->class,
+            $this->intensity,
+            $this->segment,
+            $this->role,
+            $this->posture,
+            $this->startDose,
+            $this->range,
+            $this->entry,
+            $this->endsWhile,
+            $this->progress,
+            $picture,
+            $this->wantsFirmWrist,
+            $this->sittingNeed,
+            $this->counted,
+            $this->tags,
+            $this->moves,
+            $this->easier,
+            $this->harder,
+        );
     }
 }

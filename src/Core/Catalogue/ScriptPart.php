@@ -8,7 +8,11 @@ namespace HandGarden\Core\Catalogue;
 final readonly class ScriptPart
 {
     /** @param non-empty-list<string> $rungIds */
-    public function __construct(public string $title, public array $rungIds, public string $words, public string $notes)
-    {
+    public function __construct(
+        public string $title,
+        public array $rungIds,
+        public string $words,
+        public string $notes,
+    ) {
     }
 }

@@ -9,8 +9,10 @@ use HandGarden\Core\CoreError;
 /** Data from a file, a form or a request that is not what it should be; the path says where. */
 final class InvalidData extends \DomainException implements CoreError
 {
-    private function __construct(public readonly string $path, public readonly string $problem)
-    {
+    private function __construct(
+        public readonly string $path,
+        public readonly string $problem,
+    ) {
         parent::__construct('' === $path ? $problem : $path.': '.$problem);
     }
 

@@ -10,8 +10,10 @@ namespace HandGarden\Core\Data;
  */
 final readonly class Node
 {
-    private function __construct(private mixed $value, public string $path)
-    {
+    private function __construct(
+        private mixed $value,
+        public string $path,
+    ) {
     }
 
     public static function root(mixed $value, string $path = ''): self
@@ -48,7 +50,9 @@ final readonly class Node
 
     public function optional(string $key): ?self
     {
-        return $this->has($key) && \is_array($this->value) ? new self($this->value[$key], $this->child($key)) : null;
+        return $this->has($key) && \is_array($this->value)
+            ? new self($this->value[$key], $this->child($key))
+            : null;
     }
 
     /** @throws InvalidData when there is a key that nobody asked for */
@@ -56,7 +60,10 @@ final readonly class Node
     {
         foreach (array_keys($this->map()) as $key) {
             if (!\in_array($key, $keys, true)) {
-                throw InvalidData::at($this->child($key), 'is not known here; expected one of '.implode(', ', $keys));
+                throw InvalidData::at(
+                    $this->child($key),
+                    'is not known here; expected one of '.implode(', ', $keys),
+                );
             }
         }
 
@@ -99,7 +106,9 @@ final readonly class Node
     /** Text or a number, as text: for values such as grades, where `2` and `"1+"` stand side by side. */
     public function scalarText(): string
     {
-        return \is_string($this->value) || \is_int($this->value) || \is_float($this->value) ? (string) $this->value : throw $this->fail('expected text or a number');
+        return \is_string($this->value) || \is_int($this->value) || \is_float($this->value)
+            ? (string) $this->value
+            : throw $this->fail('expected text or a number');
     }
 
     public function int(int $min = \PHP_INT_MIN, int $max = \PHP_INT_MAX): int
@@ -133,7 +142,11 @@ final readonly class Node
         $text = $this->string();
         $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
 
-        return false !== $date && $date->format('Y-m-d') === $text ? $date : throw $this->fail(\sprintf('%s is not a day written as YYYY-MM-DD', json_encode($text)));
+        return false !== $date && $date->format('Y-m-d') === $text
+            ? $date
+            : throw $this->fail(
+                \sprintf('%s is not a day written as YYYY-MM-DD', json_encode($text)),
+            );
     }
 
     /** @return list<string> */
@@ -163,13 +176,25 @@ final readonly class Node
         }
         $rows = [];
         foreach ($this->value as $i => $row) {
-            if (!\is_array($row) || !array_is_list($row) || \count($row) < $least || \count($row) > $most || [] === $row) {
-                throw InvalidData::at(\sprintf('%s[%d]', $this->path, $i), \sprintf('expected %s numbers', $least === $most ? $least : $least.' to '.$most));
+            if (
+                !\is_array($row)
+                || !array_is_list($row)
+                || \count($row) < $least
+                || \count($row) > $most
+                || [] === $row
+            ) {
+                throw InvalidData::at(
+                    \sprintf('%s[%d]', $this->path, $i),
+                    \sprintf('expected %s numbers', $least === $most ? $least : $least.' to '.$most),
+                );
             }
             $numbers = [];
             foreach ($row as $k => $number) {
                 if ((!\is_float($number) && !\is_int($number)) || !is_finite((float) $number)) {
-                    throw InvalidData::at(\sprintf('%s[%d][%d]', $this->path, $i, $k), 'expected a number');
+                    throw InvalidData::at(
+                        \sprintf('%s[%d][%d]', $this->path, $i, $k),
+                        'expected a number',
+                    );
                 }
                 $numbers[] = (float) $number;
             }
@@ -196,7 +221,19 @@ final readonly class Node
             }
         }
 
-        throw $this->fail(\sprintf('%s is not one of %s', json_encode($value), implode(', ', array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases()))));
+        throw $this->fail(
+            \sprintf(
+                '%s is not one of %s',
+                json_encode($value),
+                implode(
+                    ', ',
+                    array_map(
+                        static fn (\BackedEnum $case): string => (string) $case->value,
+                        $enum::cases(),
+                    ),
+                ),
+            ),
+        );
     }
 
     /**
@@ -220,7 +257,11 @@ final readonly class Node
     {
         if ($value < $min || $value > $max || !is_finite((float) $value)) {
             $open = is_infinite((float) $max) || \PHP_INT_MAX === $max;
-            throw $this->fail($open ? \sprintf('%s is less than %s', $value, $min) : \sprintf('%s is outside %s..%s', $value, $min, $max));
+            throw $this->fail(
+                $open
+                    ? \sprintf('%s is less than %s', $value, $min)
+                    : \sprintf('%s is outside %s..%s', $value, $min, $max),
+            );
         }
     }
 

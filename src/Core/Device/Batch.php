@@ -23,8 +23,12 @@ final readonly class Batch
      * @param array<string, int> $faults   how many, by fault
      * @param list<string>       $examples what was wrong, of the first ones
      */
-    private function __construct(public string $run, public array $frames, public array $faults, public array $examples)
-    {
+    private function __construct(
+        public string $run,
+        public array $frames,
+        public array $faults,
+        public array $examples,
+    ) {
     }
 
     /** @throws InvalidBatch when the first line is no hello of this kind */
@@ -49,7 +53,10 @@ final readonly class Batch
         foreach ($rows as $row) {
             $frame = self::frame($kind, $row);
             if (null === $frame) {
-                $note(Fault::Garbage, 'unreadable: '.preg_replace('/[^\x20-\x7e]+/', '·', substr($row, 0, 40)));
+                $note(
+                    Fault::Garbage,
+                    'unreadable: '.preg_replace('/[^\x20-\x7e]+/', '·', substr($row, 0, 40)),
+                );
             } elseif (isset($numbers[$frame->seq])) {
                 $note(Fault::Duplicate, '');
             } elseif (null !== $wrong = self::outOfRange($kind, $frame)) {
@@ -71,9 +78,23 @@ final readonly class Batch
     private static function hello(DeviceKind $kind, string $line): string
     {
         $hello = json_decode($line, true, 4);
-        $run = \is_array($hello) && self::PROTOCOL === ($hello['hello'] ?? null) && 1 === ($hello['version'] ?? null) ? $hello['run'] ?? null : null;
-        if (!\is_array($hello) || !\is_string($run) || 1 !== preg_match('/^[0-9a-zA-Z-]{1,36}$/', $run)) {
-            throw new InvalidBatch(\sprintf('The first line has to be {"hello":"%s","version":1,"kind":"%s","run":"..."}.', self::PROTOCOL, $kind->value));
+        $run = \is_array($hello)
+            && self::PROTOCOL === ($hello['hello'] ?? null)
+            && 1 === ($hello['version'] ?? null)
+            ? $hello['run'] ?? null
+            : null;
+        if (
+            !\is_array($hello)
+            || !\is_string($run)
+            || 1 !== preg_match('/^[0-9a-zA-Z-]{1,36}$/', $run)
+        ) {
+            throw new InvalidBatch(
+                \sprintf(
+                    'The first line has to be {"hello":"%s","version":1,"kind":"%s","run":"..."}.',
+                    self::PROTOCOL,
+                    $kind->value,
+                ),
+            );
         }
         if (($hello['kind'] ?? null) !== $kind->value) {
             throw new InvalidBatch(\sprintf('This token belongs to a %s.', $kind->value));
@@ -85,20 +106,43 @@ final readonly class Batch
     private static function frame(DeviceKind $kind, string $line): ?Frame
     {
         $read = json_decode($line, true, 4);
-        if (!\is_array($read) || !\is_int($read['seq'] ?? null) || $read['seq'] < 0 || !(\is_int($read['ms'] ?? null) || \is_float($read['ms'] ?? null)) || !\is_array($read['v'] ?? null)) {
+        if (
+            !\is_array($read)
+            || !\is_int($read['seq'] ?? null)
+            || $read['seq'] < 0
+            || !(\is_int($read['ms'] ?? null) || \is_float($read['ms'] ?? null))
+            || !\is_array($read['v'] ?? null)
+        ) {
             return null;
         }
         $names = array_keys($kind->channels());
-        $values = array_filter($read['v'], static fn (mixed $v): bool => \is_int($v) || \is_float($v));
+        $values = array_filter(
+            $read['v'],
+            static fn (mixed $v): bool => \is_int($v) || \is_float($v),
+        );
 
-        return \count($values) === \count($names) && array_is_list($read['v']) && \count($read['v']) === \count($names) ? new Frame($read['seq'], (float) $read['ms'], array_map(floatval(...), array_combine($names, $values))) : null;
+        return \count($values) === \count($names)
+            && array_is_list($read['v'])
+            && \count($read['v']) === \count($names)
+            ? new Frame(
+                $read['seq'],
+                (float) $read['ms'],
+                array_map(floatval(...), array_combine($names, $values)),
+            )
+            : null;
     }
 
     private static function outOfRange(DeviceKind $kind, Frame $frame): ?string
     {
         foreach ($kind->channels() as $name => [$low, $high]) {
             if ($frame->values[$name] < $low || $frame->values[$name] > $high) {
-                return \sprintf('%s %s is outside %s..%s', $name, round($frame->values[$name], 1), $low, $high);
+                return \sprintf(
+                    '%s %s is outside %s..%s',
+                    $name,
+                    round($frame->values[$name], 1),
+                    $low,
+                    $high,
+                );
             }
         }
 

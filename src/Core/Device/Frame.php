@@ -8,7 +8,10 @@ namespace HandGarden\Core\Device;
 final readonly class Frame
 {
     /** @param array<string, float> $values by channel */
-    public function __construct(public int $seq, public float $ms, public array $values)
-    {
+    public function __construct(
+        public int $seq,
+        public float $ms,
+        public array $values,
+    ) {
     }
 }

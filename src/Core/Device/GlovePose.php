@@ -19,9 +19,17 @@ final class GlovePose
     /** @param array<string, float> $values a frame, degrees by channel; the drawing has wrist flexion +, the glove extension + */
     public static function of(array $values): Pose
     {
-        $angles = ['wrist' => -$values['wrist'], 'thumb' => [24.0, $values['thumb_base'], 10.0, $values['thumb_mp'], $values['thumb_ip']]];
+        $angles = [
+            'wrist' => -$values['wrist'],
+            'thumb' => [24.0, $values['thumb_base'], 10.0, $values['thumb_mp'], $values['thumb_ip']],
+        ];
         foreach (Digit::fingers() as $finger) {
-            $angles[$finger->value] = [$values[$finger->value.'_mcp'], $values[$finger->value.'_pip'], $values[$finger->value.'_dip'], 3.0];
+            $angles[$finger->value] = [
+                $values[$finger->value.'_mcp'],
+                $values[$finger->value.'_pip'],
+                $values[$finger->value.'_dip'],
+                3.0,
+            ];
         }
 
         return Pose::clamped($angles);
@@ -34,10 +42,22 @@ final class GlovePose
      */
     public static function reach(): array
     {
-        $open = ['thumb_base' => 60.0] + array_fill_keys(array_keys(DeviceKind::Glove->channels()), 0.0);
-        $fist = ['thumb_base' => 20.0, 'thumb_mp' => 40.0, 'thumb_ip' => 50.0] + array_fill_keys(array_keys(DeviceKind::Glove->channels()), 80.0);
+        $open = ['thumb_base' => 60.0] + array_fill_keys(
+            array_keys(DeviceKind::Glove->channels()),
+            0.0,
+        );
+        $fist = [
+            'thumb_base' => 20.0,
+            'thumb_mp' => 40.0,
+            'thumb_ip' => 50.0,
+        ] + array_fill_keys(array_keys(DeviceKind::Glove->channels()), 80.0);
 
-        return [self::of(['wrist' => 40.0] + $open), self::of(['wrist' => -40.0] + $open), self::of(['wrist' => 40.0] + $fist), self::of(['wrist' => -40.0] + $fist)];
+        return [
+            self::of(['wrist' => 40.0] + $open),
+            self::of(['wrist' => -40.0] + $open),
+            self::of(['wrist' => 40.0] + $fist),
+            self::of(['wrist' => -40.0] + $fist),
+        ];
     }
 
     /**
@@ -47,13 +67,27 @@ final class GlovePose
      *
      * @return list<Reading>
      */
-    public static function readings(array $values, Side $side, Mode $mode, bool $bent, \DateTimeImmutable $day): array
-    {
+    public static function readings(
+        array $values,
+        Side $side,
+        Mode $mode,
+        bool $bent,
+        \DateTimeImmutable $day,
+    ): array {
         $readings = [];
         foreach (Digit::cases() as $digit) {
             foreach ($digit->hinges() as $joint) {
                 $channel = $digit->value.'_'.$joint->value;
-                $readings[] = new Reading($channel.($bent ? '_flexion' : '_extension'), $side, $mode, null, round($values[$channel]), $day, false, new Taken(source: Source::Glove));
+                $readings[] = new Reading(
+                    $channel.($bent ? '_flexion' : '_extension'),
+                    $side,
+                    $mode,
+                    null,
+                    round($values[$channel]),
+                    $day,
+                    false,
+                    new Taken(source: Source::Glove),
+                );
             }
         }
 
@@ -71,7 +105,12 @@ final class GlovePose
     {
         $moved = [];
         foreach (Digit::cases() as $digit) {
-            $path = array_map(static fn (array $v): float => Digit::Thumb === $digit ? $v['thumb_base'] : $v[$digit->value.'_mcp'] + $v[$digit->value.'_pip'], $frames);
+            $path = array_map(
+                static fn (array $v): float => Digit::Thumb === $digit ? $v['thumb_base'] : $v[
+                    $digit->value.'_mcp'
+                ] + $v[$digit->value.'_pip'],
+                $frames,
+            );
             $moved[$digit->value] = [] === $path ? 0.0 : max($path) - min($path);
         }
 

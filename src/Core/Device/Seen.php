@@ -8,8 +8,11 @@ namespace HandGarden\Core\Device;
 final readonly class Seen
 {
     /** @param array<int, true> $numbers frames that are here already */
-    public function __construct(public string $run = '', public int $last = -1, public array $numbers = [])
-    {
+    public function __construct(
+        public string $run = '',
+        public int $last = -1,
+        public array $numbers = [],
+    ) {
     }
 
     public function of(string $run): self

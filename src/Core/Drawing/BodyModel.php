@@ -23,8 +23,9 @@ final class BodyModel
 
     private Scene $scene;
 
-    private function __construct(private readonly BodyPose $pose)
-    {
+    private function __construct(
+        private readonly BodyPose $pose,
+    ) {
         $this->scene = new Scene();
     }
 
@@ -56,7 +57,16 @@ final class BodyModel
         [$w1, $w2] = [$s->ball($t->at(10, 32, 1), 14.5), $s->ball($t->at(-10, 32, 1), 14.5)];
         [$c1, $c2] = [$s->ball($chest->at(13, -8, 1), 16), $s->ball($chest->at(-13, -8, 1), 16)];
         [$s1, $s2] = [$s->ball($chest->at(26, 14, -1), 9), $s->ball($chest->at(-26, 14, -1), 9)];
-        foreach ([[$p1, $p2, $w1], [$p2, $w2, $w1], [$w1, $w2, $c1], [$w2, $c2, $c1], [$c1, $c2, $s1], [$c2, $s2, $s1]] as [$a, $b, $c]) {
+        foreach (
+            [
+                [$p1, $p2, $w1],
+                [$p2, $w2, $w1],
+                [$w1, $w2, $c1],
+                [$w2, $c2, $c1],
+                [$c1, $c2, $s1],
+                [$c2, $s2, $s1],
+            ] as [$a, $b, $c]
+        ) {
             $s->hull('palm', $a, $b, $c);
         }
         $n1 = $s->ball($chest->at(0, 22, 0), 8.5);
@@ -66,7 +76,12 @@ final class BodyModel
         $h1 = $s->ball($head->at(0, 6, 0), 16);
         $h2 = $s->ball($head->at(0, -6, 6), 11.5);
         $s->hull('head/1', $h1, $h2);
-        $s->hull('head/1', $h2, $s->ball($head->at(0, -2, 18.5), 2.2), $s->ball($head->at(0, 3, 15), 1.6)); // nose: which way it faces
+        $s->hull(
+            'head/1',
+            $h2,
+            $s->ball($head->at(0, -2, 18.5), 2.2),
+            $s->ball($head->at(0, 3, 15), 1.6),
+        ); // nose: which way it faces
     }
 
     private function pelvisHeight(): float
@@ -81,7 +96,9 @@ final class BodyModel
     /** @param Leg $leg */
     private static function heightOn(array $leg): float
     {
-        return self::THIGH * cos(deg2rad($leg[0])) + self::SHANK * cos(deg2rad($leg[0] - $leg[1])) + 5;
+        return self::THIGH * cos(deg2rad($leg[0])) + self::SHANK * cos(
+            deg2rad($leg[0] - $leg[1]),
+        ) + 5;
     }
 
     private function arm(bool $right): void
@@ -89,9 +106,16 @@ final class BodyModel
         $s = $this->scene;
         $m = $right ? -1.0 : 1.0;
         $name = $right ? 'right' : 'left';
-        [$flexion, $abduction, $rotation, $elbow, $wrist] = $right ? $this->pose->right : $this->pose->left;
+        [$flexion, $abduction, $rotation, $elbow, $wrist] = $right
+            ? $this->pose->right
+            : $this->pose->left;
         $t = $s->frames['trunk'];
-        $shoulder = new Frame($t->at($m * 28, 12, 0), Vector::times($t->x, -1), Vector::times($t->y, -1), $t->z);
+        $shoulder = new Frame(
+            $t->at($m * 28, 12, 0),
+            Vector::times($t->x, -1),
+            Vector::times($t->y, -1),
+            $t->z,
+        );
         $upper = $shoulder->tilt($m * $abduction)->flex($flexion)->roll($m * $rotation);
         $fore = $upper->move(0, self::UPPER_ARM, 0)->flex($elbow);
         $hand = $fore->move(0, self::FOREARM, 0)->flex($wrist);
@@ -114,7 +138,12 @@ final class BodyModel
         } else {
             $s->hull("arm-$name/2", ...$palm, ...[$s->ball($hand->at(0, 14, 4), 6.2)]);
         }
-        $s->chain("thumb-$name/2", $palm[$right ? 1 : 0], $s->ball($hand->at(($right ? -1 : 1) * 6.5, 15, 4), 2.8), $s->ball($hand->at(($right ? -1 : 1) * 5.5, $this->pose->open ? 21 : 18, 7), 2.5));
+        $s->chain(
+            "thumb-$name/2",
+            $palm[$right ? 1 : 0],
+            $s->ball($hand->at(($right ? -1 : 1) * 6.5, 15, 4), 2.8),
+            $s->ball($hand->at(($right ? -1 : 1) * 5.5, $this->pose->open ? 21 : 18, 7), 2.5),
+        );
         $s->anchors["hand.$name.tip"] = $hand->at(0, 27, 1);
         $s->frames["hand.$name.grip"] = new Frame($hand->at(0, 14, 8)); // upright, for things that stand
         $s->anchors["hand.$name.palm"] = $hand->at(0, 12, 5);
@@ -128,7 +157,12 @@ final class BodyModel
         $name = $right ? 'right' : 'left';
         [$hip, $knee, $abduction] = $right ? $this->pose->rightLeg : $this->pose->leftLeg;
         $p = $s->frames['pelvis'];
-        $root = new Frame($p->at($m * 13, -2, 0), Vector::times($p->x, -1), Vector::times($p->y, -1), $p->z);
+        $root = new Frame(
+            $p->at($m * 13, -2, 0),
+            Vector::times($p->x, -1),
+            Vector::times($p->y, -1),
+            $p->z,
+        );
         $thigh = $root->tilt($m * $abduction)->flex($hip);
         $shank = $thigh->move(0, self::THIGH, 0)->flex(-$knee);
         $foot = new Frame($shank->at(0, self::SHANK, 0), $p->x, $p->y, $p->z);
@@ -138,7 +172,12 @@ final class BodyModel
         $d = $s->ball($shank->at(0, self::SHANK, 0), 6.2);
         $s->hull("leg-$name/0", $a, $b);
         $s->chain("leg-$name/1", $b, $c, $d);
-        $s->chain("leg-$name/1", $d, $s->ball($foot->at(0, -3, 14), 5.2), $s->ball($foot->at($m * 2, -4.5, 27), 4.2));
+        $s->chain(
+            "leg-$name/1",
+            $d,
+            $s->ball($foot->at(0, -3, 14), 5.2),
+            $s->ball($foot->at($m * 2, -4.5, 27), 4.2),
+        );
         $s->frames["knee.$name"] = $shank;
         $s->frames["foot.$name"] = $foot;
     }

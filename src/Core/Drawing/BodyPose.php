@@ -74,7 +74,11 @@ final readonly class BodyPose implements Subject
      */
     private static function mixThree(array $a, array $b, float $share): array
     {
-        return [$a[0] + ($b[0] - $a[0]) * $share, $a[1] + ($b[1] - $a[1]) * $share, $a[2] + ($b[2] - $a[2]) * $share];
+        return [
+            $a[0] + ($b[0] - $a[0]) * $share,
+            $a[1] + ($b[1] - $a[1]) * $share,
+            $a[2] + ($b[2] - $a[2]) * $share,
+        ];
     }
 
     /**
@@ -85,7 +89,11 @@ final readonly class BodyPose implements Subject
      */
     private static function mixArm(array $a, array $b, float $share): array
     {
-        return [...self::mixThree([$a[0], $a[1], $a[2]], [$b[0], $b[1], $b[2]], $share), $a[3] + ($b[3] - $a[3]) * $share, $a[4] + ($b[4] - $a[4]) * $share];
+        return [
+            ...self::mixThree([$a[0], $a[1], $a[2]], [$b[0], $b[1], $b[2]], $share),
+            $a[3] + ($b[3] - $a[3]) * $share,
+            $a[4] + ($b[4] - $a[4]) * $share,
+        ];
     }
 
     public function pivot(): string
@@ -100,6 +108,13 @@ final readonly class BodyPose implements Subject
 
     public function toArray(): array
     {
-        return ['trunk' => $this->trunk, 'right' => $this->right, 'left' => $this->left, 'legs' => [$this->rightLeg, $this->leftLeg], 'seated' => $this->seated, 'open' => $this->open];
+        return [
+            'trunk' => $this->trunk,
+            'right' => $this->right,
+            'left' => $this->left,
+            'legs' => [$this->rightLeg, $this->leftLeg],
+            'seated' => $this->seated,
+            'open' => $this->open,
+        ];
     }
 }

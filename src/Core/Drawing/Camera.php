@@ -19,8 +19,11 @@ final readonly class Camera
      * @param Vec $up
      * @param Vec $toViewer
      */
-    private function __construct(public array $right, public array $up, public array $toViewer)
-    {
+    private function __construct(
+        public array $right,
+        public array $up,
+        public array $toViewer,
+    ) {
     }
 
     /**
@@ -57,10 +60,16 @@ final readonly class Camera
         };
         if (0.0 !== $turnDegrees) {
             $turn = (new Frame())->roll($turnDegrees);
-            $camera = new self($turn->at(...$camera->right), $turn->at(...$camera->up), $turn->at(...$camera->toViewer));
+            $camera = new self(
+                $turn->at(...$camera->right),
+                $turn->at(...$camera->up),
+                $turn->at(...$camera->toViewer),
+            );
         }
 
-        return Side::Left === $side ? new self(Vector::times($camera->right, -1), $camera->up, $camera->toViewer) : $camera;
+        return Side::Left === $side
+            ? new self(Vector::times($camera->right, -1), $camera->up, $camera->toViewer)
+            : $camera;
     }
 
     /**
@@ -70,6 +79,9 @@ final readonly class Camera
      */
     public function project(array $v): array
     {
-        return [Vector::dot($v, $this->right), -Vector::dot($v, $this->up), Vector::dot($v, $this->toViewer)];
+        return [Vector::dot($v, $this->right), -Vector::dot($v, $this->up), Vector::dot(
+            $v,
+            $this->toViewer,
+        )];
     }
 }

@@ -31,8 +31,9 @@ final class Contours
     /** The primitive that hid the last sample: it most likely hides the next one too, so it is asked first. */
     private int $hider = -1;
 
-    public function __construct(private readonly Projection $p)
-    {
+    public function __construct(
+        private readonly Projection $p,
+    ) {
     }
 
     /** @return list<Line> visible contours, chained and softened: samples [x, y, depth, nx, ny, step, soft], body, closed */
@@ -46,7 +47,11 @@ final class Contours
             $a = $points[0];
             $b = $points[\count($points) - 1];
             $closed = \count($points) > 12 && hypot($a[0] - $b[0], $a[1] - $b[1]) < 2;
-            $lines[] = [Polyline::soften(Polyline::resample($points, self::STEP), $closed), $body, $closed];
+            $lines[] = [
+                Polyline::soften(Polyline::resample($points, self::STEP), $closed),
+                $body,
+                $closed,
+            ];
         }
 
         return $lines;
@@ -80,7 +85,13 @@ final class Contours
         foreach (LineJoiner::chain($runs, 8.0) as [$points]) {
             $a = $points[0];
             $b = $points[\count($points) - 1];
-            if (\count($points) > 20 && (hypot($a[0] - $b[0], $a[1] - $b[1]) < 9 || ($this->isAtCut($a) && $this->isAtCut($b)))) {
+            if (
+                \count($points) > 20
+                && (
+                    hypot($a[0] - $b[0], $a[1] - $b[1]) < 9
+                    || ($this->isAtCut($a) && $this->isAtCut($b))
+                )
+            ) {
                 $loops[] = $points;
             }
         }
@@ -120,7 +131,16 @@ final class Contours
             foreach ($line as $point) {
                 $step = $this->stepAt($point, $primitive['group'], $body, $cut);
                 if (null !== $previous && (null === $step) !== (null === $was)) {
-                    $run[] = $this->exactEnd($previous, $was, $point, $step, $primitive['group'], $body, $cut, $soft);
+                    $run[] = $this->exactEnd(
+                        $previous,
+                        $was,
+                        $point,
+                        $step,
+                        $primitive['group'],
+                        $body,
+                        $cut,
+                        $soft,
+                    );
                 }
                 if (null !== $step) {
                     $run[] = [$point[0], $point[1], $point[2], $point[3], $point[4], $step, $soft];
@@ -148,12 +168,26 @@ final class Contours
      *
      * @return Sample
      */
-    private function exactEnd(array $previous, ?float $was, array $point, ?float $step, string $group, string $body, ?array $cut, float $soft): array
-    {
+    private function exactEnd(
+        array $previous,
+        ?float $was,
+        array $point,
+        ?float $step,
+        string $group,
+        string $body,
+        ?array $cut,
+        float $soft,
+    ): array {
         [$a, $b] = [$previous, $point];
         [$seen, $seenStep] = null !== $was ? [$previous, $was] : [$point, $step];
         for ($i = 0; $i < 5; ++$i) {
-            $m = [($a[0] + $b[0]) / 2, ($a[1] + $b[1]) / 2, ($a[2] + $b[2]) / 2, ($a[3] + $b[3]) / 2, ($a[4] + $b[4]) / 2];
+            $m = [
+                ($a[0] + $b[0]) / 2,
+                ($a[1] + $b[1]) / 2,
+                ($a[2] + $b[2]) / 2,
+                ($a[3] + $b[3]) / 2,
+                ($a[4] + $b[4]) / 2,
+            ];
             $found = $this->stepAt($m, $group, $body, $cut);
             if (null !== $found) {
                 $seen = $m;
@@ -177,7 +211,9 @@ final class Contours
      */
     private function stepAt(array $point, string $group, string $body, ?array $cut): ?float
     {
-        if (null !== $cut && ($point[0] - $cut[0]) * $cut[2] + ($point[1] - $cut[1]) * $cut[3] > .01) {
+        if (
+            null !== $cut && ($point[0] - $cut[0]) * $cut[2] + ($point[1] - $cut[1]) * $cut[3] > .01
+        ) {
             return null;
         }
         $x = $point[0] + self::OFFSET * $point[3];
@@ -186,7 +222,16 @@ final class Contours
         $back = -\INF;
         $other = false;
         $primitives = $this->p->primitives;
-        if ($this->hider >= 0 && $this->hides($this->hider, $this->p->front($this->hider, $x, $y), $depth, $group, $body)) {
+        if (
+            $this->hider >= 0
+            && $this->hides(
+                $this->hider,
+                $this->p->front($this->hider, $x, $y),
+                $depth,
+                $group,
+                $body,
+            )
+        ) {
             return null;
         }
         $nearest = $this->p->nearest;
@@ -337,7 +382,10 @@ final class Contours
         [$ax, $ay, $az, $ar] = $this->p->circles[$i];
         [$bx, $by, $bz, $br] = $this->p->circles[$j];
         $distance = hypot($bx - $ax, $by - $ay);
-        if ($distance <= abs($ar - $br) + 1e-9 || (null !== $this->p->cutAt($i) && null !== $this->p->cutAt($j))) {
+        if (
+            $distance <= abs($ar - $br) + 1e-9
+            || (null !== $this->p->cutAt($i) && null !== $this->p->cutAt($j))
+        ) {
             return [];
         }
         $f = atan2($by - $ay, $bx - $ax);
@@ -350,7 +398,13 @@ final class Contours
             $line = [];
             for ($q = 0; $q <= $n; ++$q) {
                 $t = $q / $n;
-                $line[] = [$ax + $ar * $c + ($bx - $ax + ($br - $ar) * $c) * $t, $ay + $ar * $s + ($by - $ay + ($br - $ar) * $s) * $t, $az + ($bz - $az) * $t, $c, $s];
+                $line[] = [
+                    $ax + $ar * $c + ($bx - $ax + ($br - $ar) * $c) * $t,
+                    $ay + $ar * $s + ($by - $ay + ($br - $ar) * $s) * $t,
+                    $az + ($bz - $az) * $t,
+                    $c,
+                    $s,
+                ];
             }
             $lines[] = $line;
         }

@@ -13,8 +13,12 @@ final readonly class DrawingLibrary
      * @param array<string, list<ThingPart>> $things
      * @param array<string, SecondHand>      $hands
      */
-    public function __construct(private array $poses, private array $figures = [], private array $things = [], private array $hands = [])
-    {
+    public function __construct(
+        private array $poses,
+        private array $figures = [],
+        private array $things = [],
+        private array $hands = [],
+    ) {
     }
 
     /** @throws InvalidPose */
@@ -30,7 +34,9 @@ final readonly class DrawingLibrary
      */
     public function subject(string $name, View $view): Subject
     {
-        return $view->isOfFigure() ? $this->figures[$name] ?? throw InvalidPose::unknown($name) : $this->pose($name);
+        return $view->isOfFigure()
+            ? $this->figures[$name] ?? throw InvalidPose::unknown($name)
+            : $this->pose($name);
     }
 
     /**
@@ -42,7 +48,12 @@ final readonly class DrawingLibrary
      */
     public function things(array $names): array
     {
-        return array_merge(...array_map(fn (string $name): array => $this->things[$name] ?? throw InvalidPose::unknown($name), $names));
+        return array_merge(
+            ...array_map(
+                fn (string $name): array => $this->things[$name] ?? throw InvalidPose::unknown($name),
+                $names,
+            ),
+        );
     }
 
     /** @throws InvalidPose */

@@ -20,8 +20,13 @@ final class Figure
     public readonly Projection $projection;
 
     /** @param list<string> $focus digits in the focus tint */
-    public function __construct(public readonly Scene $scene, Camera $camera, private readonly array $focus = [], private readonly float $weight = 1.0, private readonly bool $marks = true)
-    {
+    public function __construct(
+        public readonly Scene $scene,
+        Camera $camera,
+        private readonly array $focus = [],
+        private readonly float $weight = 1.0,
+        private readonly bool $marks = true,
+    ) {
         $this->projection = new Projection($scene, $camera);
     }
 
@@ -58,7 +63,9 @@ final class Figure
         $layers = [];
         foreach ($bodies as $body) {
             if (\count($bodies) > 1) {
-                $own = new Contours(new Projection($this->scene->only($body), $this->projection->camera));
+                $own = new Contours(
+                    new Projection($this->scene->only($body), $this->projection->camera),
+                );
                 $loops = $own->loops($own->lines());
             } else {
                 $loops = $contours->loops($lines);
@@ -71,7 +78,12 @@ final class Figure
                     $data .= PathData::of($loop);
                 }
                 foreach ($loop as $p) {
-                    $box = [min($box[0], $p[0]), min($box[1], $p[1]), max($box[2], $p[0]), max($box[3], $p[1])];
+                    $box = [
+                        min($box[0], $p[0]),
+                        min($box[1], $p[1]),
+                        max($box[2], $p[0]),
+                        max($box[3], $p[1]),
+                    ];
                 }
             }
             $layers[] = new Layer('fill-'.$body, $data, true, $box);
@@ -106,9 +118,21 @@ final class Figure
     {
         $p = $this->projection;
         $order = array_keys($p->primitives);
-        usort($order, static fn (int $a, int $b): int => [$p->primitives[$a]['z'], $a] <=> [$p->primitives[$b]['z'], $b]);
+        usort(
+            $order,
+            static fn (int $a, int $b): int => [
+                $p->primitives[$a]['z'],
+                $a,
+            ] <=> [$p->primitives[$b]['z'], $b],
+        );
         if ([] !== $this->focus) {
-            $order = [...$order, ...array_filter($order, fn (int $k): bool => $this->isLit($k) ? $p->isInFront($k) : $this->isRepainted($k))];
+            $order = [
+                ...$order,
+                ...array_filter(
+                    $order,
+                    fn (int $k): bool => $this->isLit($k) ? $p->isInFront($k) : $this->isRepainted($k),
+                ),
+            ];
         }
         $layers = [];
         $last = '';
@@ -132,7 +156,9 @@ final class Figure
     {
         $p = $this->projection->primitives[$primitive];
 
-        return 'furniture' === $p['body'] ? $this->projection->isInFront($primitive) : str_contains($p['group'], '/') || 'hand' !== $p['body'];
+        return 'furniture' === $p['body']
+            ? $this->projection->isInFront($primitive)
+            : str_contains($p['group'], '/') || 'hand' !== $p['body'];
     }
 
     private function isLit(int $primitive): bool
@@ -153,7 +179,9 @@ final class Figure
         $ink = $wash = '';
         foreach ($lines as [$line, , $closed]) {
             $length = Polyline::length($line);
-            $outer = \count(array_filter($line, static fn (array $p): bool => $p[5] > Contours::OUTER)) > .5 * \count($line);
+            $outer = \count(
+                array_filter($line, static fn (array $p): bool => $p[5] > Contours::OUTER),
+            ) > .5 * \count($line);
             if ($length < ($outer ? 2 : 7)) {
                 continue;
             }
@@ -168,11 +196,19 @@ final class Figure
                 $edge[] = [$p[0], $p[1]];
                 $d = self::WASH_WIDTH * $shade * $fade;
                 $inside[] = [$p[0] - $p[3] * $d, $p[1] - $p[4] * $d];
-                $s = $p[5] > Contours::OUTER ? 0.0 : min(4.0, $p[5] * .22) * (.45 + .55 * $shade) * $fade;
+                $s = $p[5] > Contours::OUTER
+                    ? 0.0
+                    : min(4.0, $p[5] * .22) * (.45 + .55 * $shade) * $fade;
                 $behind[] = [$p[0] + $p[3] * $s, $p[1] + $p[4] * $s];
             }
-            $wash .= PathData::of(Polyline::simplify([...$edge, ...array_reverse($inside)])).($outer ? '' : PathData::of(Polyline::simplify([...$edge, ...array_reverse($behind)])));
-            $ink .= PathData::ribbon($line, fn (float $t, array $p): float => $this->inkWidth($t, $p, $closed, $length), $closed);
+            $wash .= PathData::of(Polyline::simplify([...$edge, ...array_reverse($inside)])).(
+                $outer ? '' : PathData::of(Polyline::simplify([...$edge, ...array_reverse($behind)]))
+            );
+            $ink .= PathData::ribbon(
+                $line,
+                fn (float $t, array $p): float => $this->inkWidth($t, $p, $closed, $length),
+                $closed,
+            );
         }
 
         return [$wash, $ink];
@@ -182,8 +218,12 @@ final class Figure
     private function inkWidth(float $t, array $p, bool $closed, float $length): float
     {
         $outer = $p[5] > Contours::OUTER;
-        $width = ($outer ? 1.5 : 1.15) * (1 + .25 * max(-1.0, min(1.0, $p[3] * self::LIGHT[0] + $p[4] * self::LIGHT[1])));
+        $width = ($outer ? 1.5 : 1.15) * (
+            1 + .25 * max(-1.0, min(1.0, $p[3] * self::LIGHT[0] + $p[4] * self::LIGHT[1]))
+        );
 
-        return $this->weight * $width * ($closed || $outer ? 1.0 : min(1.0, .3 + min($t, 1 - $t) * $length / 8));
+        return $this->weight * $width * (
+            $closed || $outer ? 1.0 : min(1.0, .3 + min($t, 1 - $t) * $length / 8)
+        );
     }
 }

@@ -12,13 +12,40 @@ namespace HandGarden\Core\Drawing;
 final class HandModel
 {
     private const PALM_LINES = [
-        [[31.0, 69.0, 8.0], [22.0, 66.0, 10.0], [8.0, 50.0, 13.0], [1.0, 30.0, 16.0], [-1.0, 12.0, 17.0]],
+        [
+            [31.0, 69.0, 8.0],
+            [22.0, 66.0, 10.0],
+            [8.0, 50.0, 13.0],
+            [1.0, 30.0, 16.0],
+            [-1.0, 12.0, 17.0],
+        ],
         [[31.0, 67.0, 8.0], [18.0, 63.0, 10.0], [-4.0, 54.0, 11.0], [-20.0, 42.0, 16.0]],
-        [[-33.0, 59.0, 10.0], [-22.0, 65.0, 11.0], [-4.0, 70.0, 10.0], [8.0, 76.0, 9.0], [16.0, 83.0, 9.0]],
+        [
+            [-33.0, 59.0, 10.0],
+            [-22.0, 65.0, 11.0],
+            [-4.0, 70.0, 10.0],
+            [8.0, 76.0, 9.0],
+            [16.0, 83.0, 9.0],
+        ],
         [[-24.0, -3.0, 13.0], [-8.0, -5.0, 17.0], [8.0, -5.0, 17.0], [24.0, -2.0, 13.0]],
     ];
-    private const HOLLOW = [[20.0, 64.0, 10.0], [8.0, 50.0, 13.0], [1.0, 30.0, 16.0], [-2.0, 16.0, 17.0], [-9.0, 22.0, 18.0], [-12.0, 40.0, 15.0], [-8.0, 52.0, 12.0], [4.0, 60.0, 11.0], [20.0, 64.0, 10.0]];
-    private const TENDONS = ['index' => [24.0, 50.0], 'middle' => [8.0, 54.0], 'ring' => [-7.0, 52.0], 'little' => [-19.0, 47.0]];
+    private const HOLLOW = [
+        [20.0, 64.0, 10.0],
+        [8.0, 50.0, 13.0],
+        [1.0, 30.0, 16.0],
+        [-2.0, 16.0, 17.0],
+        [-9.0, 22.0, 18.0],
+        [-12.0, 40.0, 15.0],
+        [-8.0, 52.0, 12.0],
+        [4.0, 60.0, 11.0],
+        [20.0, 64.0, 10.0],
+    ];
+    private const TENDONS = [
+        'index' => [24.0, 50.0],
+        'middle' => [8.0, 54.0],
+        'ring' => [-7.0, 52.0],
+        'little' => [-19.0, 47.0],
+    ];
 
     private Scene $scene;
     private Frame $hand;
@@ -35,8 +62,10 @@ final class HandModel
     private int $carpusRadial;
     private int $carpusUlnar;
 
-    private function __construct(private readonly Pose $pose, private readonly bool $withSkin)
-    {
+    private function __construct(
+        private readonly Pose $pose,
+        private readonly bool $withSkin,
+    ) {
         $this->scene = new Scene();
     }
 
@@ -96,15 +125,27 @@ final class HandModel
         foreach (Pose::FINGERS as $n => $f) {
             [$x, $y, $z, $fan, $roll] = HandTables::KNUCKLES[$f];
             $side = $n < 2 ? 1 : -1;
-            $this->root[$f] = $this->hand->move($x + ('little' === $f ? 4 * $this->pose->cup : 0), $y, $z + $this->lift($f))
+            $this->root[$f] = $this->hand->move(
+                $x + ('little' === $f ? 4 * $this->pose->cup : 0),
+                $y,
+                $z + $this->lift($f),
+            )
                 ->tilt(-($fan + $side * $this->pose->fingers[$f][3]))
                 ->roll($roll + $this->lift($f) * .9);
             $this->knuckle[$f] = $s->ball($this->root[$f]->origin, HandTables::RADII[$f][0]);
-            $this->valley[$f] = $s->ball($this->root[$f]->at(0, -7, 1.4), HandTables::RADII[$f][0] - .8);
+            $this->valley[$f] = $s->ball(
+                $this->root[$f]->at(0, -7, 1.4),
+                HandTables::RADII[$f][0] - .8,
+            );
             $s->hull('web', $this->knuckle[$f], $n < 2 ? $this->carpusRadial : $this->carpusUlnar);
         }
         foreach (HandTables::NEIGHBOURS as [$a, $b]) {
-            $s->hull('palm', $this->valley[$a], $this->valley[$b], 'ring' === $a ? $this->carpusUlnar : $this->carpusRadial);
+            $s->hull(
+                'palm',
+                $this->valley[$a],
+                $this->valley[$b],
+                'ring' === $a ? $this->carpusUlnar : $this->carpusRadial,
+            );
         }
         $s->hull('palm', $this->valley['ring'], $this->carpusRadial, $this->carpusUlnar);
     }
@@ -145,7 +186,18 @@ final class HandModel
         $s->mark('knuckle', Skin::ring($p, $l1 - 2.2, $r[3], 148, 212, -1), $f);
         $s->mark('knuckle', Skin::ring($p, $l1 + 1.8, $r[3], 148, 212, 1.4), $f);
         $s->mark('knuckle', Skin::ring($m, $l2, $r[5], 152, 208, .8), $f);
-        $s->mark('nail', Skin::nail($d, [$l3 * .45, .6, $r[6]], [$l3 + 1.5 - $r[7], -.9, $r[7]], $r[6] * .7, $l3 * .46, $l3 * .95), $f);
+        $s->mark(
+            'nail',
+            Skin::nail(
+                $d,
+                [$l3 * .45, .6, $r[6]],
+                [$l3 + 1.5 - $r[7], -.9, $r[7]],
+                $r[6] * .7,
+                $l3 * .46,
+                $l3 * .95,
+            ),
+            $f,
+        );
     }
 
     /** Webs reach 40 % up the first phalanx and slip back when the neighbours part. */
@@ -195,7 +247,18 @@ final class HandModel
             $s->mark('crease', Skin::ring($p, 2, 11, -55, 40, 1), 'thumb');
             $s->mark('knuckle', Skin::ring($p, $l2 - 2, 10.1, 148, 212, -1), 'thumb');
             $s->mark('knuckle', Skin::ring($p, $l2 + 2, 10.1, 150, 210, 1), 'thumb');
-            $s->mark('nail', Skin::nail($d, [$l3 * .42, .8, 9.2], [$l3 - 5.6, -.6, 6.6], 6.6, $l3 * .46, $l3 * .93), 'thumb');
+            $s->mark(
+                'nail',
+                Skin::nail(
+                    $d,
+                    [$l3 * .42, .8, 9.2],
+                    [$l3 - 5.6, -.6, 6.6],
+                    6.6,
+                    $l3 * .46,
+                    $l3 * .93,
+                ),
+                'thumb',
+            );
         }
 
         // thenar ball, first web, hypothenar
@@ -229,7 +292,10 @@ final class HandModel
                 $points[] = [Vector::mix($a, $b, $i / 6), $back];
             }
             $this->scene->mark('tendon', $points);
-            $this->scene->mark('knuckle', Skin::ring($this->root[$f], -3, HandTables::RADII[$f][0], 150, 208, -2.5));
+            $this->scene->mark(
+                'knuckle',
+                Skin::ring($this->root[$f], -3, HandTables::RADII[$f][0], 150, 208, -2.5),
+            );
         }
     }
 

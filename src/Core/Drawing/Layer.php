@@ -8,7 +8,11 @@ namespace HandGarden\Core\Drawing;
 final readonly class Layer
 {
     /** @param array{float, float, float, float}|null $box of an outline fill */
-    public function __construct(public string $class, public string $data, public bool $evenOdd = false, public ?array $box = null)
-    {
+    public function __construct(
+        public string $class,
+        public string $data,
+        public bool $evenOdd = false,
+        public ?array $box = null,
+    ) {
     }
 }

@@ -74,7 +74,12 @@ final class LineJoiner
         foreach ($runs as $i => [$line, $body]) {
             $n = \count($line);
             $k = min(3, $n - 1);
-            foreach ([[$line[$k], $line[0]], [$line[$n - 1 - $k], $line[$n - 1]]] as $side => [$inner, $tip]) {
+            foreach (
+                [
+                    [$line[$k], $line[0]],
+                    [$line[$n - 1 - $k], $line[$n - 1]],
+                ] as $side => [$inner, $tip]
+            ) {
                 $e = 2 * $i + $side;
                 $d = max(1e-6, hypot($tip[0] - $inner[0], $tip[1] - $inner[1]));
                 $tips[$e] = $tip;
@@ -91,14 +96,28 @@ final class LineJoiner
             for ($a = -1; $a <= 1; ++$a) {
                 for ($b = -1; $b <= 1; ++$b) {
                     foreach ($cells[($column + $a) * 8192 + $row + $b] ?? [] as $j) {
-                        if ($j <= $i || $bodies[$i] !== $bodies[$j] || ($i >> 1 === $j >> 1 && $lengths[$i] < 20)) {
+                        if (
+                            $j <= $i
+                            || $bodies[$i] !== $bodies[$j]
+                            || ($i >> 1 === $j >> 1 && $lengths[$i] < 20)
+                        ) {
                             continue;
                         }
                         $q = $tips[$j];
                         $outer = $p[5] > Contours::OUTER && $q[5] > Contours::OUTER;
-                        $d = hypot($p[0] - $q[0], $p[1] - $q[1]) + ($outer ? 0.0 : .08 * min(8.0, abs($p[2] - $q[2])));
+                        $d = hypot($p[0] - $q[0], $p[1] - $q[1]) + (
+                            $outer ? 0.0 : .08 * min(8.0, abs($p[2] - $q[2]))
+                        );
                         if ($d < $reach) {
-                            $candidates[] = [$d + .8 * (1 + $directions[$i][0] * $directions[$j][0] + $directions[$i][1] * $directions[$j][1]), $i, $j];
+                            $candidates[] = [
+                                $d + .8 * (
+                                    1
+                                        + $directions[$i][0] * $directions[$j][0]
+                                        + $directions[$i][1] * $directions[$j][1]
+                                ),
+                                $i,
+                                $j,
+                            ];
                         }
                     }
                 }
@@ -163,8 +182,13 @@ final class LineJoiner
                 foreach ($hash[($column + $a) * 8192 + $row + $b] ?? [] as $q) {
                     $dx = $q[0] - $p[0];
                     $dy = $q[1] - $p[1];
-                    if (abs($dx * $p[3] + $dy * $p[4]) < .5 && $dx * $dx + $dy * $dy < .49 && $q[3] * $p[3] + $q[4] * $p[4] > .9
-                        && (abs($q[2] - $p[2]) < 10 || ($q[5] > Contours::OUTER && $p[5] > Contours::OUTER))) {
+                    if (abs(
+                        $dx * $p[3] + $dy * $p[4],
+                    ) < .5 && $dx * $dx + $dy * $dy < .49 && $q[3] * $p[3] + $q[4] * $p[4] > .9
+                        && (
+                            abs($q[2] - $p[2]) < 10
+                            || ($q[5] > Contours::OUTER && $p[5] > Contours::OUTER)
+                        )) {
                         return true;
                     }
                 }
@@ -186,7 +210,9 @@ final class LineJoiner
         $all = [];
         foreach ($chains as $c => [$line]) {
             foreach ($line as $i => $p) {
-                $all[(int) floor($p[0] / self::CELL) * 4096 + (int) floor($p[1] / self::CELL)][] = [$p[0], $p[1], $c, $i];
+                $all[
+                    (int) floor($p[0] / self::CELL) * 4096 + (int) floor($p[1] / self::CELL)
+                ][] = [$p[0], $p[1], $c, $i];
             }
         }
         foreach ($chains as $c => [$line, $body]) {
@@ -200,8 +226,13 @@ final class LineJoiner
             if ([] === $line) {
                 continue;
             }
-            $long = Polyline::length($line) > self::SHORTEST_FREE_LINE || max(array_column($line, 5)) > Contours::OUTER;
-            if ($long || !self::isFree($line[0], $c, $all) || !self::isFree($line[\count($line) - 1], $c, $all)) {
+            $long = Polyline::length($line) > self::SHORTEST_FREE_LINE
+                || max(array_column($line, 5)) > Contours::OUTER;
+            if (
+                $long
+                || !self::isFree($line[0], $c, $all)
+                || !self::isFree($line[\count($line) - 1], $c, $all)
+            ) {
                 $kept[] = [$line, $body];
             }
         }
@@ -227,10 +258,17 @@ final class LineJoiner
             if ($d >= $best || $d < .3) {
                 continue;
             }
-            if ($q[2] === $chain && Polyline::length(\array_slice($line, min($q[3], max(0, $n - 1 - $q[3])))) < 8) {
+            if (
+                $q[2] === $chain
+                && Polyline::length(\array_slice($line, min($q[3], max(0, $n - 1 - $q[3])))) < 8
+            ) {
                 continue;
             }
-            if (($q[0] - $end[0]) * ($end[0] - $before[0]) + ($q[1] - $end[1]) * ($end[1] - $before[1]) > 0) {
+            if (
+                ($q[0] - $end[0]) * (
+                    $end[0] - $before[0]
+                ) + ($q[1] - $end[1]) * ($end[1] - $before[1]) > 0
+            ) {
                 $best = $d;
                 $at = $q;
             }

@@ -17,7 +17,13 @@ use HandGarden\Core\Measure\Readings;
 final class MeasuredPose
 {
     /** @var array<string, list<float|int>> */
-    private const HALF_OPEN = ['index' => [18, 24, 12, 3], 'middle' => [22, 28, 14, 0], 'ring' => [26, 32, 15, 2], 'little' => [28, 34, 15, 5], 'thumb' => [32, 24, 8, 10, 16]];
+    private const HALF_OPEN = [
+        'index' => [18, 24, 12, 3],
+        'middle' => [22, 28, 14, 0],
+        'ring' => [26, 32, 15, 2],
+        'little' => [28, 34, 15, 5],
+        'thumb' => [32, 24, 8, 10, 16],
+    ];
 
     /**
      * How far the hand opens, or bends, as measured.
@@ -26,7 +32,12 @@ final class MeasuredPose
      */
     public static function of(Readings $readings, Side $side, Mode $mode, bool $opening = true): ?Pose
     {
-        $wrist = self::degrees($readings, $opening ? 'wrist_extension' : 'wrist_flexion', $side, $mode);
+        $wrist = self::degrees(
+            $readings,
+            $opening ? 'wrist_extension' : 'wrist_flexion',
+            $side,
+            $mode,
+        );
         $percent = $opening ? self::degrees($readings, 'opening', $side, $mode) : null;
         if (null !== $percent && !self::anyHinge($readings, $side, $mode)) {
             return Pose::clamped(['wrist' => -($wrist ?? 0.0), ...self::byEye($percent)]);
@@ -36,14 +47,30 @@ final class MeasuredPose
         foreach (Digit::cases() as $digit) {
             $of = self::HALF_OPEN[$digit->value];
             foreach ($digit->hinges() as $i => $joint) {
-                $value = self::hinge($readings, $digit, $joint, $opening ? 'extension' : 'flexion', $side, $mode);
+                $value = self::hinge(
+                    $readings,
+                    $digit,
+                    $joint,
+                    $opening ? 'extension' : 'flexion',
+                    $side,
+                    $mode,
+                );
                 $at = $i + (Digit::Thumb === $digit ? 3 : 0);
-                $of = array_map(static fn (int $place, float|int $usual): float|int => $place === $at ? $value ?? $usual : $usual, array_keys($of), $of);
+                $of = array_map(
+                    static fn (
+                        int $place,
+                        float|int $usual,
+                    ): float|int => $place === $at ? $value ?? $usual : $usual,
+                    array_keys($of),
+                    $of,
+                );
                 $known = $known || null !== $value;
             }
             $angles[$digit->value] = $of;
         }
-        $abduction = $opening ? self::degrees($readings, 'thumb_palmar_abduction', $side, $mode) : null;
+        $abduction = $opening
+            ? self::degrees($readings, 'thumb_palmar_abduction', $side, $mode)
+            : null;
         if (null !== $abduction) {
             [$radial, , $opposition, $mp, $ip] = $angles['thumb'] + [0, 0, 0, 0, 0];
             $angles['thumb'] = [$radial, $abduction, $opposition, $mp, $ip];
@@ -62,9 +89,20 @@ final class MeasuredPose
         $closed = (100.0 - $percent) / 100.0;
         $angles = [];
         foreach (Digit::fingers() as $finger) {
-            $angles[$finger->value] = [80.0 * $closed, 104.0 * $closed, 62.0 * $closed, 3.0 * (1.0 - $closed)];
+            $angles[$finger->value] = [
+                80.0 * $closed,
+                104.0 * $closed,
+                62.0 * $closed,
+                3.0 * (1.0 - $closed),
+            ];
         }
-        $angles['thumb'] = [40.0 - 16.0 * $closed, 14.0 + 24.0 * $closed, 30.0 * $closed, 6.0 + 40.0 * $closed, 55.0 * $closed];
+        $angles['thumb'] = [
+            40.0 - 16.0 * $closed,
+            14.0 + 24.0 * $closed,
+            30.0 * $closed,
+            6.0 + 40.0 * $closed,
+            55.0 * $closed,
+        ];
 
         return $angles;
     }
@@ -82,9 +120,20 @@ final class MeasuredPose
         return false;
     }
 
-    private static function hinge(Readings $readings, Digit $digit, Joint $joint, string $direction, Side $side, Mode $mode): ?float
-    {
-        return self::degrees($readings, \sprintf('%s_%s_%s', $digit->value, $joint->value, $direction), $side, $mode);
+    private static function hinge(
+        Readings $readings,
+        Digit $digit,
+        Joint $joint,
+        string $direction,
+        Side $side,
+        Mode $mode,
+    ): ?float {
+        return self::degrees(
+            $readings,
+            \sprintf('%s_%s_%s', $digit->value, $joint->value, $direction),
+            $side,
+            $mode,
+        );
     }
 
     private static function degrees(Readings $readings, string $code, Side $side, Mode $mode): ?float

@@ -41,7 +41,9 @@ final readonly class NamedPose implements Subject
     {
         $pose = $this->otherPose ?? $this->pose;
 
-        return null === $this->otherWristDegrees ? $pose : Pose::clamped(['wrist' => $this->otherWristDegrees] + $pose->toArray());
+        return null === $this->otherWristDegrees
+            ? $pose
+            : Pose::clamped(['wrist' => $this->otherWristDegrees] + $pose->toArray());
     }
 
     public function towards(Subject $other, float $share): self
@@ -74,6 +76,13 @@ final readonly class NamedPose implements Subject
 
     public function toArray(): array
     {
-        return ['angles' => $this->pose->toArray(), 'elbow' => $this->elbowDegrees, 'gap' => $this->gapMillimetres, 'other' => $this->otherWristDegrees, 'otherPose' => $this->otherPose?->toArray(), 'turn' => $this->turn];
+        return [
+            'angles' => $this->pose->toArray(),
+            'elbow' => $this->elbowDegrees,
+            'gap' => $this->gapMillimetres,
+            'other' => $this->otherWristDegrees,
+            'otherPose' => $this->otherPose?->toArray(),
+            'turn' => $this->turn,
+        ];
     }
 }

@@ -40,15 +40,25 @@ final class Overlays
      *
      * @return list<Layer> empty when the way is too short to show
      */
-    public static function arrow(array $path, ?array $pivot = null, float $push = 9.0, float $width = 2.6): array
-    {
+    public static function arrow(
+        array $path,
+        ?array $pivot = null,
+        float $push = 9.0,
+        float $width = 2.6,
+    ): array {
         $length = Polyline::length($path);
         if ([] === $path || $length < self::SHORTEST_WAY) {
             return [];
         }
         if ($length < self::PLAIN_WAY) { // a way too short to be seen is drawn longer, in its own direction
             $end = $path[\count($path) - 1];
-            $path = array_map(static fn (array $p): array => Vector::add($end, Vector::times(Vector::sub($p, $end), self::PLAIN_WAY / $length)), $path);
+            $path = array_map(
+                static fn (array $p): array => Vector::add(
+                    $end,
+                    Vector::times(Vector::sub($p, $end), self::PLAIN_WAY / $length),
+                ),
+                $path,
+            );
             $length = self::PLAIN_WAY;
         }
         $width *= min(1.0, $length / 14);
@@ -56,7 +66,11 @@ final class Overlays
             $path = array_map(static function (array $p) use ($pivot, $push): array {
                 $d = max(1.0, hypot($p[0] - $pivot[0], $p[1] - $pivot[1]));
 
-                return [$p[0] + ($p[0] - $pivot[0]) / $d * $push, $p[1] + ($p[1] - $pivot[1]) / $d * $push, $p[2]];
+                return [
+                    $p[0] + ($p[0] - $pivot[0]) / $d * $push,
+                    $p[1] + ($p[1] - $pivot[1]) / $d * $push,
+                    $p[2],
+                ];
             }, $path);
         }
         $line = Polyline::resample($path, min(1.5, $length / 8));
@@ -73,7 +87,10 @@ final class Overlays
             [$tip[0] - $ux * $h * .7, $tip[1] - $uy * $h * .7],
             [$tip[0] - $ux * $h + $uy * $h * .55, $tip[1] - $uy * $h - $ux * $h * .55],
         ]);
-        $data = PathData::ribbon(\array_slice($line, 0, $n - 4), static fn (float $t): float => $width * (.45 + .55 * $t)).$head;
+        $data = PathData::ribbon(
+            \array_slice($line, 0, $n - 4),
+            static fn (float $t): float => $width * (.45 + .55 * $t),
+        ).$head;
 
         return [new Layer('arrow-halo', $data), new Layer('arrow', $data)];
     }
@@ -86,7 +103,13 @@ final class Overlays
             $hatch .= 'M'.PathData::number($x).' '.PathData::number($y + 2.4).'l-4.5 5';
         }
 
-        return [new Layer('table-hatch', $hatch), new Layer('table-line', 'M'.PathData::number($from).' '.PathData::number($y).'H'.PathData::number($to))];
+        return [
+            new Layer('table-hatch', $hatch),
+            new Layer(
+                'table-line',
+                'M'.PathData::number($from).' '.PathData::number($y).'H'.PathData::number($to),
+            ),
+        ];
     }
 
     /**
@@ -95,8 +118,17 @@ final class Overlays
      *
      * @return list<Layer>
      */
-    public static function zone(Camera $camera, Frame $frame, float $x, float $y, float $z, float $rx, float $ry, bool $allowed, float $turn = 0.0): array
-    {
+    public static function zone(
+        Camera $camera,
+        Frame $frame,
+        float $x,
+        float $y,
+        float $z,
+        float $rx,
+        float $ry,
+        bool $allowed,
+        float $turn = 0.0,
+    ): array {
         if (Vector::dot($frame->z, $camera->toViewer) * ($z < 0 ? -1 : 1) < .3) {
             return [];
         }
@@ -106,12 +138,18 @@ final class Overlays
             $a = 2 * \M_PI * $i / 32;
             $u = $rx * cos($a);
             $v = $ry * sin($a);
-            $p = $camera->project($frame->at($x + $u * cos($t) - $v * sin($t), $y + $u * sin($t) + $v * cos($t), $z));
+            $p = $camera->project(
+                $frame->at($x + $u * cos($t) - $v * sin($t), $y + $u * sin($t) + $v * cos($t), $z),
+            );
             $rim[] = [$p[0], $p[1]];
         }
         $name = $allowed ? 'zone-allowed' : 'zone-off';
 
-        return [new Layer('zone-ground', PathData::of($rim)), new Layer($name.'-pattern', $allowed ? self::dots($rim) : self::hatch($rim)), new Layer($name.'-rim', PathData::of($rim))];
+        return [
+            new Layer('zone-ground', PathData::of($rim)),
+            new Layer($name.'-pattern', $allowed ? self::dots($rim) : self::hatch($rim)),
+            new Layer($name.'-rim', PathData::of($rim)),
+        ];
     }
 
     /** @param list<array{float, float}> $rim */
@@ -121,11 +159,20 @@ final class Overlays
         if ([] === $rim) {
             return '';
         }
-        [$left, $right, $top, $bottom] = [min(array_column($rim, 0)), max(array_column($rim, 0)), min(array_column($rim, 1)), max(array_column($rim, 1))];
+        [$left, $right, $top, $bottom] = [
+            min(array_column($rim, 0)),
+            max(array_column($rim, 0)),
+            min(array_column($rim, 1)),
+            max(array_column($rim, 1)),
+        ];
         for ($y = $top, $row = 0; $y < $bottom; $y += 3.5, ++$row) {
             for ($x = $left + ($row % 2) * 2; $x < $right; $x += 4) {
                 if (self::isInside($rim, $x, $y)) {
-                    $data .= 'M'.PathData::number($x - .9).' '.PathData::number($y).'a.9.9 0 1 0 1.8 0a.9.9 0 1 0-1.8 0';
+                    $data .= 'M'
+                        .PathData::number($x - .9)
+                        .' '
+                        .PathData::number($y)
+                        .'a.9.9 0 1 0 1.8 0a.9.9 0 1 0-1.8 0';
                 }
             }
         }
@@ -164,7 +211,10 @@ final class Overlays
         $inside = false;
         foreach ($rim as $i => $a) {
             $b = $rim[($i + 1) % \count($rim)];
-            if (($a[1] > $y) !== ($b[1] > $y) && $x < ($b[0] - $a[0]) * ($y - $a[1]) / ($b[1] - $a[1]) + $a[0]) {
+            if (
+                ($a[1] > $y) !== ($b[1] > $y)
+                && $x < ($b[0] - $a[0]) * ($y - $a[1]) / ($b[1] - $a[1]) + $a[0]
+            ) {
                 $inside = !$inside;
             }
         }

@@ -23,7 +23,10 @@ final readonly class Painter
         $other = null;
         if (null !== $spec->other) {
             $otherCamera = Camera::of($spec->view, $spec->side, $spec->other->turnDegrees());
-            $other = new Projection(Stage::scene($spec->other, $spec->otherThings, $spec->otherSecondHand), $otherCamera);
+            $other = new Projection(
+                Stage::scene($spec->other, $spec->otherThings, $spec->otherSecondHand),
+                $otherCamera,
+            );
             $box = self::around($box, $other->box());
         }
         $layers = [];
@@ -41,13 +44,19 @@ final readonly class Painter
         }
         if ($spec->withGhost && null !== $spec->other && null !== $spec->trace) {
             $path = $this->way($spec, $spec->trace, $scene, $other);
-            array_push($layers, ...Overlays::arrow($path, $camera->project($scene->place($spec->shown->pivot()))));
+            array_push(
+                $layers,
+                ...Overlays::arrow($path, $camera->project($scene->place($spec->shown->pivot()))),
+            );
             foreach ($path as $p) {
                 $box = self::around($box, [$p[0] - 14, $p[1] - 14, $p[0] + 14, $p[1] + 14]);
             }
         }
 
-        return new Painting(array_values(array_filter($layers, static fn (Layer $l): bool => '' !== $l->data)), self::window($box));
+        return new Painting(
+            array_values(array_filter($layers, static fn (Layer $l): bool => '' !== $l->data)),
+            self::window($box),
+        );
     }
 
     /**
@@ -66,16 +75,34 @@ final readonly class Painter
         for ($i = 0; $i < max(1, $count); ++$i) {
             $share = $i / max(1, $count - 1);
             $leg = min((int) floor($share * $legs), $legs - 1);
-            $subject = $legs < 1 ? $spec->shown : $stops[$leg]->towards($stops[$leg + 1], $share * $legs - $leg);
-            $second = null === $spec->secondHand || null === $spec->otherSecondHand ? $spec->secondHand : $spec->secondHand->comingFrom($spec->otherSecondHand, $share);
-            $scene = Stage::scene($subject, $share < .5 ? $spec->otherThings : $spec->things, $second, $withMarks);
-            $figure = new Figure($scene, Camera::of($spec->view, $spec->side, $subject->turnDegrees()), $spec->focus, $spec->weight, $withMarks);
+            $subject = $legs < 1
+                ? $spec->shown
+                : $stops[$leg]->towards($stops[$leg + 1], $share * $legs - $leg);
+            $second = null === $spec->secondHand || null === $spec->otherSecondHand
+                ? $spec->secondHand
+                : $spec->secondHand->comingFrom($spec->otherSecondHand, $share);
+            $scene = Stage::scene(
+                $subject,
+                $share < .5 ? $spec->otherThings : $spec->things,
+                $second,
+                $withMarks,
+            );
+            $figure = new Figure(
+                $scene,
+                Camera::of($spec->view, $spec->side, $subject->turnDegrees()),
+                $spec->focus,
+                $spec->weight,
+                $withMarks,
+            );
             $frames[] = $figure->layers();
             $box = self::around($box, $figure->projection->box());
         }
         $window = self::window($box);
 
-        return array_map(static fn (array $layers): Painting => new Painting($layers, $window), $frames);
+        return array_map(
+            static fn (array $layers): Painting => new Painting($layers, $window),
+            $frames,
+        );
     }
 
     /** Light drawing for a live pose: flesh and silhouette only. */
@@ -87,7 +114,10 @@ final readonly class Painter
             $data .= PathData::of($projection->polygon($k, 0.0, 20));
         }
 
-        return new Painting([new Layer('sketch-line', $data), new Layer('fill-hand', $data)], self::window($projection->box()));
+        return new Painting(
+            [new Layer('sketch-line', $data), new Layer('fill-hand', $data)],
+            self::window($projection->box()),
+        );
     }
 
     /**
@@ -99,9 +129,21 @@ final readonly class Painter
      */
     public function windowOf(array $poses, View $view, Side $side): array
     {
-        $boxes = array_map(static fn (Pose $p): array => (new Projection(HandModel::build($p, null, false), Camera::of($view, $side)))->box(), $poses);
+        $boxes = array_map(
+            static fn (Pose $p): array => (
+                new Projection(HandModel::build($p, null, false), Camera::of($view, $side))
+            )->box(),
+            $poses,
+        );
 
-        return self::window([min(array_column($boxes, 0)), min(array_column($boxes, 1)), max(array_column($boxes, 2)), max(array_column($boxes, 3))]);
+        return self::window(
+            [
+                min(array_column($boxes, 0)),
+                min(array_column($boxes, 1)),
+                max(array_column($boxes, 2)),
+                max(array_column($boxes, 3)),
+            ],
+        );
     }
 
     /**
@@ -119,11 +161,19 @@ final readonly class Painter
         for ($i = 0; $i <= self::STEPS; ++$i) {
             $share = $i / self::STEPS;
             if (\in_array($place, ['thing', 'other'], true)) {
-                $path[] = Vector::mix($other->camera->project($other->scene->place($place)), $to->project($scene->place($place)), $share);
+                $path[] = Vector::mix(
+                    $other->camera->project($other->scene->place($place)),
+                    $to->project($scene->place($place)),
+                    $share,
+                );
                 continue;
             }
             $between = $spec->other->towards($spec->shown, $share);
-            $path[] = Camera::of($spec->view, $spec->side, $between->turnDegrees())->project($between->outline()->place($place));
+            $path[] = Camera::of(
+                $spec->view,
+                $spec->side,
+                $between->turnDegrees(),
+            )->project($between->outline()->place($place));
         }
 
         return $path;
@@ -141,7 +191,9 @@ final readonly class Painter
             $wrist = $projection->camera->project($projection->scene->place('hand'));
             $towardsHand = $projection->circles[0][0] > $wrist[0] ? 1 : -1;
 
-            return 1 === $towardsHand ? [$arm[3], $wrist[0] + 6, $all[2] + self::TABLE_BEYOND] : [$arm[3], $all[0] - self::TABLE_BEYOND, $wrist[0] - 6];
+            return 1 === $towardsHand
+                ? [$arm[3], $wrist[0] + 6, $all[2] + self::TABLE_BEYOND]
+                : [$arm[3], $all[0] - self::TABLE_BEYOND, $wrist[0] - 6];
         }
 
         return [$all[3], $all[0] - self::TABLE_BEYOND, $all[2] + self::TABLE_BEYOND / 4];
@@ -158,8 +210,29 @@ final readonly class Painter
         $arm = $scene->frames['arm'];
 
         return match ($name) {
-            'palm-heel' => [...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38), ...Overlays::zone($camera, $h, -24, 34, 14, 8, 20, true)],
-            'keep-off-palm' => [...Overlays::zone($camera, $h, -6, 50, 12, 20, 26, false), ...array_merge(...array_map(static fn (string $f): array => Overlays::zone($camera, $scene->frames[$f.'.dp'], 0, 10, 8, 5, 9, false), Pose::FINGERS)), ...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38)],
+            'palm-heel' => [
+                ...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38),
+                ...Overlays::zone($camera, $h, -24, 34, 14, 8, 20, true),
+            ],
+            'keep-off-palm' => [
+                ...Overlays::zone($camera, $h, -6, 50, 12, 20, 26, false),
+                ...array_merge(
+                    ...array_map(
+                        static fn (string $f): array => Overlays::zone(
+                            $camera,
+                            $scene->frames[$f.'.dp'],
+                            0,
+                            10,
+                            8,
+                            5,
+                            9,
+                            false,
+                        ),
+                        Pose::FINGERS,
+                    ),
+                ),
+                ...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38),
+            ],
             'back-press' => self::push($camera, $h->at(8, 62, -62), $h->at(8, 62, -20)),
             'lift-press' => self::push($camera, $h->at(6, 60, 72), $h->at(6, 60, 26)),
             'edge-press' => self::push($camera, $h->at(92, 74, 0), $h->at(42, 74, 0)),
@@ -178,13 +251,28 @@ final readonly class Painter
      */
     private static function push(Camera $camera, array $from, array $to): array
     {
-        return Overlays::arrow([$camera->project($from), $camera->project(Vector::mix($from, $to, .5)), $camera->project($to)]);
+        return Overlays::arrow(
+            [
+                $camera->project($from),
+                $camera->project(Vector::mix($from, $to, .5)),
+                $camera->project($to),
+            ],
+        );
     }
 
     /** @return list<string> */
     public static function zoneNames(): array
     {
-        return ['palm-heel', 'keep-off-palm', 'back-press', 'lift-press', 'edge-press', 'turn-block-down', 'turn-block-up', 'pull-apart'];
+        return [
+            'palm-heel',
+            'keep-off-palm',
+            'back-press',
+            'lift-press',
+            'edge-press',
+            'turn-block-down',
+            'turn-block-up',
+            'pull-apart',
+        ];
     }
 
     /**
@@ -205,7 +293,10 @@ final readonly class Painter
      */
     private static function window(array $box): array
     {
-        $height = max(($box[2] - $box[0] + 2 * self::MARGIN) / self::ASPECT, $box[3] - $box[1] + 2 * self::MARGIN);
+        $height = max(
+            ($box[2] - $box[0] + 2 * self::MARGIN) / self::ASPECT,
+            $box[3] - $box[1] + 2 * self::MARGIN,
+        );
         $width = $height * self::ASPECT;
 
         return [($box[0] + $box[2] - $width) / 2, ($box[1] + $box[3] - $height) / 2, $width, $height];

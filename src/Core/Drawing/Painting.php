@@ -11,7 +11,9 @@ final readonly class Painting
      * @param list<Layer>                       $layers back to front
      * @param array{float, float, float, float} $window x, y, width, height
      */
-    public function __construct(public array $layers, public array $window)
-    {
+    public function __construct(
+        public array $layers,
+        public array $window,
+    ) {
     }
 }

@@ -11,8 +11,12 @@ namespace HandGarden\Core\Drawing;
  */
 final readonly class Place
 {
-    public function __construct(public string $on, public float $x = 0.0, public float $y = 0.0, public float $z = 0.0)
-    {
+    public function __construct(
+        public string $on,
+        public float $x = 0.0,
+        public float $y = 0.0,
+        public float $z = 0.0,
+    ) {
     }
 
     /**
@@ -26,7 +30,12 @@ final readonly class Place
         if (null !== $frame) {
             return $frame->at($this->x, $this->y, $this->z);
         }
-        $points = array_map(static fn (string $name): array => $scene->anchors[$name] ?? $scene->frames[$name]->origin ?? throw InvalidPose::noPlace($name), explode('~', $this->on));
+        $points = array_map(
+            static fn (string $name): array => $scene->anchors[$name] ?? $scene->frames[$name]->origin ?? throw InvalidPose::noPlace(
+                $name,
+            ),
+            explode('~', $this->on),
+        );
         $at = 1 === \count($points) ? $points[0] : Vector::mix($points[0], $points[1], .5);
         $axes = $scene->frames['hand'] ?? new Frame();
 

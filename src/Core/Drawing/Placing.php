@@ -12,13 +12,21 @@ namespace HandGarden\Core\Drawing;
 final class Placing
 {
     /** Copies a finished hand into a scene as another body, optionally as its mirror image. */
-    public static function hand(Scene $into, Scene $from, Frame $at, bool $mirror = false, string $body = 'helper'): void
-    {
+    public static function hand(
+        Scene $into,
+        Scene $from,
+        Frame $at,
+        bool $mirror = false,
+        string $body = 'helper',
+    ): void {
         $m = $mirror ? -1.0 : 1.0;
         $n = \count($into->spheres);
         $as = static fn (string $b): string => 'hand' === $b ? $body : $b;
         $place = static fn (float $x, float $y, float $z): array => $at->at($m * $x, $y, $z);
-        $direct = static fn (float $x, float $y, float $z): array => Vector::sub($place($x, $y, $z), $at->origin);
+        $direct = static fn (float $x, float $y, float $z): array => Vector::sub(
+            $place($x, $y, $z),
+            $at->origin,
+        );
         foreach ($from->spheres as $s) {
             [$x, $y, $z] = $place($s[0], $s[1], $s[2]);
             $into->spheres[] = [$x, $y, $z, $s[3]];
@@ -30,7 +38,15 @@ final class Placing
             $into->open[$i + $n] = $direct(...$axis);
         }
         foreach ($from->marks as [$kind, $points, $b, $part]) {
-            $into->marks[] = [$kind, array_map(static fn (array $q): array => [$place(...$q[0]), $direct(...$q[1])], $points), $as($b), $part];
+            $into->marks[] = [
+                $kind,
+                array_map(
+                    static fn (array $q): array => [$place(...$q[0]), $direct(...$q[1])],
+                    $points,
+                ),
+                $as($b),
+                $part,
+            ];
         }
     }
 
@@ -40,7 +56,17 @@ final class Placing
         $scene->body = 'sleeve';
         [$arm, $far] = [$scene->frames['arm'], $scene->frames['far']];
         $axis = $scene->open[array_key_first($scene->open) ?? 0];
-        $ring = static fn (Frame $f, float $y, float $rx, float $rz): array => array_map(static fn (int $k): int => $scene->ball($f->at(($rx - 2) * cos(2 * \M_PI * $k / $n), $y, ($rz - 2) * sin(2 * \M_PI * $k / $n) - .7), 2.0), range(0, $n - 1));
+        $ring = static fn (Frame $f, float $y, float $rx, float $rz): array => array_map(
+            static fn (int $k): int => $scene->ball(
+                $f->at(
+                    ($rx - 2) * cos(2 * \M_PI * $k / $n),
+                    $y,
+                    ($rz - 2) * sin(2 * \M_PI * $k / $n) - .7,
+                ),
+                2.0,
+            ),
+            range(0, $n - 1),
+        );
         $cuff = $ring($arm, -32.0, 33.0, 21.5);
         $end = $ring($far, -71.5, 40.0, 26.0);
         foreach ($end as $i) {

@@ -86,7 +86,11 @@ final class Polyline
     private static function between(array $a, array $b, float $t): array
     {
         /** @var T $q */
-        $q = array_map(static fn (float $v, float $w): float => \INF === $v || \INF === $w ? ($t < .5 ? $v : $w) : $v + ($w - $v) * $t, $a, $b);
+        $q = array_map(
+            static fn (float $v, float $w): float => \INF === $v || \INF === $w ? ($t < .5 ? $v : $w) : $v + ($w - $v) * $t,
+            $a,
+            $b,
+        );
 
         return $q;
     }
@@ -106,7 +110,12 @@ final class Polyline
         }
         $soft = self::fadedSoftness(array_column($line, 6));
         $softest = max($soft);
-        [$x, $y, $nx, $ny] = [array_column($line, 0), array_column($line, 1), array_column($line, 3), array_column($line, 4)];
+        [$x, $y, $nx, $ny] = [
+            array_column($line, 0),
+            array_column($line, 1),
+            array_column($line, 3),
+            array_column($line, 4),
+        ];
         $from = $closed ? 0 : 1;
         $to = $closed ? $n : $n - 1;
         for ($round = 0; $round < self::SOFT_ROUNDS; ++$round) {
@@ -189,7 +198,9 @@ final class Polyline
             $l = hypot($dx, $dy);
             for ($i = $a + 1; $i < $b; ++$i) {
                 $p = $points[$i];
-                $d = $l < 1e-6 ? hypot($p[0] - $ax, $p[1] - $ay) : abs(($p[0] - $ax) * $dy - ($p[1] - $ay) * $dx) / $l;
+                $d = $l < 1e-6
+                    ? hypot($p[0] - $ax, $p[1] - $ay)
+                    : abs(($p[0] - $ax) * $dy - ($p[1] - $ay) * $dx) / $l;
                 if ($d > $best) {
                     $best = $d;
                     $at = $i;

@@ -12,7 +12,12 @@ namespace HandGarden\Core\Drawing;
 final readonly class Pose
 {
     public const FINGERS = ['index', 'middle', 'ring', 'little'];
-    private const LIMITS = ['wrist' => [-80, 85], 'dev' => [-35, 25], 'forearm' => [-90, 90], 'cup' => [0, 1]];
+    private const LIMITS = [
+        'wrist' => [-80, 85],
+        'dev' => [-35, 25],
+        'forearm' => [-90, 90],
+        'cup' => [0, 1],
+    ];
     private const FINGER_LIMITS = [[-35, 95], [-10, 115], [-15, 90], [-12, 25]];
     private const THUMB_LIMITS = [[-20, 65], [0, 65], [-25, 85], [-10, 65], [-25, 85]];
     private const FINGER_NAMES = ['MCP', 'PIP', 'DIP', 'abduction'];
@@ -56,15 +61,40 @@ final readonly class Pose
     public static function joints(): array
     {
         $joints = [];
-        foreach (['wrist' => 'Wrist, bent forward +', 'dev' => 'Wrist to the thumb side +', 'forearm' => 'Forearm, palm up +', 'cup' => 'Palm cupped'] as $key => $name) {
-            $joints[] = ['name' => $name, 'part' => $key, 'at' => null, 'min' => self::LIMITS[$key][0], 'max' => self::LIMITS[$key][1]];
+        foreach (
+            [
+                'wrist' => 'Wrist, bent forward +',
+                'dev' => 'Wrist to the thumb side +',
+                'forearm' => 'Forearm, palm up +',
+                'cup' => 'Palm cupped',
+            ] as $key => $name
+        ) {
+            $joints[] = [
+                'name' => $name,
+                'part' => $key,
+                'at' => null,
+                'min' => self::LIMITS[$key][0],
+                'max' => self::LIMITS[$key][1],
+            ];
         }
         foreach (self::THUMB_LIMITS as $at => [$min, $max]) {
-            $joints[] = ['name' => 'Thumb '.self::THUMB_NAMES[$at], 'part' => 'thumb', 'at' => $at, 'min' => $min, 'max' => $max];
+            $joints[] = [
+                'name' => 'Thumb '.self::THUMB_NAMES[$at],
+                'part' => 'thumb',
+                'at' => $at,
+                'min' => $min,
+                'max' => $max,
+            ];
         }
         foreach (self::FINGERS as $finger) {
             foreach (self::FINGER_LIMITS as $at => [$min, $max]) {
-                $joints[] = ['name' => ucfirst($finger).' '.self::FINGER_NAMES[$at], 'part' => $finger, 'at' => $at, 'min' => $min, 'max' => $max];
+                $joints[] = [
+                    'name' => ucfirst($finger).' '.self::FINGER_NAMES[$at],
+                    'part' => $finger,
+                    'at' => $at,
+                    'min' => $min,
+                    'max' => $max,
+                ];
             }
         }
 
@@ -87,14 +117,27 @@ final readonly class Pose
             $mix($this->forearm, $other->forearm),
             $mix($this->cup, $other->cup),
             $fingers,
-            [$mix($a[0], $b[0]), $mix($a[1], $b[1]), $mix($a[2], $b[2]), $mix($a[3], $b[3]), $mix($a[4], $b[4])],
+            [
+                $mix($a[0], $b[0]),
+                $mix($a[1], $b[1]),
+                $mix($a[2], $b[2]),
+                $mix($a[3], $b[3]),
+                $mix($a[4], $b[4]),
+            ],
         );
     }
 
     /** @return array<string, float|list<float>> */
     public function toArray(): array
     {
-        return ['wrist' => $this->wrist, 'dev' => $this->dev, 'forearm' => $this->forearm, 'cup' => $this->cup, ...$this->fingers, 'thumb' => $this->thumb];
+        return [
+            'wrist' => $this->wrist,
+            'dev' => $this->dev,
+            'forearm' => $this->forearm,
+            'cup' => $this->cup,
+            ...$this->fingers,
+            'thumb' => $this->thumb,
+        ];
     }
 
     /** @param array<string, float|int|list<float|int>> $angles */
@@ -103,28 +146,60 @@ final readonly class Pose
         $single = static function (string $key) use ($angles, $clamp): float {
             $value = $angles[$key] ?? 0.0;
 
-            return self::limit($key, \is_array($value) ? 0.0 : (float) $value, self::LIMITS[$key][0], self::LIMITS[$key][1], $clamp);
+            return self::limit(
+                $key,
+                \is_array($value) ? 0.0 : (float) $value,
+                self::LIMITS[$key][0],
+                self::LIMITS[$key][1],
+                $clamp,
+            );
         };
         $fingers = [];
         foreach (self::FINGERS as $finger) {
             $given = $angles[$finger] ?? [];
             foreach (self::FINGER_LIMITS as $i => [$min, $max]) {
-                $fingers[$finger][] = self::limit($finger.' '.self::FINGER_NAMES[$i], (float) (\is_array($given) ? $given[$i] ?? 0.0 : 0.0), $min, $max, $clamp);
+                $fingers[$finger][] = self::limit(
+                    $finger.' '.self::FINGER_NAMES[$i],
+                    (float) (\is_array($given) ? $given[$i] ?? 0.0 : 0.0),
+                    $min,
+                    $max,
+                    $clamp,
+                );
             }
         }
         $given = $angles['thumb'] ?? [];
         $given = \is_array($given) && [] !== $given ? $given : [40.0, 20.0, 0.0, 0.0, 0.0];
-        $thumb = static fn (int $i): float => self::limit('thumb '.self::THUMB_NAMES[$i], (float) ($given[$i] ?? 0.0), self::THUMB_LIMITS[$i][0], self::THUMB_LIMITS[$i][1], $clamp);
+        $thumb = static fn (int $i): float => self::limit(
+            'thumb '.self::THUMB_NAMES[$i],
+            (float) ($given[$i] ?? 0.0),
+            self::THUMB_LIMITS[$i][0],
+            self::THUMB_LIMITS[$i][1],
+            $clamp,
+        );
 
-        return new self($single('wrist'), $single('dev'), $single('forearm'), $single('cup'), $fingers, [$thumb(0), $thumb(1), $thumb(2), $thumb(3), $thumb(4)]);
+        return new self(
+            $single('wrist'),
+            $single('dev'),
+            $single('forearm'),
+            $single('cup'),
+            $fingers,
+            [$thumb(0), $thumb(1), $thumb(2), $thumb(3), $thumb(4)],
+        );
     }
 
-    private static function limit(string $what, float $value, float $min, float $max, bool $clamp): float
-    {
+    private static function limit(
+        string $what,
+        float $value,
+        float $min,
+        float $max,
+        bool $clamp,
+    ): float {
         if ($clamp) {
             return max($min, min($max, $value));
         }
 
-        return $value >= $min && $value <= $max ? $value : throw InvalidPose::outside($what, $value, $min, $max);
+        return $value >= $min && $value <= $max
+            ? $value
+            : throw InvalidPose::outside($what, $value, $min, $max);
     }
 }

@@ -37,8 +37,10 @@ final class Projection
     /** @var array<int, Cut|null> */
     private array $cuts = [];
 
-    public function __construct(public readonly Scene $scene, public readonly Camera $camera)
-    {
+    public function __construct(
+        public readonly Scene $scene,
+        public readonly Camera $camera,
+    ) {
         $circles = [];
         foreach ($scene->spheres as $s) {
             [$x, $y, $z] = $camera->project([$s[0], $s[1], $s[2]]);
@@ -48,7 +50,9 @@ final class Projection
         $primitives = $nearest = [];
         foreach ($scene->hulls as [$ids, $group, $body]) {
             $primitives[] = $this->primitive($ids, $group, $body);
-            $nearest[] = max(array_map(static fn (int $i): float => $circles[$i][2] + $circles[$i][3], $ids));
+            $nearest[] = max(
+                array_map(static fn (int $i): float => $circles[$i][2] + $circles[$i][3], $ids),
+            );
         }
         $this->primitives = $primitives;
         $this->nearest = $nearest;
@@ -180,7 +184,10 @@ final class Projection
         $own = $this->front($primitive, $x, $y) ?? -\INF;
         $part = explode('/', $p['group'])[0];
         foreach ($this->near($x, $y) as $k) {
-            if (explode('/', $this->primitives[$k]['group'])[0] !== $part && ($this->front($k, $x, $y) ?? -\INF) > $own + 4) {
+            if (
+                explode('/', $this->primitives[$k]['group'])[0] !== $part
+                && ($this->front($k, $x, $y) ?? -\INF) > $own + 4
+            ) {
                 return false;
             }
         }
@@ -228,7 +235,9 @@ final class Projection
                     $q = [$x + $r * $c, $y + $r * $s];
                 }
             }
-            if (null !== $cut && ($d = ($q[0] - $cut[0]) * $cut[2] + ($q[1] - $cut[1]) * $cut[3]) > 0) {
+            if (
+                null !== $cut && ($d = ($q[0] - $cut[0]) * $cut[2] + ($q[1] - $cut[1]) * $cut[3]) > 0
+            ) {
                 $q = [$q[0] - $d * $cut[2], $q[1] - $d * $cut[3]];
             }
             $out[] = $q;
@@ -305,7 +314,12 @@ final class Projection
         $n = \count($ids);
         foreach ($ids as $i) {
             [$x, $y, $z, $r] = $this->circles[$i];
-            $box = [min($box[0], $x - $r), min($box[1], $y - $r), max($box[2], $x + $r), max($box[3], $y + $r)];
+            $box = [
+                min($box[0], $x - $r),
+                min($box[1], $y - $r),
+                max($box[2], $x + $r),
+                max($box[3], $y + $r),
+            ];
             $depth += $z / $n;
         }
         $cones = [];
@@ -313,7 +327,15 @@ final class Projection
             $cones[] = $this->cone($ids[$i], $ids[($i + 1) % $n]);
         }
 
-        return ['ids' => $ids, 'group' => $group, 'body' => $body, 'z' => $depth + ('sleeve' === $body ? self::SLEEVE_NEARER : 0.0), 'box' => $box, 'planes' => 3 === $n ? $this->planes($ids) : [], 'cones' => $cones];
+        return [
+            'ids' => $ids,
+            'group' => $group,
+            'body' => $body,
+            'z' => $depth + ('sleeve' === $body ? self::SLEEVE_NEARER : 0.0),
+            'box' => $box,
+            'planes' => 3 === $n ? $this->planes($ids) : [],
+            'cones' => $cones,
+        ];
     }
 
     /** @return Cone */
@@ -351,7 +373,10 @@ final class Projection
         $g12 = Vector::dot($e1, $e2);
         $g22 = Vector::dot($e2, $e2);
         $det = $g11 * $g22 - $g12 * $g12;
-        $w = Vector::add(Vector::times($e1, ($k1 * $g22 - $k2 * $g12) / $det), Vector::times($e2, ($k2 * $g11 - $k1 * $g12) / $det));
+        $w = Vector::add(
+            Vector::times($e1, ($k1 * $g22 - $k2 * $g12) / $det),
+            Vector::times($e2, ($k2 * $g11 - $k1 * $g12) / $det),
+        );
         $q = 1 - Vector::dot($w, $w);
         if ($q <= 0) {
             return [];

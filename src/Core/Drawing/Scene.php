@@ -70,7 +70,9 @@ final class Scene
     public function only(string $body): self
     {
         $one = clone $this;
-        $one->hulls = array_values(array_filter($this->hulls, static fn (array $h): bool => $h[2] === $body));
+        $one->hulls = array_values(
+            array_filter($this->hulls, static fn (array $h): bool => $h[2] === $body),
+        );
 
         return $one;
     }

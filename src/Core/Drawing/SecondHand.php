@@ -11,14 +11,31 @@ final readonly class SecondHand
      * @param bool                            $isOwn   the client's own other hand, else a helper's with a sleeve
      * @param array{float, float, float}|null $turn    tilt, roll and flex in degrees; null: laid palm to palm
      */
-    public function __construct(public string $name, public ?Pose $pose, public bool $isOwn, public ?Place $hold, public ?Place $at, public ?array $turn, private ?Place $comesFrom = null, private float $share = 1.0)
-    {
+    public function __construct(
+        public string $name,
+        public ?Pose $pose,
+        public bool $isOwn,
+        public ?Place $hold,
+        public ?Place $at,
+        public ?array $turn,
+        private ?Place $comesFrom = null,
+        private float $share = 1.0,
+    ) {
     }
 
     /** On the way from where another one lies. */
     public function comingFrom(self $other, float $share): self
     {
-        return new self($this->name, $this->pose, $this->isOwn, $this->hold, $this->at, $this->turn, $other->at, $share);
+        return new self(
+            $this->name,
+            $this->pose,
+            $this->isOwn,
+            $this->hold,
+            $this->at,
+            $this->turn,
+            $other->at,
+            $share,
+        );
     }
 
     /** @return array{float, float, float}|null where it lies; null: palm to palm */
@@ -26,12 +43,20 @@ final readonly class SecondHand
     {
         $at = $this->at?->in($scene);
 
-        return null === $at || null === $this->comesFrom ? $at : Vector::mix($this->comesFrom->in($scene), $at, $this->share);
+        return null === $at || null === $this->comesFrom
+            ? $at
+            : Vector::mix($this->comesFrom->in($scene), $at, $this->share);
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['pose' => $this->pose?->toArray(), 'own' => $this->isOwn, 'hold' => $this->hold?->toArray(), 'at' => $this->at?->toArray(), 'turn' => $this->turn];
+        return [
+            'pose' => $this->pose?->toArray(),
+            'own' => $this->isOwn,
+            'hold' => $this->hold?->toArray(),
+            'at' => $this->at?->toArray(),
+            'turn' => $this->turn,
+        ];
     }
 }

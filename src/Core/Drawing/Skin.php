@@ -11,7 +11,23 @@ namespace HandGarden\Core\Drawing;
  */
 final class Skin
 {
-    private const NAIL = [[0.0, 0.0], [-.5, .04], [-.86, .2], [-1.0, .5], [-.96, .74], [-.74, .92], [-.38, .99], [0.0, 1.0], [.38, .99], [.74, .92], [.96, .74], [1.0, .5], [.86, .2], [.5, .04], [0.0, 0.0]];
+    private const NAIL = [
+        [0.0, 0.0],
+        [-.5, .04],
+        [-.86, .2],
+        [-1.0, .5],
+        [-.96, .74],
+        [-.74, .92],
+        [-.38, .99],
+        [0.0, 1.0],
+        [.38, .99],
+        [.74, .92],
+        [.96, .74],
+        [1.0, .5],
+        [.86, .2],
+        [.5, .04],
+        [0.0, 0.0],
+    ];
 
     /** @var non-empty-list<Vec>|null smoothed once */
     private static ?array $nailOutline = null;
@@ -21,8 +37,14 @@ final class Skin
      *
      * @return list<array{Vec, Vec}>
      */
-    public static function ring(Frame $f, float $y, float $radius, float $from, float $to, float $bow = 0.0): array
-    {
+    public static function ring(
+        Frame $f,
+        float $y,
+        float $radius,
+        float $from,
+        float $to,
+        float $bow = 0.0,
+    ): array {
         $points = [];
         for ($i = 0; $i <= 9; ++$i) {
             $t = $i / 9;
@@ -44,9 +66,18 @@ final class Skin
      *
      * @return list<array{Vec, Vec}>
      */
-    public static function nail(Frame $bone, array $pulp, array $tip, float $halfWidth, float $from, float $to): array
-    {
-        self::$nailOutline ??= self::spline(array_map(static fn (array $p): array => [$p[0], $p[1], 0.0], self::NAIL), 3);
+    public static function nail(
+        Frame $bone,
+        array $pulp,
+        array $tip,
+        float $halfWidth,
+        float $from,
+        float $to,
+    ): array {
+        self::$nailOutline ??= self::spline(
+            array_map(static fn (array $p): array => [$p[0], $p[1], 0.0], self::NAIL),
+            3,
+        );
         $points = [];
         foreach (self::$nailOutline as [$u, $v]) {
             $x = $u * $halfWidth;
@@ -59,7 +90,12 @@ final class Skin
                     $z = min($z, $m[1] - sqrt($q));
                 }
             }
-            $points[] = [$bone->at($x, $y, $z), Vector::unit(Vector::add(Vector::times($bone->x, $x), Vector::times($bone->z, -$halfWidth)))];
+            $points[] = [
+                $bone->at($x, $y, $z),
+                Vector::unit(
+                    Vector::add(Vector::times($bone->x, $x), Vector::times($bone->z, -$halfWidth)),
+                ),
+            ];
         }
 
         return $points;
@@ -80,7 +116,11 @@ final class Skin
             [$a, $b, $d, $e] = [$p[max(0, $i - 1)], $p[$i], $p[$i + 1], $p[min($last, $i + 2)]];
             for ($k = 0; $k < $steps; ++$k) {
                 $t = $k / $steps;
-                $at = static fn (int $m): float => .5 * (2 * $b[$m] + ($d[$m] - $a[$m]) * $t + (2 * $a[$m] - 5 * $b[$m] + 4 * $d[$m] - $e[$m]) * $t * $t + (3 * $b[$m] - $a[$m] - 3 * $d[$m] + $e[$m]) * $t ** 3);
+                $at = static fn (int $m): float => .5 * (
+                    2 * $b[$m] + ($d[$m] - $a[$m]) * $t + (
+                        2 * $a[$m] - 5 * $b[$m] + 4 * $d[$m] - $e[$m]
+                    ) * $t * $t + (3 * $b[$m] - $a[$m] - 3 * $d[$m] + $e[$m]) * $t ** 3
+                );
                 $out[] = [$at(0), $at(1), $at(2)];
             }
         }

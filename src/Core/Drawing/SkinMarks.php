@@ -14,8 +14,10 @@ final readonly class SkinMarks
     private const PALM_LINE_SHARE = .45;
     private const HOLLOW_SHARE = .8;
 
-    public function __construct(private Projection $projection, private float $weight)
-    {
+    public function __construct(
+        private Projection $projection,
+        private float $weight,
+    ) {
     }
 
     /** @return list<Layer> */
@@ -49,7 +51,10 @@ final readonly class SkinMarks
                 $nails[$body] = ($nails[$body] ?? '').$this->nail($placed, $runs, $seen);
             } elseif ('hollow' === $kind) {
                 $hollow .= $seen > self::HOLLOW_SHARE * $n ? PathData::of($placed) : '';
-            } elseif ('palm' !== $kind || $seen >= self::PALM_LINE_SHARE * $n) { // the rest of a palm line only confuses
+            } elseif (
+                'palm' !== $kind
+                || $seen >= self::PALM_LINE_SHARE * $n
+            ) { // the rest of a palm line only confuses
                 $crease .= $this->strokes($kind, $runs);
             }
         }
@@ -90,7 +95,10 @@ final readonly class SkinMarks
         $data = '';
         foreach ($runs as $run) {
             $line = \count($run) > 2 ? Polyline::resample($run, 1) : $run;
-            $data .= PathData::ribbon($line, static fn (float $t): float => $width * (.25 + .75 * sin(\M_PI * $t)));
+            $data .= PathData::ribbon(
+                $line,
+                static fn (float $t): float => $width * (.25 + .75 * sin(\M_PI * $t)),
+            );
         }
 
         return $data;

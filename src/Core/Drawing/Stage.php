@@ -11,8 +11,12 @@ final class Stage
      * @param list<ThingPart> $things
      * @param bool            $withSkin without creases and nails: for checks and silhouettes
      */
-    public static function scene(Subject $subject, array $things = [], ?SecondHand $other = null, bool $withSkin = true): Scene
-    {
+    public static function scene(
+        Subject $subject,
+        array $things = [],
+        ?SecondHand $other = null,
+        bool $withSkin = true,
+    ): Scene {
         $scene = $withSkin ? $subject->scene() : $subject->outline();
         $scene->frames['world'] ??= new Frame();
         Things::put($scene, $things);
@@ -23,12 +27,26 @@ final class Stage
         return $scene;
     }
 
-    private static function second(Scene $scene, NamedPose $subject, SecondHand $other, bool $withSkin): void
-    {
+    private static function second(
+        Scene $scene,
+        NamedPose $subject,
+        SecondHand $other,
+        bool $withSkin,
+    ): void {
         $target = $other->target($scene);
         if (null === $other->turn || null === $other->hold || null === $target) {
-            $at = new Frame([0.0, 0.0, $subject->gapMillimetres], [-1.0, 0.0, 0.0], [0.0, 1.0, 0.0], [0.0, 0.0, -1.0]);
-            Placing::hand($scene, HandModel::build($other->pose ?? $subject->meeting(), $subject->elbow(), $withSkin), $at, true);
+            $at = new Frame(
+                [0.0, 0.0, $subject->gapMillimetres],
+                [-1.0, 0.0, 0.0],
+                [0.0, 1.0, 0.0],
+                [0.0, 0.0, -1.0],
+            );
+            Placing::hand(
+                $scene,
+                HandModel::build($other->pose ?? $subject->meeting(), $subject->elbow(), $withSkin),
+                $at,
+                true,
+            );
 
             return;
         }
@@ -39,7 +57,12 @@ final class Stage
         $frame = (new Frame())->tilt($other->turn[0])->roll($other->turn[1])->flex($other->turn[2]);
         $point = $other->hold->in($second);
         $m = $other->isOwn ? -1.0 : 1.0;
-        Placing::hand($scene, $second, $frame->atOrigin(Vector::sub($target, $frame->at($m * $point[0], $point[1], $point[2]))), $other->isOwn);
+        Placing::hand(
+            $scene,
+            $second,
+            $frame->atOrigin(Vector::sub($target, $frame->at($m * $point[0], $point[1], $point[2]))),
+            $other->isOwn,
+        );
         $scene->anchors['other'] = $target;
     }
 }

@@ -13,13 +13,24 @@ final readonly class ThingPart
      * @param array{float, float, float}  $turn  tilt, roll and flex of a block's axes in degrees
      * @param bool                        $isFurniture table, chair and floor have a tint of their own
      */
-    public function __construct(public ThingKind $kind, public array $places, public array $sizes, public array $turn = [0.0, 0.0, 0.0], public bool $isFurniture = false)
-    {
+    public function __construct(
+        public ThingKind $kind,
+        public array $places,
+        public array $sizes,
+        public array $turn = [0.0, 0.0, 0.0],
+        public bool $isFurniture = false,
+    ) {
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['kind' => $this->kind->value, 'places' => array_map(static fn (Place $p): array => $p->toArray(), $this->places), 'sizes' => $this->sizes, 'turn' => $this->turn, 'furniture' => $this->isFurniture];
+        return [
+            'kind' => $this->kind->value,
+            'places' => array_map(static fn (Place $p): array => $p->toArray(), $this->places),
+            'sizes' => $this->sizes,
+            'turn' => $this->turn,
+            'furniture' => $this->isFurniture,
+        ];
     }
 }

@@ -31,8 +31,19 @@ final class Things
         $size = $part->sizes;
         match ($part->kind) {
             ThingKind::Ball => $scene->hull('thing', $scene->ball($at[0], $size[0])),
-            ThingKind::Drum => self::drum($scene, $at[0], $at[1] ?? $at[0], $size[0], $size[1] ?? 1.0, $size[2] ?? $size[0]),
-            ThingKind::Rod => $scene->hull('thing', $scene->ball($at[0], $size[0]), $scene->ball($at[1] ?? $at[0], $size[1] ?? $size[0])),
+            ThingKind::Drum => self::drum(
+                $scene,
+                $at[0],
+                $at[1] ?? $at[0],
+                $size[0],
+                $size[1] ?? 1.0,
+                $size[2] ?? $size[0],
+            ),
+            ThingKind::Rod => $scene->hull(
+                'thing',
+                $scene->ball($at[0], $size[0]),
+                $scene->ball($at[1] ?? $at[0], $size[1] ?? $size[0]),
+            ),
             ThingKind::Block => self::block($scene, self::axesOf($scene, $part), $at[0], $size),
             ThingKind::Plate => self::plate($scene, $at, $size[0]),
             ThingKind::Band => self::line($scene, [...$at, $at[0]], $size[0]),
@@ -46,8 +57,14 @@ final class Things
      * @param Vec $from
      * @param Vec $to
      */
-    private static function drum(Scene $scene, array $from, array $to, float $radius, float $edge, float $farRadius): void
-    {
+    private static function drum(
+        Scene $scene,
+        array $from,
+        array $to,
+        float $radius,
+        float $edge,
+        float $farRadius,
+    ): void {
         $n = $radius > 20 ? 20 : ($radius > 12 ? 16 : 10);
         $y = Vector::unit(Vector::sub($to, $from));
         $x = Vector::unit(Vector::cross($y, abs($y[0]) < .8 ? [1.0, 0.0, 0.0] : [0.0, 1.0, 0.0]));
@@ -74,12 +91,28 @@ final class Things
      *
      * @return list<int>
      */
-    private static function ring(Scene $scene, array $centre, array $x, array $z, float $radius, float $edge, int $n): array
-    {
+    private static function ring(
+        Scene $scene,
+        array $centre,
+        array $x,
+        array $z,
+        float $radius,
+        float $edge,
+        int $n,
+    ): array {
         $ids = [];
         for ($k = 0; $k < $n; ++$k) {
             $a = 2 * \M_PI * $k / $n;
-            $ids[] = $scene->ball(Vector::add($centre, Vector::add(Vector::times($x, $radius * cos($a)), Vector::times($z, $radius * sin($a)))), $edge);
+            $ids[] = $scene->ball(
+                Vector::add(
+                    $centre,
+                    Vector::add(
+                        Vector::times($x, $radius * cos($a)),
+                        Vector::times($z, $radius * sin($a)),
+                    ),
+                ),
+                $edge,
+            );
         }
 
         return $ids;
@@ -104,11 +137,27 @@ final class Things
         foreach ([-1, 1] as $i) {
             foreach ([-1, 1] as $j) {
                 foreach ([-1, 1] as $k) {
-                    $corner[] = $scene->ball($axes->at($i * ($size[0] / 2 - $edge), $j * (($size[1] ?? $size[0]) / 2 - $edge), $k * (($size[2] ?? $size[0]) / 2 - $edge)), $edge);
+                    $corner[] = $scene->ball(
+                        $axes->at(
+                            $i * ($size[0] / 2 - $edge),
+                            $j * (($size[1] ?? $size[0]) / 2 - $edge),
+                            $k * (($size[2] ?? $size[0]) / 2 - $edge),
+                        ),
+                        $edge,
+                    );
                 }
             }
         }
-        foreach ([[0, 1, 3, 2], [4, 5, 7, 6], [0, 1, 5, 4], [2, 3, 7, 6], [0, 2, 6, 4], [1, 3, 7, 5]] as [$a, $b, $c, $d]) {
+        foreach (
+            [
+                [0, 1, 3, 2],
+                [4, 5, 7, 6],
+                [0, 1, 5, 4],
+                [2, 3, 7, 6],
+                [0, 2, 6, 4],
+                [1, 3, 7, 5],
+            ] as [$a, $b, $c, $d]
+        ) {
             $scene->hull('thing', $corner[$a], $corner[$b], $corner[$c]);
             $scene->hull('thing', $corner[$a], $corner[$c], $corner[$d]);
         }

@@ -60,7 +60,11 @@ final class Vector
      */
     public static function cross(array $a, array $b): array
     {
-        return [$a[1] * $b[2] - $a[2] * $b[1], $a[2] * $b[0] - $a[0] * $b[2], $a[0] * $b[1] - $a[1] * $b[0]];
+        return [
+            $a[1] * $b[2] - $a[2] * $b[1],
+            $a[2] * $b[0] - $a[0] * $b[2],
+            $a[0] * $b[1] - $a[1] * $b[0],
+        ];
     }
 
     /** @param Vec $a */

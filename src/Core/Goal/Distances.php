@@ -20,8 +20,10 @@ use HandGarden\Core\Placement\RungState;
  */
 final readonly class Distances
 {
-    public function __construct(private Catalogue $catalogue, private Placements $placements)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+        private Placements $placements,
+    ) {
     }
 
     /**
@@ -34,7 +36,10 @@ final readonly class Distances
         $distances = [];
         foreach ($goal->skills as $skill) {
             foreach ($sides as $side) {
-                $placed = $this->placements->find($this->catalogue->ladderOf($skill->rungId)->key, $side);
+                $placed = $this->placements->find(
+                    $this->catalogue->ladderOf($skill->rungId)->key,
+                    $side,
+                );
                 if (null !== $placed && LadderState::NoFit !== $placed->state) {
                     $distances[] = $this->distance($skill, $placed);
                 }
@@ -56,7 +61,16 @@ final readonly class Distances
             $far = \count(array_filter($between, fn (Rung $r): bool => $this->fits($placed, $r)));
         }
 
-        return new SkillDistance($skill, $placed->ladder, $placed->side, $wanted, $standing, $placed->next?->rung, $far, $placed->state);
+        return new SkillDistance(
+            $skill,
+            $placed->ladder,
+            $placed->side,
+            $wanted,
+            $standing,
+            $placed->next?->rung,
+            $far,
+            $placed->state,
+        );
     }
 
     private function fits(LadderPlacement $placed, Rung $rung): bool

@@ -54,15 +54,30 @@ final readonly class FingerMotion
                 $remeasure[] = $joint->label();
             }
         }
-        $opening = Digit::Thumb === $digit || [] !== $missingDeficits ? null : Opening::fromDeficits($deficits);
+        $opening = Digit::Thumb === $digit || [] !== $missingDeficits
+            ? null
+            : Opening::fromDeficits($deficits);
         $missing = [...$missing, ...$missingDeficits];
 
-        return new self($digit, $mode, [] === $missing ? $total : null, $missing, $opening, $lags, $remeasure);
+        return new self(
+            $digit,
+            $mode,
+            [] === $missing ? $total : null,
+            $missing,
+            $opening,
+            $lags,
+            $remeasure,
+        );
     }
 
     /** How far a joint stops short of straight, in degrees, zero or more; null when not measured. */
-    private static function deficit(Readings $readings, Side $side, Digit $digit, Joint $joint, Mode $mode): ?float
-    {
+    private static function deficit(
+        Readings $readings,
+        Side $side,
+        Digit $digit,
+        Joint $joint,
+        Mode $mode,
+    ): ?float {
         $end = self::degrees($readings, $side, $digit, $joint, 'extension', $mode);
 
         return null === $end ? null : max(0.0, $end);
@@ -76,9 +91,19 @@ final readonly class FingerMotion
         return null === $active || null === $passive ? null : $active - $passive;
     }
 
-    private static function degrees(Readings $readings, Side $side, Digit $digit, Joint $joint, string $direction, Mode $mode): ?float
-    {
-        $value = $readings->newest(\sprintf('%s_%s_%s', $digit->value, $joint->value, $direction), $side, $mode)?->value;
+    private static function degrees(
+        Readings $readings,
+        Side $side,
+        Digit $digit,
+        Joint $joint,
+        string $direction,
+        Mode $mode,
+    ): ?float {
+        $value = $readings->newest(
+            \sprintf('%s_%s_%s', $digit->value, $joint->value, $direction),
+            $side,
+            $mode,
+        )?->value;
 
         return \is_float($value) ? $value : null;
     }

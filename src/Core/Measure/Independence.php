@@ -24,8 +24,11 @@ final readonly class Independence
      * @param array<string, ?float>                $index by asked digit; null: cannot be told
      * @param array<string, string>                $why   by asked digit, where it cannot be told
      */
-    private function __construct(public array $map, public array $index, public array $why)
-    {
+    private function __construct(
+        public array $map,
+        public array $index,
+        public array $why,
+    ) {
     }
 
     /** From marks by eye, the newest of each. */
@@ -39,13 +42,21 @@ final readonly class Independence
             }
         }
 
-        return self::of($moved, self::FULL_MARK, 'did not move all the way (3), so there is no index');
+        return self::of(
+            $moved,
+            self::FULL_MARK,
+            'did not move all the way (3), so there is no index',
+        );
     }
 
     /** @param array<string, array<string, ?float>> $degrees by asked and moving digit */
     public static function inDegrees(array $degrees): self
     {
-        return self::of($degrees, self::LEAST_DEGREES, \sprintf('moved less than %.0f degrees, so there is no index', self::LEAST_DEGREES));
+        return self::of(
+            $degrees,
+            self::LEAST_DEGREES,
+            \sprintf('moved less than %.0f degrees, so there is no index', self::LEAST_DEGREES),
+        );
     }
 
     public static function pair(Digit $asked, Digit $moving): string

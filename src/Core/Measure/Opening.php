@@ -33,7 +33,11 @@ final readonly class Opening
             }
             $sum += $opening;
             foreach ($digit->hinges() as $joint) {
-                $day = $readings->newest(\sprintf('%s_%s_extension', $digit->value, $joint->value), $side, $mode)?->on;
+                $day = $readings->newest(
+                    \sprintf('%s_%s_extension', $digit->value, $joint->value),
+                    $side,
+                    $mode,
+                )?->on;
                 $on = null === $on || (null !== $day && $day < $on) ? $day : $on; // no newer than its oldest part
             }
         }
@@ -52,8 +56,10 @@ final readonly class Opening
      *
      * @return float|null degrees; NAN when every measured angle stays below; null when fewer than two were measured
      */
-    public static function releaseAngle(array $percentByWristDegrees, float $thresholdPercent = self::FUNCTIONAL_PERCENT): ?float
-    {
+    public static function releaseAngle(
+        array $percentByWristDegrees,
+        float $thresholdPercent = self::FUNCTIONAL_PERCENT,
+    ): ?float {
         if (\count($percentByWristDegrees) < 2) {
             return null;
         }
@@ -65,7 +71,9 @@ final readonly class Opening
                     return (float) $angle; // met at the most extended angle already
                 }
 
-                return $angle + ($percent - $thresholdPercent) / ($percent - $percentByWristDegrees[$high]) * ($high - $angle);
+                return $angle + ($percent - $thresholdPercent) / (
+                    $percent - $percentByWristDegrees[$high]
+                ) * ($high - $angle);
             }
             $high = $angle;
         }

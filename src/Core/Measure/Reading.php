@@ -27,11 +27,27 @@ final readonly class Reading
 
     public function with(Taken $taken): self
     {
-        return new self($this->code, $this->side, $this->mode, $this->argument, $this->value, $this->on, $this->byEye, $taken);
+        return new self(
+            $this->code,
+            $this->side,
+            $this->mode,
+            $this->argument,
+            $this->value,
+            $this->on,
+            $this->byEye,
+            $taken,
+        );
     }
 
-    public function isOf(string $code, ?Side $side, ?Mode $mode = null, ?string $argument = null): bool
-    {
-        return $this->code === $code && $this->side === $side && $this->mode === $mode && $this->argument === $argument;
+    public function isOf(
+        string $code,
+        ?Side $side,
+        ?Mode $mode = null,
+        ?string $argument = null,
+    ): bool {
+        return $this->code === $code
+            && $this->side === $side
+            && $this->mode === $mode
+            && $this->argument === $argument;
     }
 }

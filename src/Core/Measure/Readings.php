@@ -24,19 +24,30 @@ final readonly class Readings
             $byKey[$key][] = $reading;
         }
         foreach (array_keys($unsorted) as $key) {
-            usort($byKey[$key], static fn (Reading $a, Reading $b): int => $a->on <=> $b->on); // of two on one day the later one stays the later one
+            usort(
+                $byKey[$key],
+                static fn (Reading $a, Reading $b): int => $a->on <=> $b->on,
+            ); // of two on one day the later one stays the later one
         }
         $this->byKey = array_map(array_reverse(...), $byKey);
     }
 
-    public function newest(string $code, ?Side $side, ?Mode $mode = null, ?string $argument = null): ?Reading
-    {
+    public function newest(
+        string $code,
+        ?Side $side,
+        ?Mode $mode = null,
+        ?string $argument = null,
+    ): ?Reading {
         return $this->byKey[self::key($code, $side, $mode, $argument)][0] ?? null;
     }
 
     /** @return list<Reading> newest first */
-    public function history(string $code, ?Side $side, ?Mode $mode = null, ?string $argument = null): array
-    {
+    public function history(
+        string $code,
+        ?Side $side,
+        ?Mode $mode = null,
+        ?string $argument = null,
+    ): array {
         return $this->byKey[self::key($code, $side, $mode, $argument)] ?? [];
     }
 

@@ -28,7 +28,9 @@ enum ToneGrade: string
             }
         }
 
-        throw new \OutOfRangeException(\sprintf('Expected a rank of 0, 1, 1.5, 2, 3 or 4, got %s.', $rank));
+        throw new \OutOfRangeException(
+            \sprintf('Expected a rank of 0, 1, 1.5, 2, 3 or 4, got %s.', $rank),
+        );
     }
 
     public function meaning(): string

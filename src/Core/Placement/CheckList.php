@@ -8,7 +8,10 @@ namespace HandGarden\Core\Placement;
 final readonly class CheckList
 {
     /** @param list<Observation> $observations */
-    public function __construct(public string $key, public string $title, public array $observations)
-    {
+    public function __construct(
+        public string $key,
+        public string $title,
+        public array $observations,
+    ) {
     }
 }

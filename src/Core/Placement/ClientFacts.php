@@ -81,7 +81,25 @@ final readonly class ClientFacts
     /** The same client with a therapist beside them and the clinic's things at hand. */
     public function inTheClinic(): self
     {
-        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $this->readings, $this->screening, $this->injectedOn, $this->helperHere, $this->helperSigned, true, false, $this->met, $this->overrides, null, $this->suspended, $this->releaseTrained, $this->approaches);
+        return new self(
+            $this->conditions,
+            $this->affected,
+            $this->unaffected,
+            $this->writingHand,
+            $this->readings,
+            $this->screening,
+            $this->injectedOn,
+            $this->helperHere,
+            $this->helperSigned,
+            true,
+            false,
+            $this->met,
+            $this->overrides,
+            null,
+            $this->suspended,
+            $this->releaseTrained,
+            $this->approaches,
+        );
     }
 
     public function has(Condition $condition): bool
@@ -93,8 +111,30 @@ final readonly class ClientFacts
      * @param list<string>|null $met
      * @param list<string>|null $materials
      */
-    private function with(?array $met = null, ?Readings $readings = null, ?array $materials = null, ?bool $helperHere = null): self
-    {
-        return new self($this->conditions, $this->affected, $this->unaffected, $this->writingHand, $readings ?? $this->readings, $this->screening, $this->injectedOn, $helperHere ?? $this->helperHere, $this->helperSigned, $this->supervised, $this->atHome, $met ?? $this->met, $this->overrides, $materials ?? $this->materials, $this->suspended, $this->releaseTrained, $this->approaches);
+    private function with(
+        ?array $met = null,
+        ?Readings $readings = null,
+        ?array $materials = null,
+        ?bool $helperHere = null,
+    ): self {
+        return new self(
+            $this->conditions,
+            $this->affected,
+            $this->unaffected,
+            $this->writingHand,
+            $readings ?? $this->readings,
+            $this->screening,
+            $this->injectedOn,
+            $helperHere ?? $this->helperHere,
+            $this->helperSigned,
+            $this->supervised,
+            $this->atHome,
+            $met ?? $this->met,
+            $this->overrides,
+            $materials ?? $this->materials,
+            $this->suspended,
+            $this->releaseTrained,
+            $this->approaches,
+        );
     }
 }

@@ -18,16 +18,23 @@ final readonly class ConditionWords
 {
     private Words $words;
 
-    public function __construct(private Catalogue $catalogue)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+    ) {
         $this->words = new Words($catalogue);
     }
 
     public function say(Condition $condition): string
     {
         return match (true) {
-            $condition instanceof AllOf => implode('; ', array_map($this->say(...), $condition->parts)),
-            $condition instanceof AnyOf => implode(', or ', array_map($this->say(...), $condition->parts)),
+            $condition instanceof AllOf => implode(
+                '; ',
+                array_map($this->say(...), $condition->parts),
+            ),
+            $condition instanceof AnyOf => implode(
+                ', or ',
+                array_map($this->say(...), $condition->parts),
+            ),
             $condition instanceof Not => 'not: '.$this->say($condition->part),
             $condition instanceof Atom => $this->atom($condition),
             default => (string) $condition,
@@ -45,7 +52,9 @@ final readonly class ConditionWords
         };
         $wanted = $atom->wantedText.$this->catalogue->vocabulary->unitSign($atom->code);
 
-        return lcfirst($this->words->name($atom->code, $atom->argument)).$whose.match ($atom->comparison) {
+        return lcfirst(
+            $this->words->name($atom->code, $atom->argument),
+        ).$whose.match ($atom->comparison) {
             null => '',
             Comparison::AtLeast => ' at least '.$wanted,
             Comparison::AtMost => ' at most '.$wanted,

@@ -20,7 +20,19 @@ use HandGarden\Core\Placement\Condition\Verdict;
  */
 final class KnownFacts implements FactSource
 {
-    private const SHORT_LIVED = ['tone_finger', 'tone_thumb', 'tone_wrist', 'tone_pronator', 'tone_elbow', 'painful', 'skin_whole', 'frail_skin', 'touch_comfortable', 'grasp_reflex', 'bruises_easily'];
+    private const SHORT_LIVED = [
+        'tone_finger',
+        'tone_thumb',
+        'tone_wrist',
+        'tone_pronator',
+        'tone_elbow',
+        'painful',
+        'skin_whole',
+        'frail_skin',
+        'touch_comfortable',
+        'grasp_reflex',
+        'bruises_easily',
+    ];
     /** Known only while a sitting runs; before it they do not hold. */
     private const OF_THE_SITTING = ['gate_passed', 'tone_dropped_now', 'done_today', 'in_routine'];
     /** Days for which numbers, try-outs and observations count. */
@@ -48,20 +60,28 @@ final class KnownFacts implements FactSource
     /** @var array<string, true> evidence being followed, so that two facts that settle each other do not turn in circles */
     private array $following = [];
 
-    public function __construct(private readonly ClientFacts $facts, private readonly Vocabulary $vocabulary, private readonly \DateTimeImmutable $today, private readonly ?Standing $standing = null)
-    {
+    public function __construct(
+        private readonly ClientFacts $facts,
+        private readonly Vocabulary $vocabulary,
+        private readonly \DateTimeImmutable $today,
+        private readonly ?Standing $standing = null,
+    ) {
         $this->numbers = NumberFact::all();
         $this->since = $today->modify('-'.self::DAYS.' days');
         $injected = $facts->injectedOn;
-        $fresh = null !== $injected && $injected->modify('+'.self::INJECTION_WEEKS.' weeks') >= $today;
-        $this->shortSince = $today->modify('-'.($fresh ? self::SHORT_DAYS_AFTER_INJECTION : self::SHORT_DAYS).' days');
+        $fresh = null !== $injected
+            && $injected->modify('+'.self::INJECTION_WEEKS.' weeks') >= $today;
+        $this->shortSince = $today->modify(
+            '-'.($fresh ? self::SHORT_DAYS_AFTER_INJECTION : self::SHORT_DAYS).' days',
+        );
     }
 
     public function value(string $code, ?string $argument, Side $side): float|bool|string|null
     {
         $key = $code.'|'.$argument.'|'.$side->value;
         if (!\array_key_exists($key, $this->memo)) {
-            $value = $this->direct($code, $argument, $side) ?? (null === $argument ? $this->fromStrongerEvidence($code, $side) : null);
+            $value = $this->direct($code, $argument, $side)
+                ?? (null === $argument ? $this->fromStrongerEvidence($code, $side) : null);
             if ([] !== $this->following) {
                 return $value; // may be incomplete while circling; not to be kept
             }
@@ -95,21 +115,36 @@ final class KnownFacts implements FactSource
     private function direct(string $code, ?string $argument, Side $side): float|bool|string|null
     {
         return match (true) {
-            'has' === $code => \in_array($argument, array_map(static fn (Condition $c): string => $c->factArgument(), $this->facts->conditions), true),
+            'has' === $code => \in_array(
+                $argument,
+                array_map(
+                    static fn (Condition $c): string => $c->factArgument(),
+                    $this->facts->conditions,
+                ),
+                true,
+            ),
             'supervised' === $code => $this->facts->supervised,
             'at_home' === $code => $this->facts->atHome,
             'helper_here' === $code => $this->facts->helperHere,
-            'helper_signed' === $code => null !== $argument && \in_array($argument, $this->facts->helperSigned, true),
+            'helper_signed' === $code => null !== $argument
+                && \in_array($argument, $this->facts->helperSigned, true),
             'met' === $code => null !== $argument && $this->facts->isMet($argument, $side),
-            'stands' === $code => null === $argument || null === $this->standing ? null : $this->standing->stands($argument, $side),
-            'chosen' === $code => [] !== array_filter($this->facts->overrides, static fn (Override $o): bool => $o->rungId === $argument && $o->side === $side),
+            'stands' === $code => null === $argument || null === $this->standing
+                ? null
+                : $this->standing->stands($argument, $side),
+            'chosen' === $code => [] !== array_filter(
+                $this->facts->overrides,
+                static fn (Override $o): bool => $o->rungId === $argument && $o->side === $side,
+            ),
             'release_trained' === $code => $this->facts->releaseTrained,
             \in_array($code, self::OF_THE_SITTING, true) => false,
             'tryout' === $code => $this->reading('tryout', $side, null, $argument),
             'opening_active_pct' === $code => $this->opening($side, Mode::Active, $argument),
             'opening_passive_pct' === $code => $this->opening($side, Mode::Passive, $argument),
             'release_angle_deg' === $code => Opening::releaseAngle($this->openingByWristAngle($side)),
-            'individuation_idx' === $code => $this->number($this->numbers[$code], $side, $argument) ?? $this->independence($side)->index[$argument ?? ''] ?? null,
+            'individuation_idx' === $code => $this->number($this->numbers[$code], $side, $argument)
+                ?? $this->independence($side)->index[$argument ?? '']
+                ?? null,
             isset($this->numbers[$code]) => $this->number($this->numbers[$code], $side, $argument),
             default => $this->observed($code, $argument, $side),
         };
@@ -126,7 +161,12 @@ final class KnownFacts implements FactSource
     private function observed(string $code, ?string $part, Side $side): ?bool
     {
         $observation = $this->vocabulary->observation($code);
-        $value = $this->reading($code, null === $observation || $observation->sided ? $side : null, null, $part);
+        $value = $this->reading(
+            $code,
+            null === $observation || $observation->sided ? $side : null,
+            null,
+            $part,
+        );
         if (\is_bool($value)) {
             return $value;
         }
@@ -135,7 +175,11 @@ final class KnownFacts implements FactSource
             return $screened;
         }
 
-        return null !== $observation && $observation->sided && \in_array($side, $this->facts->unaffected, true) ? !$observation->meansTrouble : null;
+        return null !== $observation
+            && $observation->sided
+            && \in_array($side, $this->facts->unaffected, true)
+            ? !$observation->meansTrouble
+            : null;
     }
 
     private function opening(Side $side, Mode $mode, ?string $wristAngle): ?float
@@ -147,12 +191,21 @@ final class KnownFacts implements FactSource
         }
         $reading = Opening::ofHand($this->facts->readings, $side, $mode);
 
-        return null !== $reading && $this->isYoung('opening', $reading->on) && \is_float($reading->value) ? $reading->value : null;
+        return null !== $reading
+            && $this->isYoung('opening', $reading->on)
+            && \is_float($reading->value)
+            ? $reading->value
+            : null;
     }
 
     private function independence(Side $side): Independence
     {
-        return $this->independence[$side->value] ??= Independence::byEye($this->facts->readings->where(fn (Reading $r): bool => 'along' === $r->code && $this->isYoung($r->code, $r->on)), $side);
+        return $this->independence[$side->value] ??= Independence::byEye(
+            $this->facts->readings->where(
+                fn (Reading $r): bool => 'along' === $r->code && $this->isYoung($r->code, $r->on),
+            ),
+            $side,
+        );
     }
 
     /** @return array<int, float> */
@@ -169,16 +222,23 @@ final class KnownFacts implements FactSource
         return $byAngle;
     }
 
-    private function reading(string $code, ?Side $side, ?Mode $mode, ?string $argument): float|bool|string|null
-    {
+    private function reading(
+        string $code,
+        ?Side $side,
+        ?Mode $mode,
+        ?string $argument,
+    ): float|bool|string|null {
         $reading = $this->facts->readings->newest($code, $side, $mode, $argument);
 
-        return $reading instanceof Reading && $this->isYoung($code, $reading->on) ? $reading->value : null;
+        return $reading instanceof Reading && $this->isYoung($code, $reading->on)
+            ? $reading->value
+            : null;
     }
 
     private function isYoung(string $code, \DateTimeImmutable $on): bool
     {
-        return $on >= (\in_array($code, self::SHORT_LIVED, true) ? $this->shortSince : $this->since) && $on <= $this->today;
+        return $on >= (\in_array($code, self::SHORT_LIVED, true) ? $this->shortSince : $this->since)
+            && $on <= $this->today;
     }
 
     private function fromStrongerEvidence(string $code, Side $side): float|bool|null

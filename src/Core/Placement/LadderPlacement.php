@@ -41,7 +41,12 @@ final readonly class LadderPlacement
             return null === $this->standing ? [] : [$this->standing->rung];
         }
 
-        return array_values(array_map(static fn (RungPlacement $r): Rung => $r->rung, array_filter($this->rungs, static fn (RungPlacement $r): bool => $r->isIn())));
+        return array_values(
+            array_map(
+                static fn (RungPlacement $r): Rung => $r->rung,
+                array_filter($this->rungs, static fn (RungPlacement $r): bool => $r->isIn()),
+            ),
+        );
     }
 
     /** Where the client stands, with the therapist's word counting; null when nowhere. */

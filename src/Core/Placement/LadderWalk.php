@@ -17,8 +17,12 @@ final class LadderWalk implements Standing
     private array $placed = [];
 
     /** @param \Closure(Ladder, Side, KnownFacts): LadderPlacement $place */
-    public function __construct(private readonly Catalogue $catalogue, ClientFacts $facts, \DateTimeImmutable $today, private readonly \Closure $place)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        ClientFacts $facts,
+        \DateTimeImmutable $today,
+        private readonly \Closure $place,
+    ) {
         $this->known = new KnownFacts($facts, $catalogue->vocabulary, $today, $this);
     }
 
@@ -43,7 +47,9 @@ final class LadderWalk implements Standing
         $placed = $this->placement($ladder, $side);
         $standing = $placed?->standingRung();
         if (null !== $standing) {
-            return ($ladder->positionOf($standing->id) ?? 0) >= ($ladder->positionOf($rungId) ?? \PHP_INT_MAX);
+            return ($ladder->positionOf($standing->id) ?? 0) >= (
+                $ladder->positionOf($rungId) ?? \PHP_INT_MAX
+            );
         }
 
         return null === $placed || LadderState::Measure === $placed->state ? null : false;

@@ -9,8 +9,12 @@ use HandGarden\Core\Measure\Mode;
 /** How a number that conditions ask for is found among the readings. */
 final readonly class NumberFact
 {
-    private function __construct(public string $code, public string $readingCode, public ?Mode $mode, public float $sign)
-    {
+    private function __construct(
+        public string $code,
+        public string $readingCode,
+        public ?Mode $mode,
+        public float $sign,
+    ) {
     }
 
     /** @return array<string, self> by the code that conditions use */
@@ -28,10 +32,38 @@ final readonly class NumberFact
             new self('sup_passive_deg', 'forearm_supination', Mode::Passive, 1.0),
             new self('thumb_abd_passive_deg', 'thumb_palmar_abduction', Mode::Passive, 1.0),
         ];
-        foreach (['opposition_0to10', 'wrist_ext_hold_s', 'wrist_lift_reps_n', 'wrist_edge_reps_n', 'arms_out_hold_s', 'commands_n', 'wrist_flex_hold_s', 'wrist_curl_reps_n', 'tilt_reps_n', 'individuation_idx', 'grip_hold_s', 'pinch_hold_s', 'pick_place_n', 'turns_60s_n', 'coins_kept_n', 'coins_returned_n', 'coins_dropped_n', 'release_tries_n', 'tone_finger', 'tone_wrist', 'tone_elbow'] as $code) {
+        foreach (
+            [
+                'opposition_0to10',
+                'wrist_ext_hold_s',
+                'wrist_lift_reps_n',
+                'wrist_edge_reps_n',
+                'arms_out_hold_s',
+                'commands_n',
+                'wrist_flex_hold_s',
+                'wrist_curl_reps_n',
+                'tilt_reps_n',
+                'individuation_idx',
+                'grip_hold_s',
+                'pinch_hold_s',
+                'pick_place_n',
+                'turns_60s_n',
+                'coins_kept_n',
+                'coins_returned_n',
+                'coins_dropped_n',
+                'release_tries_n',
+                'tone_finger',
+                'tone_wrist',
+                'tone_elbow',
+            ] as $code
+        ) {
             $facts[] = new self($code, $code, null, 1.0);
         }
 
-        return array_column(array_map(static fn (self $fact): array => [$fact->code, $fact], $facts), 1, 0);
+        return array_column(
+            array_map(static fn (self $fact): array => [$fact->code, $fact], $facts),
+            1,
+            0,
+        );
     }
 }

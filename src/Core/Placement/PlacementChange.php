@@ -11,8 +11,12 @@ use HandGarden\Core\Catalogue\Rung;
 /** A client who stands elsewhere on a ladder than before. */
 final readonly class PlacementChange
 {
-    public function __construct(public Ladder $ladder, public Side $side, public ?Rung $from, public ?Rung $to)
-    {
+    public function __construct(
+        public Ladder $ladder,
+        public Side $side,
+        public ?Rung $from,
+        public ?Rung $to,
+    ) {
     }
 
     /** Rungs up; negative: down. Null where one of the two is no rung. */
@@ -31,7 +35,8 @@ final readonly class PlacementChange
         return match (true) {
             null === $this->to => \sprintf('stood on %s, now on none', $this->from->name ?? ''),
             null === $this->from => \sprintf('now on %s', $this->to->name),
-            null !== $rungs && $rungs < 0 => \sprintf('from %s back to %s', $this->from->name, $this->to->name),
+            null !== $rungs
+                && $rungs < 0 => \sprintf('from %s back to %s', $this->from->name, $this->to->name),
             default => \sprintf('from %s up to %s', $this->from->name, $this->to->name),
         };
     }

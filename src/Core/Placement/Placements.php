@@ -13,8 +13,10 @@ final readonly class Placements
      * @param list<LadderPlacement> $ladders in catalogue order, worse hand first
      * @param list<Needed>          $needed  what to measure next, shortest first
      */
-    public function __construct(public array $ladders, public array $needed)
-    {
+    public function __construct(
+        public array $ladders,
+        public array $needed,
+    ) {
     }
 
     public function find(string $ladderKey, Side $side): ?LadderPlacement
@@ -55,6 +57,11 @@ final readonly class Placements
      */
     public function trained(): array
     {
-        return array_values(array_filter($this->ladders, static fn (LadderPlacement $p): bool => $p->ladder->isTrained()));
+        return array_values(
+            array_filter(
+                $this->ladders,
+                static fn (LadderPlacement $p): bool => $p->ladder->isTrained(),
+            ),
+        );
     }
 }

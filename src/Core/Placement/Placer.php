@@ -22,16 +22,28 @@ use HandGarden\Core\Screening\ScreeningBlock;
  */
 final readonly class Placer
 {
-    public function __construct(private Catalogue $catalogue)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+    ) {
     }
 
     public function place(ClientFacts $facts, \DateTimeImmutable $today): Placements
     {
-        $walk = new LadderWalk($this->catalogue, $facts, $today, fn (Ladder $ladder, Side $side, KnownFacts $known): LadderPlacement => $this->ladder($ladder, $side, $facts, $known, $today));
+        $walk = new LadderWalk(
+            $this->catalogue,
+            $facts,
+            $today,
+            fn (
+                Ladder $ladder,
+                Side $side,
+                KnownFacts $known,
+            ): LadderPlacement => $this->ladder($ladder, $side, $facts, $known, $today),
+        );
         $placed = [];
         foreach ($this->catalogue->ladders() as $ladder) {
-            foreach ($ladder->isForBothHandsOnly() ? [$facts->affected[0]] : $facts->affected as $side) {
+            foreach (
+                $ladder->isForBothHandsOnly() ? [$facts->affected[0]] : $facts->affected as $side
+            ) {
                 $placed[] = $walk->placement($ladder, $side);
             }
         }
@@ -40,8 +52,13 @@ final readonly class Placer
         return new Placements($placed, $this->needed($placed));
     }
 
-    private function ladder(Ladder $ladder, Side $side, ClientFacts $facts, KnownFacts $known, \DateTimeImmutable $today): LadderPlacement
-    {
+    private function ladder(
+        Ladder $ladder,
+        Side $side,
+        ClientFacts $facts,
+        KnownFacts $known,
+        \DateTimeImmutable $today,
+    ): LadderPlacement {
         $climb = LadderKind::Climb === $ladder->kind;
         $fitting = $ladder->fittingRungs($facts->conditions);
         $settledBelow = $climb ? self::highestShown($fitting, $facts, $known, $side) : -1;
@@ -55,10 +72,29 @@ final readonly class Placer
                 $rungs[] = new RungPlacement($rung, RungState::NoFit);
                 continue;
             }
-            $screening = $facts->screening->blocks($rung, $ladder->strand->value, $facts->supervised, $today);
+            $screening = $facts->screening->blocks(
+                $rung,
+                $ladder->strand->value,
+                $facts->supervised,
+                $today,
+            );
             $result = null !== $blockedBelow
-                ? new RungPlacement($rung, RungState::Blocked, $blockedBelow->findings, $blockedBelow->blockedBy, [] !== $screening ? $screening : $blockedBelow->screening)
-                : $this->rung($rung, $screening, $climb ? $previous : null, $place < $settledBelow, $facts, $known, $side);
+                ? new RungPlacement(
+                    $rung,
+                    RungState::Blocked,
+                    $blockedBelow->findings,
+                    $blockedBelow->blockedBy,
+                    [] !== $screening ? $screening : $blockedBelow->screening,
+                )
+                : $this->rung(
+                    $rung,
+                    $screening,
+                    $climb ? $previous : null,
+                    $place < $settledBelow,
+                    $facts,
+                    $known,
+                    $side,
+                );
             if ($climb && RungState::Blocked === $result->state && null === $blockedBelow) {
                 $blockedBelow = $result;
             }
@@ -76,18 +112,35 @@ final readonly class Placer
         }
         $override = self::overrideFor($facts->overrides, $ladder, $side, $rungs);
 
-        return new LadderPlacement($ladder, $side, $this->state($ladder, $fitting, $standing, $next, $facts, $side), $standing, $next, $rungs, $override);
+        return new LadderPlacement(
+            $ladder,
+            $side,
+            $this->state($ladder, $fitting, $standing, $next, $facts, $side),
+            $standing,
+            $next,
+            $rungs,
+            $override,
+        );
     }
 
     /** @param list<ScreeningBlock> $screening */
-    private function rung(Rung $rung, array $screening, ?Rung $previous, bool $settledByHigher, ClientFacts $facts, KnownFacts $known, Side $side): RungPlacement
-    {
+    private function rung(
+        Rung $rung,
+        array $screening,
+        ?Rung $previous,
+        bool $settledByHigher,
+        ClientFacts $facts,
+        KnownFacts $known,
+        Side $side,
+    ): RungPlacement {
         if ([] !== $screening) {
             return new RungPlacement($rung, RungState::Blocked, screening: $screening);
         }
         $unknown = $blockedBy = $blocking = [];
         foreach ($rung->cautions as $caution) {
-            $verdict = null === $caution->blocksWhile ? null : $known->judged((string) $caution->blocksWhile, $caution->blocksWhile, $side);
+            $verdict = null === $caution->blocksWhile
+                ? null
+                : $known->judged((string) $caution->blocksWhile, $caution->blocksWhile, $side);
             if (null !== $verdict && $verdict->isTrue()) {
                 $blockedBy[] = $caution;
                 array_push($blocking, ...$verdict->findings);
@@ -104,9 +157,16 @@ final readonly class Placer
         }
         $ends = $rung->endsWhile?->judge($known, $side);
         if (null !== $ends && $ends->isTrue()) {
-            return new RungPlacement($rung, RungState::NotYet, $ends->findings, ladderEndsBefore: true);
+            return new RungPlacement(
+                $rung,
+                RungState::NotYet,
+                $ends->findings,
+                ladderEndsBefore: true,
+            );
         }
-        $evidence = null === $previous ? null : self::evidence($rung, $previous, $facts, $known, $side);
+        $evidence = null === $previous
+            ? null
+            : self::evidence($rung, $previous, $facts, $known, $side);
         if (null !== $evidence && Truth::False === $evidence->truth) {
             return new RungPlacement($rung, RungState::NotYet, $evidence->findings);
         }
@@ -127,8 +187,13 @@ final readonly class Placer
     }
 
     /** `prev_met or tryout(rung)=clean`: what has not been tried is unknown, what was tried and not clean is false. */
-    private static function evidence(Rung $rung, Rung $previous, ClientFacts $facts, KnownFacts $known, Side $side): Verdict
-    {
+    private static function evidence(
+        Rung $rung,
+        Rung $previous,
+        ClientFacts $facts,
+        KnownFacts $known,
+        Side $side,
+    ): Verdict {
         if ($facts->isMet($previous->id, $side)) {
             return new Verdict(Truth::True, []);
         }
@@ -144,10 +209,17 @@ final readonly class Placer
      *
      * @param list<Rung> $fitting
      */
-    private static function highestShown(array $fitting, ClientFacts $facts, KnownFacts $known, Side $side): int
-    {
+    private static function highestShown(
+        array $fitting,
+        ClientFacts $facts,
+        KnownFacts $known,
+        Side $side,
+    ): int {
         for ($i = \count($fitting) - 1; $i >= 0; --$i) {
-            if ('clean' === $known->value('tryout', $fitting[$i]->id, $side) || $facts->isMet($fitting[$i]->id, $side)) {
+            if (
+                'clean' === $known->value('tryout', $fitting[$i]->id, $side)
+                || $facts->isMet($fitting[$i]->id, $side)
+            ) {
                 return $i;
             }
         }
@@ -156,15 +228,25 @@ final readonly class Placer
     }
 
     /** @param list<Rung> $fitting */
-    private function state(Ladder $ladder, array $fitting, ?RungPlacement $standing, ?RungPlacement $next, ClientFacts $facts, Side $side): LadderState
-    {
+    private function state(
+        Ladder $ladder,
+        array $fitting,
+        ?RungPlacement $standing,
+        ?RungPlacement $next,
+        ClientFacts $facts,
+        Side $side,
+    ): LadderState {
         if ([] === $fitting) {
             return LadderState::NoFit;
         }
         if (null !== $standing) {
             $top = $fitting[array_key_last($fitting)];
 
-            return LadderKind::Climb === $ladder->kind && $standing->rung === $top && $facts->isMet($top->id, $side) ? LadderState::Complete : LadderState::Standing;
+            return LadderKind::Climb === $ladder->kind
+                && $standing->rung === $top
+                && $facts->isMet($top->id, $side)
+                ? LadderState::Complete
+                : LadderState::Standing;
         }
 
         return match ($next?->state) {
@@ -178,8 +260,12 @@ final readonly class Placer
      * @param list<Override>      $overrides
      * @param list<RungPlacement> $rungs
      */
-    private static function overrideFor(array $overrides, Ladder $ladder, Side $side, array $rungs): ?Override
-    {
+    private static function overrideFor(
+        array $overrides,
+        Ladder $ladder,
+        Side $side,
+        array $rungs,
+    ): ?Override {
         foreach ($overrides as $override) {
             if ($override->ladderKey === $ladder->key && $override->side === $side) {
                 foreach ($rungs as $placed) {
@@ -209,16 +295,34 @@ final readonly class Placer
                 if (!$this->catalogue->vocabulary->isTaken($finding->atom->code)) {
                     continue; // follows from other ladders or from people
                 }
-                $key = $finding->atom->code.'|'.$finding->atom->argument.'|'.($this->catalogue->vocabulary->isSided($finding->atom->code) ? $finding->side->value : '');
+                $key = $finding->atom->code.'|'.$finding->atom->argument.'|'.(
+                    $this->catalogue->vocabulary->isSided($finding->atom->code)
+                        ? $finding->side->value
+                        : ''
+                );
                 $atoms[$key] = $finding;
                 $waiting[$key][$ladder->ladder->key] = true;
             }
         }
         $needed = [];
         foreach ($atoms as $key => $finding) {
-            $needed[] = new Needed($finding->atom->code, $finding->atom->argument, $finding->side, $this->catalogue->vocabulary->secondsToTake($finding->atom->code), \count($waiting[$key]));
+            $needed[] = new Needed(
+                $finding->atom->code,
+                $finding->atom->argument,
+                $finding->side,
+                $this->catalogue->vocabulary->secondsToTake($finding->atom->code),
+                \count($waiting[$key]),
+            );
         }
-        usort($needed, static fn (Needed $a, Needed $b): int => [$a->seconds, -$a->ladders, $a->code, $a->argument] <=> [$b->seconds, -$b->ladders, $b->code, $b->argument]);
+        usort(
+            $needed,
+            static fn (Needed $a, Needed $b): int => [
+                $a->seconds,
+                -$a->ladders,
+                $a->code,
+                $a->argument,
+            ] <=> [$b->seconds, -$b->ladders, $b->code, $b->argument],
+        );
 
         return $needed;
     }
@@ -232,7 +336,9 @@ final readonly class Placer
     {
         $seen = [];
         foreach ($findings as $finding) {
-            $seen[$finding->atom->code.'|'.$finding->atom->argument.'|'.$finding->side->value] ??= $finding;
+            $seen[
+                $finding->atom->code.'|'.$finding->atom->argument.'|'.$finding->side->value
+            ] ??= $finding;
         }
 
         return array_values($seen);

@@ -12,8 +12,9 @@ use HandGarden\Core\Placement\Condition\Atom;
 /** What is measured again to see whether a client still stands where they stand, and could stand one higher. */
 final readonly class Recheck
 {
-    public function __construct(private Catalogue $catalogue)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+    ) {
     }
 
     /** @return list<Needed> numbers and answers that the standing rungs and the next ones rest on, in the order of the vocabulary */
@@ -30,18 +31,37 @@ final readonly class Recheck
                 if (!$vocabulary->isTaken($atom->code) || 'tryout' === $atom->code) {
                     continue;
                 }
-                foreach ($vocabulary->isSided($atom->code) ? $atom->prefix->sides($placed->side, $facts->writingHand, $steadier) : [$placed->side] as $side) {
-                    if (null !== $vocabulary->observation($atom->code) && \in_array($side, $facts->unaffected, true)) {
+                foreach (
+                    $vocabulary->isSided($atom->code)
+                        ? $atom->prefix->sides($placed->side, $facts->writingHand, $steadier)
+                        : [$placed->side] as $side
+                ) {
+                    if (
+                        null !== $vocabulary->observation($atom->code)
+                        && \in_array($side, $facts->unaffected, true)
+                    ) {
                         continue; // answered once and for all by 'wholly unaffected'
                     }
-                    $key = $atom->code.'|'.$atom->argument.'|'.($vocabulary->isSided($atom->code) ? $side->value : '');
+                    $key = $atom->code.'|'.$atom->argument.'|'.(
+                        $vocabulary->isSided($atom->code) ? $side->value : ''
+                    );
                     $ladders[$key][$placed->ladder->key] = true;
-                    $needed[$key] = new Needed($atom->code, $atom->argument, $side, $vocabulary->secondsToTake($atom->code), \count($ladders[$key]));
+                    $needed[$key] = new Needed(
+                        $atom->code,
+                        $atom->argument,
+                        $side,
+                        $vocabulary->secondsToTake($atom->code),
+                        \count($ladders[$key]),
+                    );
                 }
             }
         }
         $order = array_flip(Vocabulary::codesOf($vocabulary->lists));
-        $rank = static fn (Needed $n): array => [$order[$n->code] ?? \PHP_INT_MAX, (string) $n->argument, Side::Right === $n->side ? 0 : 1];
+        $rank = static fn (Needed $n): array => [
+            $order[$n->code] ?? \PHP_INT_MAX,
+            (string) $n->argument,
+            Side::Right === $n->side ? 0 : 1,
+        ];
         usort($needed, static fn (Needed $a, Needed $b): int => $rank($a) <=> $rank($b));
 
         return $needed;
@@ -56,7 +76,11 @@ final readonly class Recheck
     {
         $atoms = [];
         foreach ($rungs as $rung) {
-            array_push($atoms, ...($rung?->entry->atoms() ?? []), ...($rung?->endsWhile?->atoms() ?? []));
+            array_push(
+                $atoms,
+                ...($rung?->entry->atoms() ?? []),
+                ...($rung?->endsWhile?->atoms() ?? []),
+            );
         }
 
         return $atoms;

@@ -9,7 +9,10 @@ use HandGarden\Core\Placement\Condition\Condition;
 /** While the condition is true, an unknown fact takes this value: who lifts fifteen times can surely lift once. */
 final readonly class StrongerEvidence
 {
-    public function __construct(public Condition $while, public string $code, public float|bool $value)
-    {
+    public function __construct(
+        public Condition $while,
+        public string $code,
+        public float|bool $value,
+    ) {
     }
 }

@@ -10,9 +10,28 @@ use HandGarden\Core\Measure\MeasureKinds;
 /** Every word that conditions may use, with the question or the way of taking behind it. */
 final readonly class Vocabulary
 {
-    private const DERIVED = ['opening_active_pct' => 'Opens by itself', 'opening_passive_pct' => 'Can be opened', 'release_angle_deg' => 'Lets go at a wrist angle of'];
+    private const DERIVED = [
+        'opening_active_pct' => 'Opens by itself',
+        'opening_passive_pct' => 'Can be opened',
+        'release_angle_deg' => 'Lets go at a wrist angle of',
+    ];
     /** What log, plan and people say; those of the running sitting are false until it runs. */
-    private const OTHER = ['has', 'supervised', 'at_home', 'helper_here', 'helper_signed', 'tryout', 'met', 'stands', 'chosen', 'release_trained', 'gate_passed', 'tone_dropped_now', 'done_today', 'in_routine'];
+    private const OTHER = [
+        'has',
+        'supervised',
+        'at_home',
+        'helper_here',
+        'helper_signed',
+        'tryout',
+        'met',
+        'stands',
+        'chosen',
+        'release_trained',
+        'gate_passed',
+        'tone_dropped_now',
+        'done_today',
+        'in_routine',
+    ];
 
     public MeasureKinds $kinds;
 
@@ -28,8 +47,12 @@ final readonly class Vocabulary
      * @param array<string, Caution> $gates
      * @param array<string, string>  $tasks labels of the daily tasks, by key
      */
-    public function __construct(public array $lists, public array $evidence, public array $gates, private array $tasks = [])
-    {
+    public function __construct(
+        public array $lists,
+        public array $evidence,
+        public array $gates,
+        private array $tasks = [],
+    ) {
         $this->kinds = MeasureKinds::standard($tasks);
         $this->observations = self::index($lists);
         $this->numbers = NumberFact::all();
@@ -57,7 +80,12 @@ final readonly class Vocabulary
      */
     public static function codesOf(array $lists): array
     {
-        return [...array_keys(NumberFact::all()), ...array_keys(self::DERIVED), ...array_keys(self::index($lists)), ...self::OTHER];
+        return [
+            ...array_keys(NumberFact::all()),
+            ...array_keys(self::DERIVED),
+            ...array_keys(self::index($lists)),
+            ...self::OTHER,
+        ];
     }
 
     public function observation(string $code): ?Observation
@@ -73,7 +101,10 @@ final readonly class Vocabulary
         }
         $number = $this->numbers[$code] ?? null;
 
-        return null === $number ? isset(self::DERIVED[$code]) || \in_array($code, ['tryout', 'met', 'stands', 'chosen'], true) : $this->kinds->find($number->readingCode)->sided ?? true;
+        return null === $number
+            ? isset(self::DERIVED[$code])
+                || \in_array($code, ['tryout', 'met', 'stands', 'chosen'], true)
+            : $this->kinds->find($number->readingCode)->sided ?? true;
     }
 
     /** Whether there is something to measure, to look at or to try; other words follow from the plan and the people. */
@@ -100,7 +131,9 @@ final readonly class Vocabulary
     public function label(string $code): string
     {
         $number = $this->numbers[$code] ?? null;
-        $suffix = str_contains($code, '_passive_') ? ', moved' : (str_contains($code, '_active_') ? ', by itself' : '');
+        $suffix = str_contains($code, '_passive_')
+            ? ', moved'
+            : (str_contains($code, '_active_') ? ', by itself' : '');
 
         return match (true) {
             isset($this->observations[$code]) => $this->observations[$code]->question,

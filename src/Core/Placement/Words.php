@@ -14,24 +14,34 @@ use HandGarden\Core\Placement\Condition\Truth;
 /** Says in plain words what a condition found. */
 final readonly class Words
 {
-    public function __construct(private Catalogue $catalogue)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+    ) {
     }
 
     /** One atom: 'Wrist held up: 4 s, needs at least 5 s'. */
     public function finding(Finding $finding, Side $placed): string
     {
         $atom = $finding->atom;
-        $whose = $finding->side === $placed || !$this->catalogue->vocabulary->isSided($atom->code) ? '' : ' ('.$finding->side->value.' hand)';
+        $whose = $finding->side === $placed || !$this->catalogue->vocabulary->isSided($atom->code)
+            ? ''
+            : ' ('.$finding->side->value.' hand)';
         if ('tryout' === $atom->code) {
             return $this->tryout((string) $atom->argument, $finding->found).$whose;
         }
         $name = $this->name($atom->code, $atom->argument).$whose;
         if (null === $atom->comparison) {
-            return $name.': '.(null === $finding->found ? 'not looked at yet' : (true === $finding->found ? 'yes' : 'no'));
+            return $name.': '.(
+                null === $finding->found
+                    ? 'not looked at yet'
+                    : (true === $finding->found ? 'yes' : 'no')
+            );
         }
 
-        return $name.': '.$this->amount($atom->code, $finding->found).self::need($finding, $this->catalogue->vocabulary->unitSign($atom->code));
+        return $name.': '.$this->amount($atom->code, $finding->found).self::need(
+            $finding,
+            $this->catalogue->vocabulary->unitSign($atom->code),
+        );
     }
 
     public function placed(RungPlacement $placed, Side $side): string
@@ -43,7 +53,8 @@ final readonly class Words
         return match (true) {
             [] !== $screening => implode(' ', $screening),
             [] !== $cautions => implode('; ', $cautions).' ('.implode('; ', $parts).')',
-            $placed->ladderEndsBefore => 'The ladder ends below this rung while '.implode(' or ', $parts),
+            $placed->ladderEndsBefore => 'The ladder ends below this rung while '
+                .implode(' or ', $parts),
             [] !== $parts => implode('; ', $parts),
             RungState::NoFit === $placed->state => 'Not for these conditions',
             RungState::In === $placed->state => 'Shown by a higher rung done cleanly',
@@ -86,7 +97,9 @@ final readonly class Words
         if (null === $argument) {
             return $label;
         }
-        $suffix = str_starts_with($code, 'opening_') || 'release_tries_n' === $code ? 'wrist at '.$argument.'°' : str_replace('_', ' ', $argument);
+        $suffix = str_starts_with($code, 'opening_') || 'release_tries_n' === $code
+            ? 'wrist at '.$argument.'°'
+            : str_replace('_', ' ', $argument);
 
         return $label.' ('.$suffix.')';
     }

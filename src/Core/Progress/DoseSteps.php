@@ -14,8 +14,9 @@ final readonly class DoseSteps
 {
     private const STOPS_FIRST_AT = 15;
 
-    public function __construct(private Rung $rung)
-    {
+    public function __construct(
+        private Rung $rung,
+    ) {
     }
 
     /** The rule that counts now: the first that is not at its cap; null when all are, or none is automatic. */
@@ -47,9 +48,13 @@ final readonly class DoseSteps
         $leastRepetitions = max($range->repetitions[0], intdiv($start->repetitions + 1, 2));
 
         return match (true) {
-            $dose->loadKilograms > $range->loadKilograms[0] => $dose->withLoad($this->lighter($dose->loadKilograms)),
+            $dose->loadKilograms > $range->loadKilograms[0] => $dose->withLoad(
+                $this->lighter($dose->loadKilograms),
+            ),
             null !== $hold => $dose->withHold($hold),
-            $dose->repetitions > $leastRepetitions => $dose->withRepetitions(max($leastRepetitions, $dose->repetitions - $repetitionStep)),
+            $dose->repetitions > $leastRepetitions => $dose->withRepetitions(
+                max($leastRepetitions, $dose->repetitions - $repetitionStep),
+            ),
             $dose->sets > $range->sets[0] => $dose->withSets($dose->sets - 1),
             default => null,
         };
@@ -63,10 +68,23 @@ final readonly class DoseSteps
     private function raised(ProgressSpec $spec, Dose $dose): ?Dose
     {
         $raised = match ($spec->kind) {
-            ProgressKind::HoldCount => $dose->holdSeconds < $spec->cap ? $dose->withHold(min($spec->cap, max($spec->start, $dose->holdSeconds + $spec->step))) : null,
-            ProgressKind::Repetitions, ProgressKind::ObjectCount => $this->moreRepetitions($spec, $dose),
-            ProgressKind::StretchHold => null === ($next = self::nextStep($spec->steps, $dose->holdSeconds)) ? null : $dose->withHold((int) $next),
-            ProgressKind::Load => null === ($next = self::nextStep($spec->steps, $dose->loadKilograms)) ? null : $dose->withLoad($next),
+            ProgressKind::HoldCount => $dose->holdSeconds < $spec->cap
+                ? $dose->withHold(
+                    min($spec->cap, max($spec->start, $dose->holdSeconds + $spec->step)),
+                )
+                : null,
+            ProgressKind::Repetitions, ProgressKind::ObjectCount => $this
+                ->moreRepetitions($spec, $dose),
+            ProgressKind::StretchHold => null === (
+                $next = self::nextStep($spec->steps, $dose->holdSeconds)
+            )
+                ? null
+                : $dose->withHold((int) $next),
+            ProgressKind::Load => null === (
+                $next = self::nextStep($spec->steps, $dose->loadKilograms)
+            )
+                ? null
+                : $dose->withLoad($next),
             default => null, // the therapist decides
         };
 
@@ -84,7 +102,9 @@ final readonly class DoseSteps
             return null;
         }
         $next = min($spec->cap, $dose->repetitions + $spec->step);
-        $stops = $spec->cap > self::STOPS_FIRST_AT && $dose->repetitions < self::STOPS_FIRST_AT && $next > self::STOPS_FIRST_AT;
+        $stops = $spec->cap > self::STOPS_FIRST_AT
+            && $dose->repetitions < self::STOPS_FIRST_AT
+            && $next > self::STOPS_FIRST_AT;
 
         return $dose->withRepetitions($stops ? self::STOPS_FIRST_AT : $next);
     }
@@ -97,7 +117,10 @@ final readonly class DoseSteps
         }
         foreach ($this->rung->progress as $spec) {
             if (ProgressKind::StretchHold === $spec->kind) {
-                $lower = array_filter($spec->steps, static fn (float $s): bool => $s < $dose->holdSeconds);
+                $lower = array_filter(
+                    $spec->steps,
+                    static fn (float $s): bool => $s < $dose->holdSeconds,
+                );
 
                 return [] === $lower ? null : (int) max($lower);
             }

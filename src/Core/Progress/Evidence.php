@@ -12,8 +12,10 @@ use HandGarden\Core\Catalogue\Rung;
 /** Reads from the log which rungs have met their move-up evidence: the cap of the last rule, met on enough days. */
 final readonly class Evidence
 {
-    public function __construct(private Catalogue $catalogue, private ProgressSettings $settings)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+        private ProgressSettings $settings,
+    ) {
     }
 
     /** @return list<string> `rung|side` */
@@ -40,7 +42,12 @@ final readonly class Evidence
     /** @param non-empty-list<LogLine> $lines of one item, oldest first */
     private function isMet(Rung $rung, array $lines): bool
     {
-        $rules = array_values(array_filter($rung->progress, static fn ($spec): bool => ProgressKind::Review !== $spec->kind));
+        $rules = array_values(
+            array_filter(
+                $rung->progress,
+                static fn ($spec): bool => ProgressKind::Review !== $spec->kind,
+            ),
+        );
         if ([] === $rules) {
             return false;
         }

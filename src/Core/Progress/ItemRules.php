@@ -15,8 +15,12 @@ final readonly class ItemRules
     private Symptoms $symptoms;
 
     /** @param list<Rung> $fitting rungs of the ladder that fit the client, easiest first */
-    public function __construct(private Ladder $ladder, private array $fitting, private ProgressSettings $settings, private float $scheduledInWindow)
-    {
+    public function __construct(
+        private Ladder $ladder,
+        private array $fitting,
+        private ProgressSettings $settings,
+        private float $scheduledInWindow,
+    ) {
         $this->symptoms = new Symptoms($settings);
     }
 
@@ -29,13 +33,21 @@ final readonly class ItemRules
         }
         $last = $window[array_key_last($window)];
         if ($this->symptoms->suspends($last)) {
-            return $this->make(ProposalKind::Suspend, 'ease.suspend', $item, [$last], self::why($last).'. The item rests until a therapist reopens it.');
+            return $this->make(
+                ProposalKind::Suspend,
+                'ease.suspend',
+                $item,
+                [$last],
+                self::why($last).'. The item rests until a therapist reopens it.',
+            );
         }
         if (!self::isSameDose($last->dose, $item->dose)) {
             return null; // the dose was changed since; the log has nothing to say about it yet
         }
 
-        return $this->ease($item, $window, $last) ?? $this->advance($item, $window) ?? $this->plateau($item, $window, $lines, $today);
+        return $this->ease($item, $window, $last)
+            ?? $this->advance($item, $window)
+            ?? $this->plateau($item, $window, $lines, $today);
     }
 
     /** @param non-empty-list<LogLine> $window */
@@ -45,16 +57,46 @@ final readonly class ItemRules
             return $this->down($item, [$last], 'ease.pain', self::why($last).'.');
         }
         $tighter = \array_slice($window, -$this->settings->tighterSittings);
-        if (\count($tighter) === $this->settings->tighterSittings && [] === array_filter($tighter, static fn (LogLine $l): bool => ToneAfter::Tighter !== $l->tone)) {
+        if (
+            \count($tighter) === $this->settings->tighterSittings
+            && [] === array_filter(
+                $tighter,
+                static fn (LogLine $l): bool => ToneAfter::Tighter !== $l->tone,
+            )
+        ) {
             $lower = (new DoseSteps($item->rung))->down($item->dose);
 
-            return $this->make(ProposalKind::ReleaseFirst, 'ease.tone', $item, $tighter, 'Tone was tighter after this item twice running: opening and release before it, and less of it.', $lower);
+            return $this->make(
+                ProposalKind::ReleaseFirst,
+                'ease.tone',
+                $item,
+                $tighter,
+                'Tone was tighter after this item twice running: opening and release before it, and less of it.',
+                $lower,
+            );
         }
-        $tricks = array_values(array_filter($window, static fn (LogLine $l): bool => [] !== $l->compensations));
-        if (\count($window) >= $this->settings->leastSittings && \count($tricks) > $this->settings->compensationShare * \count($window) && [] !== $last->compensations) {
+        $tricks = array_values(
+            array_filter($window, static fn (LogLine $l): bool => [] !== $l->compensations),
+        );
+        if (
+            \count($window) >= $this->settings->leastSittings
+            && \count($tricks) > $this->settings->compensationShare * \count($window)
+            && [] !== $last->compensations
+        ) {
             $lower = (new DoseSteps($item->rung))->down($item->dose);
 
-            return $this->make(ProposalKind::Lighter, 'ease.compensation', $item, $tricks, \sprintf('Another part helped in %d of %d sittings: smaller range or lighter object.', \count($tricks), \count($window)), $lower);
+            return $this->make(
+                ProposalKind::Lighter,
+                'ease.compensation',
+                $item,
+                $tricks,
+                \sprintf(
+                    'Another part helped in %d of %d sittings: smaller range or lighter object.',
+                    \count($tricks),
+                    \count($window),
+                ),
+                $lower,
+            );
         }
 
         return null;
@@ -63,42 +105,96 @@ final readonly class ItemRules
     /** @param non-empty-list<LogLine> $window */
     private function advance(Prescribed $item, array $window): ?Proposal
     {
-        if (\count($window) < $this->settings->leastSittings || [] !== array_filter($window, $this->symptoms->any(...))) {
+        if (
+            \count($window) < $this->settings->leastSittings
+            || [] !== array_filter($window, $this->symptoms->any(...))
+        ) {
             return null;
         }
         $steps = new DoseSteps($item->rung);
         $rule = $steps->current($item->dose);
         $met = $this->metLines($window, $item->dose, $rule->repetitionsNeeded ?? 0);
         $specs = $item->rung->progress;
-        $days = null !== $rule ? $rule->days : ([] === $specs ? \PHP_INT_MAX : $specs[array_key_last($specs)]->days);
+        $days = null !== $rule
+            ? $rule->days
+            : ([] === $specs ? \PHP_INT_MAX : $specs[array_key_last($specs)]->days);
         if (SittingLog::days($met) < $days) {
             return null;
         }
-        $evidence = \sprintf('Target met on %d days, clean and without a symptom in %d sittings.', SittingLog::days($met), \count($window));
+        $evidence = \sprintf(
+            'Target met on %d days, clean and without a symptom in %d sittings.',
+            SittingLog::days($met),
+            \count($window),
+        );
         $up = $steps->up($item->dose);
         if (null !== $rule && null !== $up) {
-            return $this->make(ProposalKind::Advance, 'advance.'.$rule->kind->value, $item, $met, $evidence, $up);
+            return $this->make(
+                ProposalKind::Advance,
+                'advance.'.$rule->kind->value,
+                $item,
+                $met,
+                $evidence,
+                $up,
+            );
         }
-        $next = LadderKind::Climb === $this->ladder->kind && $this->hasAutomaticRule($item->rung) ? $this->neighbour($item->rung, 1) : null;
+        $next = LadderKind::Climb === $this->ladder->kind && $this->hasAutomaticRule($item->rung)
+            ? $this->neighbour($item->rung, 1)
+            : null;
 
-        return null === $next ? null : $this->make(ProposalKind::NextRung, 'advance.next-rung', $item, $met, $evidence.' The dose is at its top: the next rung is '.$next->name.'.', null, $next->id);
+        return null === $next
+            ? null
+            : $this->make(
+                ProposalKind::NextRung,
+                'advance.next-rung',
+                $item,
+                $met,
+                $evidence.' The dose is at its top: the next rung is '.$next->name.'.',
+                null,
+                $next->id,
+            );
     }
 
     /**
      * @param list<LogLine> $window
      * @param list<LogLine> $lines
      */
-    private function plateau(Prescribed $item, array $window, array $lines, \DateTimeImmutable $today): ?Proposal
-    {
+    private function plateau(
+        Prescribed $item,
+        array $window,
+        array $lines,
+        \DateTimeImmutable $today,
+    ): ?Proposal {
         $steps = new DoseSteps($item->rung);
-        $sinceLong = [] !== $lines && $lines[0]->day <= $today->modify('-'.$this->settings->windowDays.' days');
-        $sameDose = [] === array_filter($window, static fn (LogLine $l): bool => !self::isSameDose($l->dose, $item->dose));
+        $sinceLong = [] !== $lines
+            && $lines[0]->day <= $today->modify('-'.$this->settings->windowDays.' days');
+        $sameDose = [] === array_filter(
+            $window,
+            static fn (LogLine $l): bool => !self::isSameDose($l->dose, $item->dose),
+        );
         $done = array_sum(array_map(static fn (LogLine $l): float => $l->outcome->share(), $window));
-        if (!$this->hasAutomaticRule($item->rung) || $steps->isAtCap($item->dose) || !$sinceLong || !$sameDose || $this->scheduledInWindow <= 0.0 || $done / $this->scheduledInWindow < $this->settings->plateauAdherence) {
+        if (
+            !$this->hasAutomaticRule($item->rung)
+            || $steps->isAtCap($item->dose)
+            || !$sinceLong
+            || !$sameDose
+            || $this->scheduledInWindow <= 0.0
+            || $done / $this->scheduledInWindow < $this->settings->plateauAdherence
+        ) {
             return null;
         }
 
-        return $this->make(ProposalKind::Plateau, 'plateau', $item, $window, \sprintf('No step up in %d days although %.0f of %.0f sittings were done: try another rung, another approach, or review.', $this->settings->windowDays, $done, $this->scheduledInWindow));
+        return $this->make(
+            ProposalKind::Plateau,
+            'plateau',
+            $item,
+            $window,
+            \sprintf(
+                'No step up in %d days although %.0f of %.0f sittings were done: try another rung, another approach, or review.',
+                $this->settings->windowDays,
+                $done,
+                $this->scheduledInWindow,
+            ),
+        );
     }
 
     /**
@@ -115,7 +211,13 @@ final readonly class ItemRules
         foreach ($window as $line) {
             $atDose = $dose->isAtMost($line->dose);
             $enough = ($line->repetitions ?? $line->dose->repetitions) >= $repetitionsNeeded;
-            if ($atDose && $enough && $line->metTarget() && ($line->painAfterCounted() ?? 0) < $this->settings->painFrom && $line->help->rank() <= $leastHelp) {
+            if (
+                $atDose
+                && $enough
+                && $line->metTarget()
+                && ($line->painAfterCounted() ?? 0) < $this->settings->painFrom
+                && $line->help->rank() <= $leastHelp
+            ) {
                 $met[] = $line;
             }
             $leastHelp = min($leastHelp, $line->help->rank());
@@ -129,13 +231,34 @@ final readonly class ItemRules
     {
         $lower = (new DoseSteps($item->rung))->down($item->dose);
         if (null !== $lower) {
-            return $this->make(ProposalKind::Ease, $ruleId, $item, $evidence, $why.' One dose step down, then two sittings as they are.', $lower);
+            return $this->make(
+                ProposalKind::Ease,
+                $ruleId,
+                $item,
+                $evidence,
+                $why.' One dose step down, then two sittings as they are.',
+                $lower,
+            );
         }
         $below = $this->neighbour($item->rung, -1);
 
         return null === $below
-            ? $this->make(ProposalKind::Suspend, $ruleId, $item, $evidence, $why.' This is the least of the easiest rung: leave it out.')
-            : $this->make(ProposalKind::RungBelow, $ruleId, $item, $evidence, $why.' The dose is at its least: the rung below is '.$below->name.'.', null, $below->id);
+            ? $this->make(
+                ProposalKind::Suspend,
+                $ruleId,
+                $item,
+                $evidence,
+                $why.' This is the least of the easiest rung: leave it out.',
+            )
+            : $this->make(
+                ProposalKind::RungBelow,
+                $ruleId,
+                $item,
+                $evidence,
+                $why.' The dose is at its least: the rung below is '.$below->name.'.',
+                null,
+                $below->id,
+            );
     }
 
     private function neighbour(Rung $rung, int $step): ?Rung
@@ -147,13 +270,33 @@ final readonly class ItemRules
 
     private function hasAutomaticRule(Rung $rung): bool
     {
-        return [] !== array_filter($rung->progress, static fn ($spec): bool => $spec->kind->isAutomatic());
+        return [] !== array_filter(
+            $rung->progress,
+            static fn ($spec): bool => $spec->kind->isAutomatic(),
+        );
     }
 
     /** @param list<LogLine> $evidence */
-    private function make(ProposalKind $kind, string $ruleId, Prescribed $item, array $evidence, string $text, ?Dose $to = null, ?string $toRungId = null): Proposal
-    {
-        return new Proposal($kind, $ruleId, $text, array_map(static fn (LogLine $l): string => $l->id, $evidence), $item->rung->id, $item->hands, $item->dose, $to, $toRungId);
+    private function make(
+        ProposalKind $kind,
+        string $ruleId,
+        Prescribed $item,
+        array $evidence,
+        string $text,
+        ?Dose $to = null,
+        ?string $toRungId = null,
+    ): Proposal {
+        return new Proposal(
+            $kind,
+            $ruleId,
+            $text,
+            array_map(static fn (LogLine $l): string => $l->id, $evidence),
+            $item->rung->id,
+            $item->hands,
+            $item->dose,
+            $to,
+            $toRungId,
+        );
     }
 
     private static function isSameDose(Dose $a, Dose $b): bool
@@ -164,10 +307,17 @@ final readonly class ItemRules
     private static function why(LogLine $line): string
     {
         return match (true) {
-            $line->systemic => 'Dizzy, breathless, chest pain, faint or signs of a stroke on '.$line->day->format('j M'),
+            $line->systemic => 'Dizzy, breathless, chest pain, faint or signs of a stroke on '
+                .$line->day->format('j M'),
             $line->newTingling => 'New tingling or numbness on '.$line->day->format('j M'),
-            $line->hurtLater => 'It hurt for hours, or the next morning, after '.$line->day->format('j M'),
-            default => \sprintf('Pain went from %s to %s on %s', $line->painBefore ?? '0', $line->painAfter ?? '?', $line->day->format('j M')),
+            $line->hurtLater => 'It hurt for hours, or the next morning, after '
+                .$line->day->format('j M'),
+            default => \sprintf(
+                'Pain went from %s to %s on %s',
+                $line->painBefore ?? '0',
+                $line->painAfter ?? '?',
+                $line->day->format('j M'),
+            ),
         };
     }
 }

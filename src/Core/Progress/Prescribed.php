@@ -12,8 +12,11 @@ use HandGarden\Core\Routine\Item;
 /** An item as it is prescribed now. */
 final readonly class Prescribed
 {
-    public function __construct(public Rung $rung, public Hands $hands, public Dose $dose)
-    {
+    public function __construct(
+        public Rung $rung,
+        public Hands $hands,
+        public Dose $dose,
+    ) {
     }
 
     /**

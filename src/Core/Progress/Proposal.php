@@ -30,11 +30,21 @@ final readonly class Proposal
     /** The same proposal on the same evidence has the same key, so that a declined one does not come back. */
     public function key(): string
     {
-        return implode('|', [$this->ruleId, $this->rungId ?? '', $this->hands->value ?? '', [] === $this->evidence ? '' : $this->evidence[array_key_last($this->evidence)]]);
+        return implode(
+            '|',
+            [
+                $this->ruleId,
+                $this->rungId ?? '',
+                $this->hands->value ?? '',
+                [] === $this->evidence ? '' : $this->evidence[array_key_last($this->evidence)],
+            ],
+        );
     }
 
     public function itemKey(): ?string
     {
-        return null === $this->rungId || null === $this->hands ? null : $this->rungId.'|'.$this->hands->value;
+        return null === $this->rungId || null === $this->hands
+            ? null
+            : $this->rungId.'|'.$this->hands->value;
     }
 }

@@ -16,7 +16,11 @@ final readonly class SittingLog
     /** @param list<LogLine> $lines in the order they were made */
     public function __construct(array $lines)
     {
-        $indexed = array_map(static fn (int $i, LogLine $l): array => [$l->day->format('Y-m-d'), $i, $l], array_keys($lines), $lines);
+        $indexed = array_map(
+            static fn (int $i, LogLine $l): array => [$l->day->format('Y-m-d'), $i, $l],
+            array_keys($lines),
+            $lines,
+        );
         usort($indexed, static fn (array $a, array $b): int => [$a[0], $a[1]] <=> [$b[0], $b[1]]);
         $this->lines = array_column($indexed, 2);
         $byItem = [];
@@ -37,12 +41,17 @@ final readonly class SittingLog
     /** @return list<string> */
     public function itemKeys(): array
     {
-        return array_values(array_unique(array_map(static fn (LogLine $l): string => $l->itemKey(), $this->lines)));
+        return array_values(
+            array_unique(array_map(static fn (LogLine $l): string => $l->itemKey(), $this->lines)),
+        );
     }
 
     public function lastDay(): ?\DateTimeImmutable
     {
-        $worked = array_filter($this->lines, static fn (LogLine $l): bool => Outcome::Skipped !== $l->outcome);
+        $worked = array_filter(
+            $this->lines,
+            static fn (LogLine $l): bool => Outcome::Skipped !== $l->outcome,
+        );
 
         return [] === $worked ? null : $worked[array_key_last($worked)]->day;
     }
@@ -62,6 +71,10 @@ final readonly class SittingLog
      */
     public static function days(array $lines): int
     {
-        return \count(array_unique(array_map(static fn (LogLine $l): string => $l->day->format('Y-m-d'), $lines)));
+        return \count(
+            array_unique(
+                array_map(static fn (LogLine $l): string => $l->day->format('Y-m-d'), $lines),
+            ),
+        );
     }
 }

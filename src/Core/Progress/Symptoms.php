@@ -7,8 +7,9 @@ namespace HandGarden\Core\Progress;
 /** What in a log line speaks against doing more. */
 final readonly class Symptoms
 {
-    public function __construct(private ProgressSettings $settings)
-    {
+    public function __construct(
+        private ProgressSettings $settings,
+    ) {
     }
 
     /** Anything that cancels an advance while it lies in the window. */
@@ -20,7 +21,9 @@ final readonly class Symptoms
     /** Stop the item at once: severe pain, new tingling or numbness, or anything systemic. */
     public function suspends(LogLine $line): bool
     {
-        return $line->newTingling || $line->systemic || ($line->painAfterCounted() ?? 0) >= $this->settings->painSuspends;
+        return $line->newTingling
+            || $line->systemic
+            || ($line->painAfterCounted() ?? 0) >= $this->settings->painSuspends;
     }
 
     /** Pain this high before the start: passive and calm items only that day. */

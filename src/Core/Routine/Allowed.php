@@ -28,8 +28,13 @@ final class Allowed
 
     private readonly Placements $placements;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly Brief $brief, private readonly KnownFacts $known, private readonly Approaches $approaches, private readonly Objective $objective)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly Brief $brief,
+        private readonly KnownFacts $known,
+        private readonly Approaches $approaches,
+        private readonly Objective $objective,
+    ) {
         $this->facts = $brief->facts;
         $this->placements = $brief->placements;
     }
@@ -50,7 +55,12 @@ final class Allowed
     {
         $still = [];
         foreach ($this->brief->edits->pinned as $item) {
-            $blocks = $this->facts->screening->blocks($item->rung, $this->catalogue->ladderOf($item->rung->id)->strand->value, $this->facts->supervised, $this->brief->today);
+            $blocks = $this->facts->screening->blocks(
+                $item->rung,
+                $this->catalogue->ladderOf($item->rung->id)->strand->value,
+                $this->facts->supervised,
+                $this->brief->today,
+            );
             if ($this->rests($item)) {
                 $this->refuse($item->rung->name, self::RESTS);
             } elseif ([] !== $blocks) {
@@ -65,13 +75,23 @@ final class Allowed
 
     private function rests(Item $item): bool
     {
-        return [] !== array_intersect([$item->key(), ClientFacts::EVERYTHING], $this->facts->suspended);
+        return [] !== array_intersect(
+            [$item->key(), ClientFacts::EVERYTHING],
+            $this->facts->suspended,
+        );
     }
 
     /** An item as it would stand in the routine; null when it is not allowed, which is then noted. */
-    public function item(Rung $rung, LadderPlacement $placed, string $reason, int $worth, ?string $block = null): ?Item
-    {
-        $missing = $this->missingMaterial($rung) ?? $this->missingPerformer($rung) ?? $this->approaches->refuses($rung, $placed->side);
+    public function item(
+        Rung $rung,
+        LadderPlacement $placed,
+        string $reason,
+        int $worth,
+        ?string $block = null,
+    ): ?Item {
+        $missing = $this->missingMaterial($rung)
+            ?? $this->missingPerformer($rung)
+            ?? $this->approaches->refuses($rung, $placed->side);
         if (null !== $missing) {
             $this->refuse($rung->name, $missing);
 
@@ -81,7 +101,15 @@ final class Allowed
         if (null === $hands) {
             return null;
         }
-        $item = new Item($rung, $hands, $this->dose($rung, $hands), '' === $reason ? $rung->words['why'] : $reason, $block, $this->variant($rung, $placed->side), worth: $worth - $this->objective->ofThings($rung));
+        $item = new Item(
+            $rung,
+            $hands,
+            $this->dose($rung, $hands),
+            '' === $reason ? $rung->words['why'] : $reason,
+            $block,
+            $this->variant($rung, $placed->side),
+            worth: $worth - $this->objective->ofThings($rung),
+        );
         if ($this->rests($item)) {
             $this->refuse($rung->name, self::RESTS);
 
@@ -94,7 +122,9 @@ final class Allowed
         }
         $pinned = $this->brief->edits->pinned($item->key());
 
-        return null === $pinned ? $item : $item->withDose($this->shortened($rung, $pinned->dose))->withKept($pinned->kept);
+        return null === $pinned
+            ? $item
+            : $item->withDose($this->shortened($rung, $pinned->dose))->withKept($pinned->kept);
     }
 
     private function handsFor(Rung $rung, LadderPlacement $placed): ?Hands
@@ -115,7 +145,9 @@ final class Allowed
         $other = $this->placements->find($placed->ladder->key, $placed->side->opposite());
         $alike = null === $other || \in_array($rung, $other->offered(), true);
 
-        return $alike ? ($placed->side === $this->facts->affected[0] ? Hands::Each : null) : Hands::of($placed->side);
+        return $alike
+            ? ($placed->side === $this->facts->affected[0] ? Hands::Each : null)
+            : Hands::of($placed->side);
     }
 
     /** The hand that a rung is for whichever is affected; null: it goes by the affected side. */
@@ -131,7 +163,10 @@ final class Allowed
 
     private function dose(Rung $rung, Hands $hands): Dose
     {
-        return $this->shortened($rung, $this->brief->doses[$rung->id.'|'.$hands->value] ?? $rung->startDose);
+        return $this->shortened(
+            $rung,
+            $this->brief->doses[$rung->id.'|'.$hands->value] ?? $rung->startDose,
+        );
     }
 
     /** Whoever set a dose, screening has the last word on how long a hold may be. */
@@ -147,7 +182,9 @@ final class Allowed
         }
         $hold = $this->known->value('wrist_ext_hold_s', null, $side);
 
-        return \is_float($hold) && $hold >= 5.0 ? null : 'Forearm and hand on the table or a rolled towel, wrist near straight';
+        return \is_float($hold) && $hold >= 5.0
+            ? null
+            : 'Forearm and hand on the table or a rolled towel, wrist near straight';
     }
 
     private function missingMaterial(Rung $rung): ?string
@@ -158,7 +195,9 @@ final class Allowed
         }
         foreach ($rung->materials as $material) {
             if (!\in_array($material, $atHand, true)) {
-                return 'Not at hand: '.($this->catalogue->handbook()->material($material)->label ?? $material);
+                return 'Not at hand: '.(
+                    $this->catalogue->handbook()->material($material)->label ?? $material
+                );
             }
         }
 
@@ -170,7 +209,8 @@ final class Allowed
         foreach ($rung->performers as $performer) {
             $can = match ($performer) {
                 Performer::ClientAlone, Performer::OwnOtherHand => true,
-                Performer::Helper => $this->facts->helperHere && \in_array($rung->id, $this->facts->helperSigned, true),
+                Performer::Helper => $this->facts->helperHere
+                    && \in_array($rung->id, $this->facts->helperSigned, true),
                 Performer::HelperPrompts => $this->facts->helperHere,
                 Performer::TrainedTherapist => !$this->facts->atHome && $this->facts->supervised,
             };

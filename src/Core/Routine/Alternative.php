@@ -11,7 +11,10 @@ final readonly class Alternative
      * @param int          $gain of the objective, more than nothing
      * @param list<string> $adds names of what would come in
      */
-    public function __construct(public string $with, public int $gain, public array $adds)
-    {
+    public function __construct(
+        public string $with,
+        public int $gain,
+        public array $adds,
+    ) {
     }
 }

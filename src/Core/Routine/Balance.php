@@ -7,8 +7,10 @@ namespace HandGarden\Core\Routine;
 /** Seconds of opening work beside seconds of gripping work; light work counts half, reflex and passive work nothing. */
 final readonly class Balance
 {
-    private function __construct(public float $extensionSeconds, public float $flexionSeconds)
-    {
+    private function __construct(
+        public float $extensionSeconds,
+        public float $flexionSeconds,
+    ) {
     }
 
     /** @param list<Item> $items */

@@ -30,16 +30,46 @@ final readonly class Brief
 
     public function withLimits(Limits $limits): self
     {
-        return new self($this->placements, $this->facts, $this->goals, $limits, $this->today, $this->doses, $this->edits, $this->weights, $this->recentDays);
+        return new self(
+            $this->placements,
+            $this->facts,
+            $this->goals,
+            $limits,
+            $this->today,
+            $this->doses,
+            $this->edits,
+            $this->weights,
+            $this->recentDays,
+        );
     }
 
     public function withClient(Placements $placements, ClientFacts $facts): self
     {
-        return new self($placements, $facts, $this->goals, $this->limits, $this->today, $this->doses, $this->edits, $this->weights, $this->recentDays);
+        return new self(
+            $placements,
+            $facts,
+            $this->goals,
+            $this->limits,
+            $this->today,
+            $this->doses,
+            $this->edits,
+            $this->weights,
+            $this->recentDays,
+        );
     }
 
     public function withEdits(Edits $edits): self
     {
-        return new self($this->placements, $this->facts, $this->goals, $this->limits, $this->today, $this->doses, $edits, $this->weights, $this->recentDays);
+        return new self(
+            $this->placements,
+            $this->facts,
+            $this->goals,
+            $this->limits,
+            $this->today,
+            $this->doses,
+            $edits,
+            $this->weights,
+            $this->recentDays,
+        );
     }
 }

@@ -9,8 +9,11 @@ final readonly class BrokenRule
 {
     private const AMOUNT = ['over-time', 'over-effort', 'too-many-items'];
 
-    public function __construct(public string $code, public string $text, public ?int $item = null)
-    {
+    public function __construct(
+        public string $code,
+        public string $text,
+        public ?int $item = null,
+    ) {
     }
 
     /** What is done before what, unlike how much of it. */

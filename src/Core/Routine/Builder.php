@@ -19,8 +19,9 @@ final readonly class Builder
 {
     private const MORE_MINUTES = 5;
 
-    public function __construct(private Catalogue $catalogue)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+    ) {
     }
 
     /** @throws NothingFits naming what stands in the way */
@@ -39,14 +40,19 @@ final readonly class Builder
             $brief->limits,
             $found->value,
             $found->bound,
-            [...(new WhyNot($rules, $brief->limits))->leftOut($groups, $found->items), ...$candidates->refused()],
+            [
+                ...(new WhyNot($rules, $brief->limits))->leftOut($groups, $found->items),
+                ...$candidates->refused(),
+            ],
         );
     }
 
     /** What five more minutes would add; null when nothing. */
     public function withMoreMinutes(Routine $now, Brief $brief): ?Alternative
     {
-        $longer = $brief->withLimits($brief->limits->withMinutes($brief->limits->minutes + self::MORE_MINUTES));
+        $longer = $brief->withLimits(
+            $brief->limits->withMinutes($brief->limits->minutes + self::MORE_MINUTES),
+        );
 
         return $this->instead(self::MORE_MINUTES.' more minutes', $now, $longer);
     }
@@ -60,28 +66,53 @@ final readonly class Builder
             return null;
         }
         $keys = array_map(static fn (Item $i): string => $i->key(), $now->sequence->items);
-        $adds = array_values(array_map(static fn (Item $i): string => $i->rung->name, array_filter($found->items, static fn (Item $i): bool => !$i->isPause && !\in_array($i->key(), $keys, true))));
+        $adds = array_values(
+            array_map(
+                static fn (Item $i): string => $i->rung->name,
+                array_filter(
+                    $found->items,
+                    static fn (Item $i): bool => !$i->isPause && !\in_array($i->key(), $keys, true),
+                ),
+            ),
+        );
 
         return [] === $adds ? null : new Alternative($with, $found->value - $now->value, $adds);
     }
 
-    public function rulesFor(ClientFacts $facts, Limits $limits, \DateTimeImmutable $today): SittingRules
-    {
-        return $this->rules(new KnownFacts($facts, $this->catalogue->vocabulary, $today), $facts, $limits);
+    public function rulesFor(
+        ClientFacts $facts,
+        Limits $limits,
+        \DateTimeImmutable $today,
+    ): SittingRules {
+        return $this->rules(
+            new KnownFacts($facts, $this->catalogue->vocabulary, $today),
+            $facts,
+            $limits,
+        );
     }
 
     /** @param list<OptionGroup> $groups */
-    private function search(Brief $brief, array $groups, KnownFacts $known, ?int $atLeast = null): ?Found
-    {
+    private function search(
+        Brief $brief,
+        array $groups,
+        KnownFacts $known,
+        ?int $atLeast = null,
+    ): ?Found {
         $rules = $this->rules($known, $brief->facts, $brief->limits);
         $objective = new Objective($this->catalogue, $brief->goals, $brief->weights);
         $pause = $this->pause($known, $brief->facts);
         $found = (new Search($groups, $rules, $objective, $brief->limits, $pause))->best($atLeast);
-        if (null === $found && null === $atLeast && [] !== $brief->edits->pinned) { // what they need is not to be had: they come in all the same, and the broken rule is shown
+        if (
+            null === $found
+            && null === $atLeast
+            && [] !== $brief->edits->pinned
+        ) { // what they need is not to be had: they come in all the same, and the broken rule is shown
             $found = (new Search($groups, $rules, $objective, $brief->limits, $pause, true))->best();
         }
 
-        return null === $found || $found->isProved() ? $found : $this->orOfLessTime($found, $brief, $groups, $known);
+        return null === $found || $found->isProved()
+            ? $found
+            : $this->orOfLessTime($found, $brief, $groups, $known);
     }
 
     /**
@@ -92,9 +123,18 @@ final readonly class Builder
     private function orOfLessTime(Found $found, Brief $brief, array $groups, KnownFacts $known): Found
     {
         $minutes = $brief->limits->minutes - self::MORE_MINUTES;
-        $shorter = $minutes < self::MORE_MINUTES ? null : $this->search($brief->withLimits($brief->limits->withMinutes($minutes)), $groups, $known, $found->value + 1);
+        $shorter = $minutes < self::MORE_MINUTES
+            ? null
+            : $this->search(
+                $brief->withLimits($brief->limits->withMinutes($minutes)),
+                $groups,
+                $known,
+                $found->value + 1,
+            );
 
-        return null === $shorter ? $found : new Found($shorter->items, $shorter->value, $found->bound, $found->nodes);
+        return null === $shorter
+            ? $found
+            : new Found($shorter->items, $shorter->value, $found->bound, $found->nodes);
     }
 
     private function rules(KnownFacts $known, ClientFacts $facts, Limits $limits): SittingRules
@@ -107,20 +147,34 @@ final readonly class Builder
             } elseif (\in_array($side, $facts->unaffected, true)) {
                 $tone[$side->value] = 0.0;
             }
-            if (\in_array($side, $facts->affected, true) && (($tone[$side->value] ?? 2.0) >= 2.0 || true === $known->value('curls', null, $side))) {
+            if (
+                \in_array($side, $facts->affected, true)
+                    && (
+                        ($tone[$side->value] ?? 2.0) >= 2.0
+                        || true === $known->value('curls', null, $side)
+                    )
+            ) {
                 $tight[] = $side;
             }
         }
         $tightHandOpening = false;
         $ofStrand = [Strand::Grip->value => [], Strand::Open->value => []];
         foreach ($this->catalogue->ladders() as $ladder) {
-            $tightHandOpening = $tightHandOpening || ('stretch-1' === $ladder->key && [] !== $ladder->fittingRungs($facts->conditions));
+            $tightHandOpening = $tightHandOpening
+                || ('stretch-1' === $ladder->key && [] !== $ladder->fittingRungs($facts->conditions));
             foreach (isset($ofStrand[$ladder->strand->value]) ? $ladder->rungs : [] as $rung) {
                 $ofStrand[$ladder->strand->value][$rung->id] = true;
             }
         }
 
-        return new SittingRules($limits, $tone, $tightHandOpening, $tight, $ofStrand[Strand::Grip->value], $ofStrand[Strand::Open->value]);
+        return new SittingRules(
+            $limits,
+            $tone,
+            $tightHandOpening,
+            $tight,
+            $ofStrand[Strand::Grip->value],
+            $ofStrand[Strand::Open->value],
+        );
     }
 
     /** Shaking loose is replaced by a still rest where a quick movement or the shoulder speaks against it. */
@@ -138,7 +192,15 @@ final readonly class Builder
                 || !\is_float($tone) || $tone >= 2.0;
         }
 
-        return new Item($rung, Hands::Together, $rung->startDose, 'A pause between heavy items for the same muscles', null, $still ? 'Still rest: hands open on the lap, one long out-breath' : null, isPause: true);
+        return new Item(
+            $rung,
+            Hands::Together,
+            $rung->startDose,
+            'A pause between heavy items for the same muscles',
+            null,
+            $still ? 'Still rest: hands open on the lap, one long out-breath' : null,
+            isPause: true,
+        );
     }
 
     /**
@@ -150,7 +212,9 @@ final readonly class Builder
     {
         $reasons = [];
         if (\in_array(ClientFacts::EVERYTHING, $brief->facts->suspended, true)) {
-            return ['The routine is suspended after a symptom; a therapist reopens it under Decisions.'];
+            return [
+                'The routine is suspended after a symptom; a therapist reopens it under Decisions.',
+            ];
         }
         foreach ($brief->placements->ladders as $placed) {
             foreach ($placed->next->screening ?? [] as $block) {
@@ -167,7 +231,13 @@ final readonly class Builder
         }
         $pins = array_map(static fn (Item $i): string => $i->rung->name, $brief->edits->pinned);
         if ([] !== $pins) {
-            return [\sprintf('What is kept in (%s) does not fit into %d minutes with a warm-up and a closing item.', implode(', ', $pins), $brief->limits->minutes)];
+            return [
+                \sprintf(
+                    'What is kept in (%s) does not fit into %d minutes with a warm-up and a closing item.',
+                    implode(', ', $pins),
+                    $brief->limits->minutes,
+                ),
+            ];
         }
 
         return [...$this->missingParts($brief, $groups), ...$reasons];
@@ -182,9 +252,16 @@ final readonly class Builder
      */
     private function missingParts(Brief $brief, array $groups): array
     {
-        $items = array_merge(...array_map(static fn (OptionGroup $g): array => $g->options[0]->items, $groups));
+        $items = array_merge(
+            ...array_map(static fn (OptionGroup $g): array => $g->options[0]->items, $groups),
+        );
         $reasons = [];
-        foreach (['warm-up' => [SittingRules::isWarmUp(...), SittingRole::WarmUp], 'closing item' => [SittingRules::isCoolDown(...), SittingRole::CoolDown]] as $words => [$is, $role]) {
+        foreach (
+            [
+                'warm-up' => [SittingRules::isWarmUp(...), SittingRole::WarmUp],
+                'closing item' => [SittingRules::isCoolDown(...), SittingRole::CoolDown],
+            ] as $words => [$is, $role]
+        ) {
             if ([] !== array_filter($items, $is)) {
                 continue;
             }
@@ -195,9 +272,20 @@ final readonly class Builder
                     $near[] = $rung->name.': '.$placed->next->state->value;
                 }
             }
-            $reasons[] = \sprintf('No %s is allowed%s.', $words, [] === $near ? ', none fits these conditions' : ' ('.implode('; ', $near).')');
+            $reasons[] = \sprintf(
+                'No %s is allowed%s.',
+                $words,
+                [] === $near ? ', none fits these conditions' : ' ('.implode('; ', $near).')',
+            );
         }
 
-        return [] === $reasons ? [\sprintf('A warm-up and a cool-down do not fit into %d minutes together with anything else.', $brief->limits->minutes)] : $reasons;
+        return [] === $reasons
+            ? [
+                \sprintf(
+                    'A warm-up and a cool-down do not fit into %d minutes together with anything else.',
+                    $brief->limits->minutes,
+                ),
+            ]
+            : $reasons;
     }
 }

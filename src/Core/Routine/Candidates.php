@@ -31,12 +31,20 @@ final class Candidates
 
     private readonly Objective $objective;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly Brief $brief)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly Brief $brief,
+    ) {
         $this->known = new KnownFacts($brief->facts, $catalogue->vocabulary, $brief->today);
         $this->approaches = new Approaches($brief->facts, $this->known);
         $this->objective = new Objective($catalogue, $brief->goals, $brief->weights);
-        $this->allowed = new Allowed($catalogue, $brief, $this->known, $this->approaches, $this->objective);
+        $this->allowed = new Allowed(
+            $catalogue,
+            $brief,
+            $this->known,
+            $this->approaches,
+            $this->objective,
+        );
     }
 
     /** @return list<OptionGroup> in the order of a sitting */
@@ -44,7 +52,11 @@ final class Candidates
     {
         $first = $middle = $last = [];
         foreach ($this->brief->placements->ladders as $placed) {
-            if (LadderKind::Protocol === $placed->ladder->kind || [] === $placed->offered() || $this->isCarriedForNothing($placed)) {
+            if (
+                LadderKind::Protocol === $placed->ladder->kind
+                || [] === $placed->offered()
+                || $this->isCarriedForNothing($placed)
+            ) {
                 continue;
             }
             if (LadderKind::Menu !== $placed->ladder->kind) {
@@ -64,7 +76,12 @@ final class Candidates
                 };
             }
         }
-        $groups = array_values(array_filter([...$first, ...$middle, ...$last], static fn (?OptionGroup $g): bool => null !== $g));
+        $groups = array_values(
+            array_filter(
+                [...$first, ...$middle, ...$last],
+                static fn (?OptionGroup $g): bool => null !== $g,
+            ),
+        );
 
         return (new Pins($this->catalogue, $this->allowed->stillPinned()))->bind($groups);
     }
@@ -83,18 +100,20 @@ final class Candidates
     /** The sound arm carries the weak one only while that does not lift alone. */
     private function isCarriedForNothing(LadderPlacement $placed): bool
     {
-        return 'mobilize-1' === $placed->ladder->key && true === $this->known->value('arm_lifts_alone', null, $placed->side);
+        return 'mobilize-1' === $placed->ladder->key
+            && true === $this->known->value('arm_lifts_alone', null, $placed->side);
     }
 
     private function single(Rung $rung, LadderPlacement $placed): ?Item
     {
         $weights = $this->brief->weights;
         $main = SittingRole::Main === $rung->role;
-        $item = $this->allowed->item($rung, $placed, $main ? $this->reason($placed) : '', match ($rung->role) {
-            SittingRole::WarmUp, SittingRole::CoolDown => $weights->frame,
-            SittingRole::Preparation => $weights->preparation,
-            default => $this->worth($placed),
-        });
+        $item = $this->allowed
+            ->item($rung, $placed, $main ? $this->reason($placed) : '', match ($rung->role) {
+                SittingRole::WarmUp, SittingRole::CoolDown => $weights->frame,
+                SittingRole::Preparation => $weights->preparation,
+                default => $this->worth($placed),
+            });
 
         return null === $item || $main ? $item : $this->lessWhenRecent($item);
     }
@@ -102,7 +121,12 @@ final class Candidates
     /** A change does good where one item can stand for another; ladders are repeated on purpose. */
     private function lessWhenRecent(Item $item): Item
     {
-        return $item->worth($item->worth - $this->brief->weights->variety * min(self::MOST_VARIETY_DAYS, $this->brief->recentDays[$item->key()] ?? 0));
+        return $item->worth(
+            $item->worth - $this->brief->weights->variety * min(
+                self::MOST_VARIETY_DAYS,
+                $this->brief->recentDays[$item->key()] ?? 0,
+            ),
+        );
     }
 
     private function ofLadder(LadderPlacement $placed): ?OptionGroup
@@ -118,13 +142,23 @@ final class Candidates
             return $this->chain($placed, $rungs);
         }
         $rung = $rungs[array_key_last($rungs)];
-        $item = $this->allowed->item($rung, $placed, $this->reason($placed).$this->onTricks($placed, $rung), $this->worth($placed) + $this->approaches->prefers($rung, $placed->side));
+        $item = $this->allowed->item(
+            $rung,
+            $placed,
+            $this->reason($placed).$this->onTricks($placed, $rung),
+            $this->worth($placed) + $this->approaches->prefers($rung, $placed->side),
+        );
         if (null === $item) {
             return null;
         }
         $leadIn = $this->leadIn($placed, $item);
 
-        return new OptionGroup($item->rung->name, null === $leadIn ? [new Option([$item])] : [new Option([$leadIn, $item]), new Option([$item])]);
+        return new OptionGroup(
+            $item->rung->name,
+            null === $leadIn
+                ? [new Option([$item])]
+                : [new Option([$leadIn, $item]), new Option([$item])],
+        );
     }
 
     /**
@@ -134,8 +168,17 @@ final class Candidates
      */
     private function gripping(LadderPlacement $placed, array $rungs): ?OptionGroup
     {
-        $one = LadderKind::Chain === $placed->ladder->kind ? null : $this->allowed->item($rungs[array_key_last($rungs)], $placed, $this->reason($placed), $this->worth($placed));
-        $items = LadderKind::Chain === $placed->ladder->kind ? $this->shared($placed, $rungs) : (null === $one ? [] : [$one]);
+        $one = LadderKind::Chain === $placed->ladder->kind
+            ? null
+            : $this->allowed->item(
+                $rungs[array_key_last($rungs)],
+                $placed,
+                $this->reason($placed),
+                $this->worth($placed),
+            );
+        $items = LadderKind::Chain === $placed->ladder->kind
+            ? $this->shared($placed, $rungs)
+            : (null === $one ? [] : [$one]);
         $options = [];
         $tone = $this->known->value('tone_finger', null, $placed->side);
         $most = \is_float($tone) && $tone < 2.0 ? \count($items) : min(1, \count($items));
@@ -158,7 +201,14 @@ final class Candidates
         foreach (self::RELEASE as $key) {
             $opening = $this->brief->placements->find($key, $side);
             $rung = $opening?->standingRung();
-            $item = null === $opening || null === $rung ? null : $this->allowed->item($rung, $opening, 'Lets go after gripping', $this->worth($opening));
+            $item = null === $opening || null === $rung
+                ? null
+                : $this->allowed->item(
+                    $rung,
+                    $opening,
+                    'Lets go after gripping',
+                    $this->worth($opening),
+                );
             if (null !== $item) {
                 $items[] = $item;
             }
@@ -178,11 +228,32 @@ final class Candidates
     {
         $trained = $placed->ladder->isTrained();
         $block = $placed->ladder->key.'|'.$placed->side->value;
-        $items = array_values(array_filter(array_map(fn (Rung $r): ?Item => $this->allowed->item($r, $placed, $trained ? $this->reason($placed) : '', 0, $block), $rungs)));
-        $whole = $trained ? $this->worth($placed) : $this->brief->weights->preparation * \count($items);
+        $items = array_values(
+            array_filter(
+                array_map(
+                    fn (Rung $r): ?Item => $this->allowed->item(
+                        $r,
+                        $placed,
+                        $trained ? $this->reason($placed) : '',
+                        0,
+                        $block,
+                    ),
+                    $rungs,
+                ),
+            ),
+        );
+        $whole = $trained
+            ? $this->worth($placed)
+            : $this->brief->weights->preparation * \count($items);
         $count = max(1, \count($items));
 
-        return array_map(static fn (int $i, Item $item): Item => $item->worth($item->worth + intdiv($whole * ($i + 1), $count) - intdiv($whole * $i, $count)), array_keys($items), $items);
+        return array_map(
+            static fn (int $i, Item $item): Item => $item->worth(
+                $item->worth + intdiv($whole * ($i + 1), $count) - intdiv($whole * $i, $count),
+            ),
+            array_keys($items),
+            $items,
+        );
     }
 
     /**
@@ -192,14 +263,21 @@ final class Candidates
      */
     private function chain(LadderPlacement $placed, array $rungs): ?OptionGroup
     {
-        if (\count($rungs) > 1 && 'stretch-1' === $placed->ladder->key && $this->approaches->follows(Question::Fist, School::B, $placed->side)) {
+        if (
+            \count($rungs) > 1
+            && 'stretch-1' === $placed->ladder->key
+            && $this->approaches->follows(Question::Fist, School::B, $placed->side)
+        ) {
             [$rungs[0], $rungs[1]] = [$rungs[1], $rungs[0]]; // fingers first
         }
         $items = $this->shared($placed, $rungs);
         if ([] === $items) {
             return null;
         }
-        $options = array_map(static fn (int $length): Option => new Option(\array_slice($items, 0, $length)), range(\count($items), 1));
+        $options = array_map(
+            static fn (int $length): Option => new Option(\array_slice($items, 0, $length)),
+            range(\count($items), 1),
+        );
         $opening = $this->closingOfChain($placed, (string) $items[0]->block);
         if (null !== $opening) {
             array_unshift($options, new Option([...$items, $opening]));
@@ -211,10 +289,20 @@ final class Candidates
     /** The tight-hand opening runs on into closing and opening while the hand is at its loosest, inside the same rounds. */
     private function closingOfChain(LadderPlacement $chain, string $block): ?Item
     {
-        $opening = 'stretch-1' === $chain->ladder->key ? $this->brief->placements->find('open-1', $chain->side) : null;
+        $opening = 'stretch-1' === $chain->ladder->key
+            ? $this->brief->placements->find('open-1', $chain->side)
+            : null;
         $rung = $opening?->standingRung();
 
-        return null === $opening || null === $rung || 'close-and-open' !== $rung->id ? null : $this->allowed->item($rung, $opening, $this->reason($opening), $this->worth($opening), $block);
+        return null === $opening || null === $rung || 'close-and-open' !== $rung->id
+            ? null
+            : $this->allowed->item(
+                $rung,
+                $opening,
+                $this->reason($opening),
+                $this->worth($opening),
+                $block,
+            );
     }
 
     /** On the first rung of a climb a task may start with a trick movement, or may not: practitioners disagree. */
@@ -225,18 +313,28 @@ final class Candidates
             return '';
         }
 
-        return $this->approaches->follows(Question::Tricks, School::A, $placed->side) ? '. A trick movement is allowed here so that it starts; the next rung withdraws it' : '. No trick movements, on this rung either';
+        return $this->approaches->follows(Question::Tricks, School::A, $placed->side)
+            ? '. A trick movement is allowed here so that it starts; the next rung withdraws it'
+            : '. No trick movements, on this rung either';
     }
 
     private function leadIn(LadderPlacement $placed, Item $item): ?Item
     {
-        if ('base-1' !== $placed->ladder->key || ($placed->ladder->positionOf($item->rung->id) ?? 9) > 4) {
+        if (
+            'base-1' !== $placed->ladder->key
+            || ($placed->ladder->positionOf($item->rung->id) ?? 9) > 4
+        ) {
             return null;
         }
         foreach ($this->brief->placements->ladders as $other) {
             foreach ($other->side === $placed->side ? $other->offered() : [] as $rung) {
                 if (SittingRole::LeadIn === $rung->role) {
-                    return $this->allowed->item($rung, $other, 'Wakes the muscle for the lift that follows', $this->brief->weights->leadIn);
+                    return $this->allowed->item(
+                        $rung,
+                        $other,
+                        'Wakes the muscle for the lift that follows',
+                        $this->brief->weights->leadIn,
+                    );
                 }
             }
         }
@@ -246,12 +344,17 @@ final class Candidates
 
     private function worth(LadderPlacement $placed): int
     {
-        return $this->objective->ofLadder($placed->ladder, $placed->side === $this->brief->facts->affected[0]);
+        return $this->objective->ofLadder(
+            $placed->ladder,
+            $placed->side === $this->brief->facts->affected[0],
+        );
     }
 
     private function reason(LadderPlacement $placed): string
     {
-        $why = null !== $placed->override ? 'Set by the therapist: '.$placed->override->note : 'Stands on this rung of '.$placed->ladder->name;
+        $why = null !== $placed->override
+            ? 'Set by the therapist: '.$placed->override->note
+            : 'Stands on this rung of '.$placed->ladder->name;
         $serves = $this->brief->goals->servedBy($placed->ladder->key);
 
         return [] === $serves ? $why : $why.'; leads to: '.implode(', ', $serves);

@@ -13,8 +13,10 @@ final readonly class Draft
      * @param list<Item>   $items
      * @param list<string> $forbidden item keys that stay out
      */
-    public function __construct(public array $items, public array $forbidden = [])
-    {
+    public function __construct(
+        public array $items,
+        public array $forbidden = [],
+    ) {
     }
 
     /** @param int $by -1 up, 1 down; nothing happens at the ends */
@@ -31,25 +33,42 @@ final readonly class Draft
             $behind = $item->isPause ? $behind : $item->key();
         }
         $moved = $items[$at + $by];
-        $items[$at + $by] = $moved->isPause ? $moved : $moved->withKept(($moved->kept ?? new Kept())->moved($behind));
+        $items[$at + $by] = $moved->isPause
+            ? $moved
+            : $moved->withKept(($moved->kept ?? new Kept())->moved($behind));
 
         return new self(array_values($items), $this->forbidden);
     }
 
     public function without(int $at): self
     {
-        return new self(array_values(array_filter($this->items, static fn (int $i): bool => $i !== $at, \ARRAY_FILTER_USE_KEY)), $this->forbidden);
+        return new self(
+            array_values(
+                array_filter(
+                    $this->items,
+                    static fn (int $i): bool => $i !== $at,
+                    \ARRAY_FILTER_USE_KEY,
+                ),
+            ),
+            $this->forbidden,
+        );
     }
 
     /** Out, and out of every later suggestion. */
     public function forbidding(int $at): self
     {
-        return new self($this->without($at)->items, array_values(array_unique([...$this->forbidden, $this->items[$at]->key()])));
+        return new self(
+            $this->without($at)->items,
+            array_values(array_unique([...$this->forbidden, $this->items[$at]->key()])),
+        );
     }
 
     public function allowing(string $key): self
     {
-        return new self($this->items, array_values(array_filter($this->forbidden, static fn (string $k): bool => $k !== $key)));
+        return new self(
+            $this->items,
+            array_values(array_filter($this->forbidden, static fn (string $k): bool => $k !== $key)),
+        );
     }
 
     /** In, and in every later suggestion; null lets the builder decide again. */
@@ -67,20 +86,32 @@ final readonly class Draft
     {
         $old = $this->items[$at];
 
-        return new self($this->with($at, $other->withKept(new Kept('Instead of '.$old->rung->name)))->items, array_values(array_unique([...$this->forbidden, $old->key()])));
+        return new self(
+            $this->with($at, $other->withKept(new Kept('Instead of '.$old->rung->name)))->items,
+            array_values(array_unique([...$this->forbidden, $old->key()])),
+        );
     }
 
     /** At its place before the closing items. */
     public function adding(Item $item): self
     {
         $at = \count($this->items);
-        while ($at > 0 && SittingRules::isCoolDown($this->items[$at - 1]) && !SittingRules::isCoolDown($item)) {
+        while (
+            $at > 0
+            && SittingRules::isCoolDown($this->items[$at - 1])
+            && !SittingRules::isCoolDown($item)
+        ) {
             --$at;
         }
         $items = $this->items;
         array_splice($items, $at, 0, [$item]);
 
-        return new self($items, array_values(array_filter($this->forbidden, static fn (string $k): bool => $k !== $item->key())));
+        return new self(
+            $items,
+            array_values(
+                array_filter($this->forbidden, static fn (string $k): bool => $k !== $item->key()),
+            ),
+        );
     }
 
     /**
@@ -90,9 +121,21 @@ final readonly class Draft
      */
     public function newlyBroken(SittingRules $rules, self $before): array
     {
-        $known = array_map(static fn (BrokenRule $b): string => $before->nameOf($b), $rules->broken($before->items));
+        $known = array_map(
+            static fn (BrokenRule $b): string => $before->nameOf($b),
+            $rules->broken($before->items),
+        );
 
-        return array_values(array_filter($rules->broken($this->items), fn (BrokenRule $b): bool => $b->isOfTheOrder() && !\in_array($this->nameOf($b), $known, true)));
+        return array_values(
+            array_filter(
+                $rules->broken($this->items),
+                fn (BrokenRule $b): bool => $b->isOfTheOrder() && !\in_array(
+                    $this->nameOf($b),
+                    $known,
+                    true,
+                ),
+            ),
+        );
     }
 
     /**
@@ -106,7 +149,10 @@ final readonly class Draft
         foreach ($broken as $rule) {
             if (null !== $rule->item) {
                 $item = $draft->items[$rule->item];
-                $draft = $draft->keeping($rule->item, ($item->kept ?? new Kept())->forcedBecause($because));
+                $draft = $draft->keeping(
+                    $rule->item,
+                    ($item->kept ?? new Kept())->forcedBecause($because),
+                );
             }
         }
 

@@ -11,8 +11,10 @@ final readonly class Edits
      * @param list<Item>   $pinned    stay in, with the dose they have
      * @param list<string> $forbidden item keys that stay out
      */
-    public function __construct(public array $pinned = [], public array $forbidden = [])
-    {
+    public function __construct(
+        public array $pinned = [],
+        public array $forbidden = [],
+    ) {
     }
 
     /**
@@ -23,7 +25,12 @@ final readonly class Edits
      */
     public static function in(array $items, array $forbidden): self
     {
-        return new self(array_values(array_filter($items, static fn (Item $i): bool => null !== $i->kept && !$i->isPause)), $forbidden);
+        return new self(
+            array_values(
+                array_filter($items, static fn (Item $i): bool => null !== $i->kept && !$i->isPause),
+            ),
+            $forbidden,
+        );
     }
 
     public function isForbidden(Item $item): bool
@@ -55,12 +62,21 @@ final readonly class Edits
             $after = $item->kept?->after;
             $keys = array_map(static fn (Item $i): string => $i->key(), $items);
             $from = array_search($item->key(), $keys, true);
-            if (null === $after || false === $from || ('' !== $after && !\in_array($after, $keys, true))) {
+            if (
+                null === $after
+                || false === $from
+                || ('' !== $after && !\in_array($after, $keys, true))
+            ) {
                 continue;
             }
             array_splice($items, $from, 1);
             $keys = array_map(static fn (Item $i): string => $i->key(), $items);
-            array_splice($items, '' === $after ? 0 : (int) array_search($after, $keys, true) + 1, 0, [$item]);
+            array_splice(
+                $items,
+                '' === $after ? 0 : (int) array_search($after, $keys, true) + 1,
+                0,
+                [$item],
+            );
         }
 
         return $items;

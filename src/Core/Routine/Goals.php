@@ -13,8 +13,9 @@ final readonly class Goals
     public const MOST = 3;
 
     /** @param list<array{GoalTask, int}> $goals the one that matters most first */
-    private function __construct(public array $goals)
-    {
+    private function __construct(
+        public array $goals,
+    ) {
     }
 
     public static function none(): self
@@ -35,7 +36,10 @@ final readonly class Goals
             $kept[$goal->key] ??= [$goal, max(self::LEAST, min(self::MOST, $weight))];
         }
         $kept = array_values($kept);
-        usort($kept, static fn (array $a, array $b): int => [$b[1], $a[0]->key] <=> [$a[1], $b[0]->key]);
+        usort(
+            $kept,
+            static fn (array $a, array $b): int => [$b[1], $a[0]->key] <=> [$a[1], $b[0]->key],
+        );
 
         return new self($kept);
     }
@@ -66,12 +70,27 @@ final readonly class Goals
     {
         $most = $this->goals[0][1] ?? 1;
 
-        return array_sum(array_map(static fn (array $g): float => $g[1] * ($g[0]->ladderWeights[$ladderKey] ?? 0) / $most, $this->goals));
+        return array_sum(
+            array_map(
+                static fn (array $g): float => $g[1] * (
+                    $g[0]->ladderWeights[$ladderKey] ?? 0
+                ) / $most,
+                $this->goals,
+            ),
+        );
     }
 
     /** @return list<string> labels of the goals that a ladder leads to */
     public function servedBy(string $ladderKey): array
     {
-        return array_values(array_map(static fn (array $g): string => $g[0]->label, array_filter($this->goals, static fn (array $g): bool => ($g[0]->ladderWeights[$ladderKey] ?? 0) > 0)));
+        return array_values(
+            array_map(
+                static fn (array $g): string => $g[0]->label,
+                array_filter(
+                    $this->goals,
+                    static fn (array $g): bool => ($g[0]->ladderWeights[$ladderKey] ?? 0) > 0,
+                ),
+            ),
+        );
     }
 }

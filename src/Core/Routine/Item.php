@@ -39,7 +39,10 @@ final readonly class Item
 
     public function seconds(): int
     {
-        return $this->isPause ? 30 : $this->dose->totalSeconds($this->hands->sides(), Limits::SET_UP_SECONDS);
+        return $this->isPause ? 30 : $this->dose->totalSeconds(
+            $this->hands->sides(),
+            Limits::SET_UP_SECONDS,
+        );
     }
 
     public function effort(): float
@@ -49,17 +52,47 @@ final readonly class Item
 
     public function withDose(Dose $dose): self
     {
-        return new self($this->rung, $this->hands, $dose, $this->reason, $this->block, $this->variant, $this->kept, $this->isPause, $this->worth);
+        return new self(
+            $this->rung,
+            $this->hands,
+            $dose,
+            $this->reason,
+            $this->block,
+            $this->variant,
+            $this->kept,
+            $this->isPause,
+            $this->worth,
+        );
     }
 
     public function withKept(?Kept $kept): self
     {
-        return new self($this->rung, $this->hands, $this->dose, $this->reason, $this->block, $this->variant, $kept, $this->isPause, $this->worth);
+        return new self(
+            $this->rung,
+            $this->hands,
+            $this->dose,
+            $this->reason,
+            $this->block,
+            $this->variant,
+            $kept,
+            $this->isPause,
+            $this->worth,
+        );
     }
 
     public function worth(int $points): self
     {
-        return new self($this->rung, $this->hands, $this->dose, $this->reason, $this->block, $this->variant, $this->kept, $this->isPause, $points);
+        return new self(
+            $this->rung,
+            $this->hands,
+            $this->dose,
+            $this->reason,
+            $this->block,
+            $this->variant,
+            $this->kept,
+            $this->isPause,
+            $points,
+        );
     }
 
     public function covers(Side $side): bool
@@ -70,6 +103,11 @@ final readonly class Item
     /** @return list<string> muscle groups that work, without those that only answer a reflex */
     public function loadedGroups(): array
     {
-        return array_values(array_map(static fn (MuscleLoad $l): string => $l->group, array_filter($this->rung->loads, static fn (MuscleLoad $l): bool => $l->share > 0.0)));
+        return array_values(
+            array_map(
+                static fn (MuscleLoad $l): string => $l->group,
+                array_filter($this->rung->loads, static fn (MuscleLoad $l): bool => $l->share > 0.0),
+            ),
+        );
     }
 }

@@ -12,8 +12,11 @@ final readonly class Kept
      * @param ?string $after  key of the item it was moved behind, empty for the very first; null: at its usual place
      * @param string  $forced why it stays although a rule of the sitting is not kept; empty: no rule was set aside
      */
-    public function __construct(public string $note = '', public ?string $after = null, public string $forced = '')
-    {
+    public function __construct(
+        public string $note = '',
+        public ?string $after = null,
+        public string $forced = '',
+    ) {
     }
 
     public function moved(string $after): self

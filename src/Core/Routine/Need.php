@@ -11,8 +11,11 @@ final readonly class Need
      * @param string               $key   the same for needs that the same items meet
      * @param \Closure(Item): bool $metBy
      */
-    public function __construct(public string $key, public string $text, private \Closure $metBy)
-    {
+    public function __construct(
+        public string $key,
+        public string $text,
+        private \Closure $metBy,
+    ) {
     }
 
     public function isMetBy(Item $earlier): bool

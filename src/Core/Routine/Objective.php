@@ -22,12 +22,18 @@ final class Objective
     /** @var array<string, int> points of the first item of an area, by strand */
     private readonly array $areas;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly Goals $goals, public readonly Weights $weights)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly Goals $goals,
+        public readonly Weights $weights,
+    ) {
         $areas = [];
         foreach ($catalogue->ladders() as $ladder) {
             $leads = $goals->isEmpty() || $goals->weightOf($ladder->key) > 0.0;
-            $areas[$ladder->strand->value] = max($areas[$ladder->strand->value] ?? 0, $leads ? $weights->area : 0);
+            $areas[$ladder->strand->value] = max(
+                $areas[$ladder->strand->value] ?? 0,
+                $leads ? $weights->area : 0,
+            );
         }
         $this->areas = $areas;
     }
@@ -37,9 +43,13 @@ final class Objective
     {
         // without a goal every ladder counts as if it led a little to it, so that ladders go before fillers
         $leads = $this->goals->isEmpty() ? 2.0 : $this->goals->weightOf($ladder->key);
-        $task = Strand::Daily === $ladder->strand && !$this->goals->isEmpty() && $leads > 0.0 ? $this->weights->dailyTask : 0;
+        $task = Strand::Daily === $ladder->strand && !$this->goals->isEmpty() && $leads > 0.0
+            ? $this->weights->dailyTask
+            : 0;
 
-        return $this->weights->ladder + (int) round($this->weights->goal * $leads) + $task + ($worseHand ? $this->weights->worseHand : 0);
+        return $this->weights->ladder + (int) round($this->weights->goal * $leads) + $task + (
+            $worseHand ? $this->weights->worseHand : 0
+        );
     }
 
     /** What is taken off for the things an item takes. */
@@ -55,7 +65,9 @@ final class Objective
             return null;
         }
 
-        return ($this->strands[$item->rung->id] ??= $this->catalogue->ladderOf($item->rung->id)->strand)->value;
+        return (
+            $this->strands[$item->rung->id] ??= $this->catalogue->ladderOf($item->rung->id)->strand
+        )->value;
     }
 
     public function ofArea(string $strand): int
@@ -66,7 +78,9 @@ final class Objective
     /** What is taken off for opening work that falls short of the gripping: for every ten seconds begun. */
     public function shortfall(float $extensionSeconds, float $flexionSeconds): int
     {
-        return $this->weights->balance * (int) ceil(max(0.0, $flexionSeconds - $extensionSeconds) / 10.0 - 1e-9);
+        return $this->weights->balance * (int) ceil(
+            max(0.0, $flexionSeconds - $extensionSeconds) / 10.0 - 1e-9,
+        );
     }
 
     /** @param list<Item> $items in order */
@@ -82,7 +96,9 @@ final class Objective
                 $areas[$area] = true;
                 $points += $this->ofArea($area);
             }
-            $points -= null !== $previous && Sequence::changesPosition($previous, $item) ? $this->weights->position : 0;
+            $points -= null !== $previous && Sequence::changesPosition($previous, $item)
+                ? $this->weights->position
+                : 0;
             $previous = $item;
         }
         $balance = Balance::of($items);

@@ -8,8 +8,9 @@ namespace HandGarden\Core\Routine;
 final readonly class Option
 {
     /** @param non-empty-list<Item> $items */
-    public function __construct(public array $items)
-    {
+    public function __construct(
+        public array $items,
+    ) {
     }
 
     public function has(string $key): bool

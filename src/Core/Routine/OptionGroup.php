@@ -11,8 +11,11 @@ final readonly class OptionGroup
      * @param non-empty-list<Option> $options
      * @param bool                   $must    a therapist wants one of them in
      */
-    public function __construct(public string $label, public array $options, public bool $must = false)
-    {
+    public function __construct(
+        public string $label,
+        public array $options,
+        public bool $must = false,
+    ) {
     }
 
     public static function of(Item $item): self

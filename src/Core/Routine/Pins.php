@@ -11,8 +11,10 @@ use HandGarden\Core\Catalogue\SittingRole;
 final readonly class Pins
 {
     /** @param list<Item> $pinned */
-    public function __construct(private Catalogue $catalogue, private array $pinned)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+        private array $pinned,
+    ) {
     }
 
     /**
@@ -25,7 +27,12 @@ final readonly class Pins
         foreach ($this->pinned as $item) {
             $bound = false;
             foreach ($groups as $i => $group) {
-                $with = array_values(array_filter($group->options, static fn (Option $o): bool => $o->has($item->key())));
+                $with = array_values(
+                    array_filter(
+                        $group->options,
+                        static fn (Option $o): bool => $o->has($item->key()),
+                    ),
+                );
                 if ([] !== $with) {
                     $groups[$i] = new OptionGroup($group->label, $with, true);
                     $bound = true;
@@ -33,7 +40,12 @@ final readonly class Pins
                 }
             }
             if (!$bound) {
-                array_splice($groups, $this->placeOf($item, $groups), 0, [new OptionGroup($item->rung->name, [new Option([$item])], true)]);
+                array_splice(
+                    $groups,
+                    $this->placeOf($item, $groups),
+                    0,
+                    [new OptionGroup($item->rung->name, [new Option([$item])], true)],
+                );
             }
         }
 
@@ -62,6 +74,9 @@ final readonly class Pins
             default => 1,
         };
 
-        return [$part, (int) array_search($this->catalogue->ladderOf($item->rung->id)->key, $ladders, true)];
+        return [
+            $part,
+            (int) array_search($this->catalogue->ladderOf($item->rung->id)->key, $ladders, true),
+        ];
     }
 }

@@ -12,8 +12,13 @@ final readonly class Routine
      * @param int           $bound   no routine under these rules can be worth more
      * @param list<LeftOut> $leftOut
      */
-    public function __construct(public Sequence $sequence, public Limits $limits, public int $value, public int $bound, public array $leftOut)
-    {
+    public function __construct(
+        public Sequence $sequence,
+        public Limits $limits,
+        public int $value,
+        public int $bound,
+        public array $leftOut,
+    ) {
     }
 
     public function isProvedBest(): bool

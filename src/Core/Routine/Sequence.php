@@ -8,8 +8,9 @@ namespace HandGarden\Core\Routine;
 final readonly class Sequence
 {
     /** @param list<Item> $items */
-    public function __construct(public array $items)
-    {
+    public function __construct(
+        public array $items,
+    ) {
     }
 
     /** Seconds of the sitting: every item, 15 between two, 30 more on a change of position. */
@@ -30,7 +31,9 @@ final readonly class Sequence
     {
         $change = null !== $previous && self::changesPosition($previous, $item);
 
-        return $item->seconds() + (null === $previous ? 0 : Limits::BETWEEN_SECONDS) + ($change ? Limits::POSTURE_CHANGE_SECONDS : 0);
+        return $item->seconds() + (
+            null === $previous ? 0 : Limits::BETWEEN_SECONDS
+        ) + ($change ? Limits::POSTURE_CHANGE_SECONDS : 0);
     }
 
     public function effort(): float

@@ -27,8 +27,14 @@ final readonly class SittingRules
      * @param array<string, true>  $gripping         ids of the rungs of gripping ladders
      * @param array<string, true>  $lettingGo        ids of the rungs of opening ladders
      */
-    public function __construct(private Limits $limits, private array $fingerToneBySide, private bool $tightHandOpeningFits, private array $tightSides = [], private array $gripping = [], private array $lettingGo = [])
-    {
+    public function __construct(
+        private Limits $limits,
+        private array $fingerToneBySide,
+        private bool $tightHandOpeningFits,
+        private array $tightSides = [],
+        private array $gripping = [],
+        private array $lettingGo = [],
+    ) {
     }
 
     /**
@@ -42,19 +48,44 @@ final readonly class SittingRules
         $broken = [];
         $over = $sequence->seconds() - $this->limits->seconds();
         if ($over > 0) {
-            $broken[] = new BrokenRule('over-time', \sprintf('%d:%02d over the %d minutes of this client', intdiv($over, 60), $over % 60, $this->limits->minutes));
+            $broken[] = new BrokenRule(
+                'over-time',
+                \sprintf(
+                    '%d:%02d over the %d minutes of this client',
+                    intdiv($over, 60),
+                    $over % 60,
+                    $this->limits->minutes,
+                ),
+            );
         }
         if ($sequence->effort() > $this->limits->effortBudget() + 1e-9) {
-            $broken[] = new BrokenRule('over-effort', \sprintf('Effort %.0f is more than the budget of %.0f', $sequence->effort(), $this->limits->effortBudget()));
+            $broken[] = new BrokenRule(
+                'over-effort',
+                \sprintf(
+                    'Effort %.0f is more than the budget of %.0f',
+                    $sequence->effort(),
+                    $this->limits->effortBudget(),
+                ),
+            );
         }
         if ($sequence->homeItems() > $this->limits->homeItems) {
-            $broken[] = new BrokenRule('too-many-items', \sprintf('%d items; at most %d at home', $sequence->homeItems(), $this->limits->homeItems));
+            $broken[] = new BrokenRule(
+                'too-many-items',
+                \sprintf(
+                    '%d items; at most %d at home',
+                    $sequence->homeItems(),
+                    $this->limits->homeItems,
+                ),
+            );
         }
         if ([] === array_filter($items, self::isWarmUp(...))) {
             $broken[] = new BrokenRule('no-warm-up', 'No warm-up or calming item at the start');
         }
         if ([] === array_filter($items, self::isCoolDown(...))) {
-            $broken[] = new BrokenRule('no-cool-down', 'Nothing keeps the hand open as it cools at the end');
+            $broken[] = new BrokenRule(
+                'no-cool-down',
+                'Nothing keeps the hand open as it cools at the end',
+            );
         }
         foreach ($items as $i => $item) {
             $before = \array_slice($items, 0, $i);
@@ -62,7 +93,12 @@ final readonly class SittingRules
                 $broken[] = new BrokenRule('needs-before', $item->rung->name.': '.$text, $i);
             }
             if ($this->needsPauseBefore($before, $item)) {
-                $broken[] = new BrokenRule('too-heavy-in-a-row', $item->rung->name.': third heavy item in a row for the same muscles; a pause belongs before it', $i);
+                $broken[] = new BrokenRule(
+                    'too-heavy-in-a-row',
+                    $item->rung->name
+                        .': third heavy item in a row for the same muscles; a pause belongs before it',
+                    $i,
+                );
             }
         }
 
@@ -95,22 +131,51 @@ final readonly class SittingRules
         foreach (self::sidesOf($item) as $side) {
             if ($item->rung->class->needsPreparation()) {
                 $segment = $item->rung->segment;
-                $needs[] = new Need('prepared '.$segment->value.' '.$side->value, 'warm or lengthen this part first', static fn (Item $i): bool => self::prepares($i, $segment, $side));
+                $needs[] = new Need(
+                    'prepared '.$segment->value.' '.$side->value,
+                    'warm or lengthen this part first',
+                    static fn (Item $i): bool => self::prepares($i, $segment, $side),
+                );
             }
             $need = match ($item->rung->sittingNeed) {
                 null => null,
-                SittingNeed::Length => self::lengthening(self::LENGTHENS_WRIST, $side, 'stretch wrist and fingers first'),
-                SittingNeed::FingerLength => self::lengthening(self::LENGTHENS_FINGERS, $side, 'stretch the fingers first'),
-                SittingNeed::WedgeStretch => self::doing(['web-wedge-stretch'], $side, 'the ball between the fingers first'),
-                SittingNeed::WristEasedBack => self::doing(['wrist-ease-back'], $side, 'ease the wrist back first'),
+                SittingNeed::Length => self::lengthening(
+                    self::LENGTHENS_WRIST,
+                    $side,
+                    'stretch wrist and fingers first',
+                ),
+                SittingNeed::FingerLength => self::lengthening(
+                    self::LENGTHENS_FINGERS,
+                    $side,
+                    'stretch the fingers first',
+                ),
+                SittingNeed::WedgeStretch => self::doing(
+                    ['web-wedge-stretch'],
+                    $side,
+                    'the ball between the fingers first',
+                ),
+                SittingNeed::WristEasedBack => self::doing(
+                    ['wrist-ease-back'],
+                    $side,
+                    'ease the wrist back first',
+                ),
                 SittingNeed::StretchWhenTight => $this->stretchedIfTight($side),
             };
             if (null !== $need) {
                 $needs[] = $need;
             }
         }
-        if ($this->limits->lastStrengthOn instanceof \DateTimeImmutable && EffortClass::Strength === $item->rung->class) {
-            $needs[] = new Need('a day between', 'strength work was done on '.$this->limits->lastStrengthOn->format('j M').'; never two days running', static fn (Item $i): bool => false);
+        if (
+            $this->limits->lastStrengthOn instanceof \DateTimeImmutable
+            && EffortClass::Strength === $item->rung->class
+        ) {
+            $needs[] = new Need(
+                'a day between',
+                'strength work was done on '
+                    .$this->limits->lastStrengthOn->format('j M')
+                    .'; never two days running',
+                static fn (Item $i): bool => false,
+            );
         }
 
         return $needs;
@@ -129,7 +194,9 @@ final readonly class SittingRules
         }
         $shared = $item->loadedGroups();
         foreach ($two as $earlier) {
-            $shared = !self::isHeavy($earlier) ? [] : array_intersect($shared, $earlier->loadedGroups());
+            $shared = !self::isHeavy($earlier)
+                ? []
+                : array_intersect($shared, $earlier->loadedGroups());
         }
 
         return [] !== $shared;
@@ -158,18 +225,32 @@ final readonly class SittingRules
         $done = $item->rung->segment;
         $hand = [Segment::Fingers, Segment::Thumb];
 
-        return $done === $segment || \in_array($segment, [Segment::None, Segment::Shoulder, Segment::Forearm], true) || (\in_array($done, $hand, true) && \in_array($segment, $hand, true));
+        return $done === $segment
+            || \in_array($segment, [Segment::None, Segment::Shoulder, Segment::Forearm], true)
+            || (\in_array($done, $hand, true) && \in_array($segment, $hand, true));
     }
 
     private static function lengthening(string $group, Side $side, string $text): Need
     {
-        return new Need('length '.$group.' '.$side->value, $text, static fn (Item $i): bool => $i->covers($side) && \in_array($group, $i->rung->lengthens, true));
+        return new Need(
+            'length '.$group.' '.$side->value,
+            $text,
+            static fn (Item $i): bool => $i->covers($side) && \in_array(
+                $group,
+                $i->rung->lengthens,
+                true,
+            ),
+        );
     }
 
     /** @param non-empty-list<string> $rungIds any of them */
     private static function doing(array $rungIds, Side $side, string $text): Need
     {
-        return new Need('did '.implode(' ', $rungIds).' '.$side->value, $text, static fn (Item $i): bool => $i->covers($side) && \in_array($i->rung->id, $rungIds, true));
+        return new Need(
+            'did '.implode(' ', $rungIds).' '.$side->value,
+            $text,
+            static fn (Item $i): bool => $i->covers($side) && \in_array($i->rung->id, $rungIds, true),
+        );
     }
 
     private function stretchedIfTight(Side $side): ?Need
@@ -199,15 +280,38 @@ final readonly class SittingRules
             $next = self::nextWork($items, $i);
             $tight = $this->isTight($item);
             $grips = $grips || ($tight && self::grips($item));
-            if ($closes && (null === $next || $next->block !== $item->block || null === $item->block) && (null === $next || !$this->letsGo($next, $item))) {
-                $broken[] = new BrokenRule('release-after-grip', $item->rung->name.': a letting-go item belongs directly after it', $i);
+            if (
+                $closes
+                && (null === $next || $next->block !== $item->block || null === $item->block)
+                && (null === $next || !$this->letsGo($next, $item))
+            ) {
+                $broken[] = new BrokenRule(
+                    'release-after-grip',
+                    $item->rung->name.': a letting-go item belongs directly after it',
+                    $i,
+                );
             } elseif ($tight && self::grips($item) && null !== $next && self::grips($next)) {
-                $broken[] = new BrokenRule('release-between-grips', $item->rung->name.': with this tone gripping and letting go take turns', $i);
+                $broken[] = new BrokenRule(
+                    'release-between-grips',
+                    $item->rung->name.': with this tone gripping and letting go take turns',
+                    $i,
+                );
             }
         }
         $balance = Balance::of($items);
-        if ($grips && $balance->extensionSeconds < self::TIGHT_BALANCE * $balance->flexionSeconds - 1e-9) {
-            $broken[] = new BrokenRule('too-little-opening', \sprintf('A tight or curling hand is given gripping: opening work has to be at least %.1f times as long (%.0f s beside %.0f s)', self::TIGHT_BALANCE, $balance->extensionSeconds, $balance->flexionSeconds));
+        if (
+            $grips
+            && $balance->extensionSeconds < self::TIGHT_BALANCE * $balance->flexionSeconds - 1e-9
+        ) {
+            $broken[] = new BrokenRule(
+                'too-little-opening',
+                \sprintf(
+                    'A tight or curling hand is given gripping: opening work has to be at least %.1f times as long (%.0f s beside %.0f s)',
+                    self::TIGHT_BALANCE,
+                    $balance->extensionSeconds,
+                    $balance->flexionSeconds,
+                ),
+            );
         }
 
         return $broken;
@@ -249,7 +353,11 @@ final readonly class SittingRules
 
     private static function grips(Item $item): bool
     {
-        return !$item->isPause && [] !== array_filter($item->rung->loads, static fn (MuscleLoad $l): bool => $l->grips());
+        return !$item->isPause
+            && [] !== array_filter(
+                $item->rung->loads,
+                static fn (MuscleLoad $l): bool => $l->grips(),
+            );
     }
 
     /** @return non-empty-list<Side> */

@@ -15,8 +15,10 @@ final class Swaps
     /** @var array<string, Item> by key */
     private array $possible = [];
 
-    public function __construct(private readonly Catalogue $catalogue, Brief $brief)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        Brief $brief,
+    ) {
         $free = $brief->withEdits(new Edits());
         foreach ((new Candidates($catalogue, $free))->groups() as $group) {
             foreach ($group->options as $option) {
@@ -35,8 +37,22 @@ final class Swaps
     public function for(Item $item, array $routine): array
     {
         $keys = array_map(static fn (Item $i): string => $i->key(), $routine);
-        $found = array_filter($this->possible, fn (Item $i): bool => !\in_array($i->key(), $keys, true) && null === $i->block && $this->isLike($i, $item));
-        usort($found, fn (Item $a, Item $b): int => [$this->sameArea($b, $item), $b->worth, $a->key()] <=> [$this->sameArea($a, $item), $a->worth, $b->key()]);
+        $found = array_filter(
+            $this->possible,
+            fn (Item $i): bool => !\in_array(
+                $i->key(),
+                $keys,
+                true,
+            ) && null === $i->block && $this->isLike($i, $item),
+        );
+        usort(
+            $found,
+            fn (Item $a, Item $b): int => [
+                $this->sameArea($b, $item),
+                $b->worth,
+                $a->key(),
+            ] <=> [$this->sameArea($a, $item), $a->worth, $b->key()],
+        );
 
         return \array_slice($found, 0, self::MOST);
     }
@@ -47,11 +63,15 @@ final class Swaps
             return false;
         }
 
-        return SittingRole::Main !== $one->rung->role || $this->sameArea($one, $other) || $one->rung->segment === $other->rung->segment;
+        return SittingRole::Main !== $one->rung->role
+            || $this->sameArea($one, $other)
+            || $one->rung->segment === $other->rung->segment;
     }
 
     private function sameArea(Item $one, Item $other): bool
     {
-        return $this->catalogue->ladderOf($one->rung->id)->strand === $this->catalogue->ladderOf($other->rung->id)->strand;
+        return $this->catalogue
+            ->ladderOf($one->rung->id)->strand === $this->catalogue
+            ->ladderOf($other->rung->id)->strand;
     }
 }

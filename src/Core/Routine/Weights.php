@@ -61,7 +61,9 @@ final readonly class Weights
     {
         $known = array_intersect_key(array_filter($values, is_numeric(...)), (new self())->toArray());
 
-        return new self(...array_map(static fn (mixed $v): int => max(0, min(self::MOST, (int) $v)), $known));
+        return new self(
+            ...array_map(static fn (mixed $v): int => max(0, min(self::MOST, (int) $v)), $known),
+        );
     }
 
     /** What each is, for the page on which a clinic sets them. */

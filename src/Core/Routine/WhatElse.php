@@ -14,8 +14,9 @@ final readonly class WhatElse
 {
     private const MOST_MATERIALS = 5;
 
-    public function __construct(private Catalogue $catalogue)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+    ) {
     }
 
     /** @return list<Alternative> five more minutes first, then most gain first; what gains nothing is not named */
@@ -24,16 +25,43 @@ final readonly class WhatElse
         $builder = new Builder($this->catalogue);
         $alternatives = [];
         foreach ($this->missing($brief->placements, $brief->facts) as $key) {
-            $alternatives[] = $builder->instead($this->catalogue->handbook()->material($key)->label ?? $key, $now, $brief->withClient($brief->placements, $brief->facts->withMaterials([...($brief->facts->materials ?? []), $key])));
+            $alternatives[] = $builder->instead(
+                $this->catalogue->handbook()->material($key)->label ?? $key,
+                $now,
+                $brief->withClient(
+                    $brief->placements,
+                    $brief->facts->withMaterials([...($brief->facts->materials ?? []), $key]),
+                ),
+            );
         }
         if (!$brief->facts->helperHere) {
             $helped = $brief->facts->withHelper();
-            $alternatives[] = $builder->instead('A helper', $now, $brief->withClient((new Placer($this->catalogue))->place($helped, $brief->today), $helped));
+            $alternatives[] = $builder->instead(
+                'A helper',
+                $now,
+                $brief->withClient(
+                    (new Placer($this->catalogue))->place($helped, $brief->today),
+                    $helped,
+                ),
+            );
         }
-        $alternatives = array_values(array_filter($alternatives, static fn (?Alternative $a): bool => null !== $a));
-        usort($alternatives, static fn (Alternative $a, Alternative $b): int => [$b->gain, $a->with] <=> [$a->gain, $b->with]);
+        $alternatives = array_values(
+            array_filter($alternatives, static fn (?Alternative $a): bool => null !== $a),
+        );
+        usort(
+            $alternatives,
+            static fn (
+                Alternative $a,
+                Alternative $b,
+            ): int => [$b->gain, $a->with] <=> [$a->gain, $b->with],
+        );
 
-        return array_values(array_filter([$builder->withMoreMinutes($now, $brief), ...$alternatives], static fn (?Alternative $a): bool => null !== $a));
+        return array_values(
+            array_filter(
+                [$builder->withMoreMinutes($now, $brief), ...$alternatives],
+                static fn (?Alternative $a): bool => null !== $a,
+            ),
+        );
     }
 
     /** @return list<string> materials that are the only thing between the client and an offered rung, most wanted first */

@@ -7,8 +7,10 @@ namespace HandGarden\Core\Routine;
 /** The rule that keeps a candidate out of a routine, in the order a therapist would ask. */
 final readonly class WhyNot
 {
-    public function __construct(private SittingRules $rules, private Limits $limits)
-    {
+    public function __construct(
+        private SittingRules $rules,
+        private Limits $limits,
+    ) {
     }
 
     /**
@@ -22,9 +24,24 @@ final readonly class WhyNot
         $keys = array_map(static fn (Item $i): string => $i->key(), $chosen);
         $out = [];
         foreach ($groups as $group) {
-            $missing = array_values(array_filter($group->options[0]->items, static fn (Item $i): bool => !\in_array($i->key(), $keys, true)));
+            $missing = array_values(
+                array_filter(
+                    $group->options[0]->items,
+                    static fn (Item $i): bool => !\in_array($i->key(), $keys, true),
+                ),
+            );
             if ([] !== $missing) {
-                $label = implode(', ', array_map(static fn (Item $i): string => $i->rung->name.(Hands::Together === $i->hands || Hands::Each === $i->hands ? '' : ' ('.$i->hands->value.')'), $missing));
+                $label = implode(
+                    ', ',
+                    array_map(
+                        static fn (Item $i): string => $i->rung->name.(
+                            Hands::Together === $i->hands || Hands::Each === $i->hands
+                                ? ''
+                                : ' ('.$i->hands->value.')'
+                        ),
+                        $missing,
+                    ),
+                );
                 $out[] = new LeftOut($label, $this->binding($missing, $chosen));
             }
         }
@@ -44,9 +61,21 @@ final readonly class WhyNot
 
         return match (true) {
             [] !== $needs => ucfirst($needs[0]),
-            $over > 0 => \sprintf('Time: %d:%02d more than the %d minutes', intdiv($over, 60), $over % 60, $this->limits->minutes),
-            $sequence->effort() > $this->limits->effortBudget() => \sprintf('Effort: %.0f of %.0f', $sequence->effort(), $this->limits->effortBudget()),
-            $sequence->homeItems() > $this->limits->homeItems => \sprintf('Number of items: at most %d at home', $this->limits->homeItems),
+            $over > 0 => \sprintf(
+                'Time: %d:%02d more than the %d minutes',
+                intdiv($over, 60),
+                $over % 60,
+                $this->limits->minutes,
+            ),
+            $sequence->effort() > $this->limits->effortBudget() => \sprintf(
+                'Effort: %.0f of %.0f',
+                $sequence->effort(),
+                $this->limits->effortBudget(),
+            ),
+            $sequence->homeItems() > $this->limits->homeItems => \sprintf(
+                'Number of items: at most %d at home',
+                $this->limits->homeItems,
+            ),
             default => 'Others serve the goals better',
         };
     }

@@ -22,19 +22,26 @@ final class Screening
      * @param array<string, array{Answer, \DateTimeImmutable}> $answers    by question id
      * @param \DateTimeImmutable|null                          $injectedOn day of the last tone injection, where it is known
      */
-    public function __construct(public readonly ScreeningQuestions $questions, private readonly array $answers, private readonly ?\DateTimeImmutable $injectedOn = null)
-    {
+    public function __construct(
+        public readonly ScreeningQuestions $questions,
+        private readonly array $answers,
+        private readonly ?\DateTimeImmutable $injectedOn = null,
+    ) {
     }
 
     public function answer(string $questionId, \DateTimeImmutable $today): Answer
     {
-        return $this->answered[$questionId.'|'.$today->getTimestamp()] ??= $this->answerOn($questionId, $today);
+        return $this->answered[
+            $questionId.'|'.$today->getTimestamp()
+        ] ??= $this->answerOn($questionId, $today);
     }
 
     private function answerOn(string $questionId, \DateTimeImmutable $today): Answer
     {
         [$answer, $on] = $this->answers[$questionId] ?? [Answer::NotAsked, $today];
-        $days = null === $this->injectedOn ? null : $this->questions->find($questionId)?->daysAfterInjection;
+        $days = null === $this->injectedOn
+            ? null
+            : $this->questions->find($questionId)?->daysAfterInjection;
         if (null !== $this->injectedOn && null !== $days) {
             $until = $this->injectedOn->modify('+'.$days.' days');
             if ($until >= $today) {
@@ -49,8 +56,12 @@ final class Screening
     }
 
     /** @return list<ScreeningBlock> everything that keeps the rung out; empty: nothing does */
-    public function blocks(Rung $rung, string $strand, bool $supervised, \DateTimeImmutable $today): array
-    {
+    public function blocks(
+        Rung $rung,
+        string $strand,
+        bool $supervised,
+        \DateTimeImmutable $today,
+    ): array {
         $blocks = [];
         foreach ($this->questions->questions as $question) {
             $answer = $this->answer($question->id, $today);
@@ -67,8 +78,12 @@ final class Screening
     {
         $limit = null;
         foreach ($this->questions->questions as $question) {
-            $applies = null !== $question->maxHoldSeconds && Answer::No !== $this->answer($question->id, $today)
-                && ([] === $question->shortensClasses || \in_array($rung->class, $question->shortensClasses, true));
+            $applies = null !== $question->maxHoldSeconds
+                && Answer::No !== $this->answer($question->id, $today)
+                && (
+                    [] === $question->shortensClasses
+                    || \in_array($rung->class, $question->shortensClasses, true)
+                );
             if ($applies) {
                 $limit = min($limit ?? \PHP_INT_MAX, $question->maxHoldSeconds);
             }
@@ -105,12 +120,22 @@ final class Screening
     /** @return list<Question> answered yes, most serious first as the questions are ordered */
     public function found(\DateTimeImmutable $today): array
     {
-        return array_values(array_filter($this->questions->questions, fn (Question $q): bool => Answer::Yes === $this->answer($q->id, $today)));
+        return array_values(
+            array_filter(
+                $this->questions->questions,
+                fn (Question $q): bool => Answer::Yes === $this->answer($q->id, $today),
+            ),
+        );
     }
 
     /** @return list<Question> */
     public function unanswered(\DateTimeImmutable $today): array
     {
-        return array_values(array_filter($this->questions->questions, fn (Question $q): bool => Answer::NotAsked === $this->answer($q->id, $today)));
+        return array_values(
+            array_filter(
+                $this->questions->questions,
+                fn (Question $q): bool => Answer::NotAsked === $this->answer($q->id, $today),
+            ),
+        );
     }
 }

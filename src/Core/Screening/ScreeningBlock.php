@@ -6,8 +6,10 @@ namespace HandGarden\Core\Screening;
 
 final readonly class ScreeningBlock
 {
-    public function __construct(public Question $question, public Answer $answer)
-    {
+    public function __construct(
+        public Question $question,
+        public Answer $answer,
+    ) {
     }
 
     public function text(): string

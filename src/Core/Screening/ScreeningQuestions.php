@@ -12,8 +12,12 @@ final readonly class ScreeningQuestions
      * @param list<array{when: string, do: string}> $stopRules
      * @param list<string>                          $setUpCheck
      */
-    public function __construct(public array $questions, public array $stopRules, public string $pullingIsFine, public array $setUpCheck)
-    {
+    public function __construct(
+        public array $questions,
+        public array $stopRules,
+        public string $pullingIsFine,
+        public array $setUpCheck,
+    ) {
     }
 
     public function find(string $id): ?Question

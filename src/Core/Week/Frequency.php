@@ -28,8 +28,16 @@ enum Frequency: string
     {
         return match (true) {
             EffortClass::Strength === $item->rung->class => self::EverySecondDay,
-            \in_array($strand, [Strand::Settle, Strand::Mobilize, Strand::Stretch, Strand::Amplitude], true) => self::Daily,
-            \in_array($item->rung->class, [EffortClass::Calm, EffortClass::Prep], true) => self::Daily,
+            \in_array(
+                $strand,
+                [Strand::Settle, Strand::Mobilize, Strand::Stretch, Strand::Amplitude],
+                true,
+            ) => self::Daily,
+            \in_array(
+                $item->rung->class,
+                [EffortClass::Calm, EffortClass::Prep],
+                true,
+            ) => self::Daily,
             default => self::TrainingDays,
         };
     }

@@ -21,15 +21,29 @@ final class HelperHours
             if ('' === trim($part)) {
                 continue;
             }
-            if (1 !== preg_match('/^\s*([a-z]{3})\w*\s*(?:-\s*([a-z]{3})\w*)?\s+(\d{1,2})[:.](\d\d)\s*-\s*(\d{1,2})[:.](\d\d)\s*$/i', $part, $found)) {
+            if (
+                1 !== preg_match(
+                    '/^\s*([a-z]{3})\w*\s*(?:-\s*([a-z]{3})\w*)?\s+(\d{1,2})[:.](\d\d)\s*-\s*(\d{1,2})[:.](\d\d)\s*$/i',
+                    $part,
+                    $found,
+                )
+            ) {
                 throw new InvalidWeek(\sprintf('‘%s’ is not like Mon-Fri 8:00-12:00.', trim($part)));
             }
             $from = self::day($found[1]);
             $to = '' === $found[2] ? $from : self::day($found[2]);
-            if ((int) $found[3] > 24 || (int) $found[4] > 59 || (int) $found[5] > 24 || (int) $found[6] > 59) {
+            if (
+                (int) $found[3] > 24
+                || (int) $found[4] > 59
+                || (int) $found[5] > 24
+                || (int) $found[6] > 59
+            ) {
                 throw new InvalidWeek(\sprintf('‘%s’ holds a time that is none.', trim($part)));
             }
-            $slot = new Slot(60 * (int) $found[3] + (int) $found[4], 60 * (int) $found[5] + (int) $found[6]);
+            $slot = new Slot(
+                60 * (int) $found[3] + (int) $found[4],
+                60 * (int) $found[5] + (int) $found[6],
+            );
             for ($day = $from;; $day = ($day + 1) % 7) {
                 $hours[$day][] = $slot;
                 if ($day === $to) {
@@ -46,6 +60,10 @@ final class HelperHours
     {
         $day = array_search(mb_strtolower($name), self::DAYS, true);
 
-        return \is_int($day) ? $day : throw new InvalidWeek(\sprintf('‘%s’ is no day: Mon, Tue, Wed, Thu, Fri, Sat, Sun.', $name));
+        return \is_int($day)
+            ? $day
+            : throw new InvalidWeek(
+                \sprintf('‘%s’ is no day: Mon, Tue, Wed, Thu, Fri, Sat, Sun.', $name),
+            );
     }
 }

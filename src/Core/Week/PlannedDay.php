@@ -14,12 +14,20 @@ final readonly class PlannedDay
      * @param list<Item>   $items     empty: nothing that day
      * @param list<string> $conflicts what was left out and why
      */
-    public function __construct(public \DateTimeImmutable $day, public ?Slot $slot, public array $items, public bool $isTraining, public array $conflicts)
-    {
+    public function __construct(
+        public \DateTimeImmutable $day,
+        public ?Slot $slot,
+        public array $items,
+        public bool $isTraining,
+        public array $conflicts,
+    ) {
     }
 
     public function hasStrength(): bool
     {
-        return [] !== array_filter($this->items, static fn (Item $i): bool => EffortClass::Strength === $i->rung->class);
+        return [] !== array_filter(
+            $this->items,
+            static fn (Item $i): bool => EffortClass::Strength === $i->rung->class,
+        );
     }
 }

@@ -7,8 +7,10 @@ namespace HandGarden\Core\Week;
 /** A stretch of one day, in minutes since its midnight in the client's zone. */
 final readonly class Slot
 {
-    public function __construct(public int $from, public int $to)
-    {
+    public function __construct(
+        public int $from,
+        public int $to,
+    ) {
         if ($from < 0 || $to > 1440 || $from >= $to) {
             throw new InvalidWeek(\sprintf('%d to %d is no stretch of a day.', $from, $to));
         }

@@ -23,7 +23,12 @@ final class Times
         $starts = [];
         if ($input->followsMedicine()) {
             foreach ($input->doseMinutes as $dose) {
-                for ($start = $dose + self::FELT_AFTER; $start <= $dose + self::FELT_AFTER + self::WINDOW; $start += self::STEP) {
+                for (
+                    $start = $dose
+                        + self::FELT_AFTER; $start <= $dose
+                        + self::FELT_AFTER
+                        + self::WINDOW; $start += self::STEP
+                ) {
                     $starts[] = $start;
                 }
             }
@@ -34,6 +39,13 @@ final class Times
             $starts[] = $start; // where nothing better is free
         }
 
-        return array_values(array_unique(array_filter($starts, static fn (int $s): bool => $s >= self::FIRST && $s < self::LAST)));
+        return array_values(
+            array_unique(
+                array_filter(
+                    $starts,
+                    static fn (int $s): bool => $s >= self::FIRST && $s < self::LAST,
+                ),
+            ),
+        );
     }
 }

@@ -11,8 +11,10 @@ final readonly class Week
      * @param list<PlannedDay> $days      Monday first
      * @param list<string>     $conflicts of the whole week
      */
-    public function __construct(public array $days, public array $conflicts)
-    {
+    public function __construct(
+        public array $days,
+        public array $conflicts,
+    ) {
     }
 
     /** @return list<string> keys of everything that is needed, in the order of first use */

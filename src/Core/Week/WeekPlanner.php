@@ -20,8 +20,10 @@ final readonly class WeekPlanner
 {
     private const MOST_STRENGTH_DAYS = 4;
 
-    public function __construct(private Catalogue $catalogue, private SittingRules $rules)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+        private SittingRules $rules,
+    ) {
     }
 
     public function plan(WeekInput $input): Week
@@ -37,10 +39,28 @@ final readonly class WeekPlanner
             }
         }
         $training = self::spread($free, $helped, $input->daysPerWeek);
-        $conflicts = \count($training) < $input->daysPerWeek ? [\sprintf('%d of %d training days have room for the whole sitting: shorten it, or free a time.', \count($training), $input->daysPerWeek)] : [];
+        $conflicts = \count($training) < $input->daysPerWeek
+            ? [
+                \sprintf(
+                    '%d of %d training days have room for the whole sitting: shorten it, or free a time.',
+                    \count($training),
+                    $input->daysPerWeek,
+                ),
+            ]
+            : [];
         $strength = $this->strengthDays($input, $training);
-        if ([] !== array_filter($input->items, static fn (Item $i): bool => EffortClass::Strength === $i->rung->class) && \count($strength) < min(3, \count($training))) {
-            $conflicts[] = \sprintf('Strength on %d day%s only: never on two days running.', \count($strength), 1 === \count($strength) ? '' : 's');
+        if (
+            [] !== array_filter(
+                $input->items,
+                static fn (Item $i): bool => EffortClass::Strength === $i->rung->class,
+            )
+            && \count($strength) < min(3, \count($training))
+        ) {
+            $conflicts[] = \sprintf(
+                'Strength on %d day%s only: never on two days running.',
+                \count($strength),
+                1 === \count($strength) ? '' : 's',
+            );
         }
         $days = [];
         for ($weekday = 0; $weekday < 7; ++$weekday) {
@@ -51,32 +71,69 @@ final readonly class WeekPlanner
         return new Week($days, $conflicts);
     }
 
-    private function day(WeekInput $input, int $weekday, bool $isTraining, bool $withStrength): PlannedDay
-    {
-        $wanted = array_values(array_filter($input->items, fn (Item $i): bool => match (Frequency::of($i, $this->catalogue->ladderOf($i->rung->id)->strand)) {
-            Frequency::Daily => true,
-            Frequency::TrainingDays => $isTraining,
-            Frequency::EverySecondDay => $isTraining && $withStrength,
-        }));
+    private function day(
+        WeekInput $input,
+        int $weekday,
+        bool $isTraining,
+        bool $withStrength,
+    ): PlannedDay {
+        $wanted =
+            array_values(
+                array_filter(
+                    $input->items,
+                    fn (Item $i): bool => match (Frequency::of(
+                        $i,
+                        $this->catalogue->ladderOf($i->rung->id)->strand,
+                    )) {
+                        Frequency::Daily => true,
+                        Frequency::TrainingDays => $isTraining,
+                        Frequency::EverySecondDay => $isTraining && $withStrength,
+                    },
+                ),
+            );
         $conflicts = [];
         $wanted = $this->legal($wanted, $conflicts);
-        if (!$isTraining && [] === array_filter($wanted, static fn (Item $i): bool => EffortClass::Calm !== $i->rung->class)) {
+        if (
+            !$isTraining
+            && [] === array_filter(
+                $wanted,
+                static fn (Item $i): bool => EffortClass::Calm !== $i->rung->class,
+            )
+        ) {
             $wanted = []; // a warm-up alone is no reason to sit down
         }
         if ([] === $wanted) {
             return new PlannedDay($input->day($weekday), null, [], $isTraining, $conflicts);
         }
-        $slot = $this->slot($input, $weekday, (new Sequence($wanted))->seconds(), self::needsHelper($wanted));
+        $slot = $this->slot(
+            $input,
+            $weekday,
+            (new Sequence($wanted))->seconds(),
+            self::needsHelper($wanted),
+        );
         if (null === $slot) {
-            $alone = array_values(array_filter($wanted, static fn (Item $i): bool => !self::isForHelper($i)));
+            $alone = array_values(
+                array_filter($wanted, static fn (Item $i): bool => !self::isForHelper($i)),
+            );
             foreach (array_filter($wanted, self::isForHelper(...)) as $item) {
-                $conflicts[] = \sprintf('%s: the helper is not there at a free time.', $item->rung->name);
+                $conflicts[] = \sprintf(
+                    '%s: the helper is not there at a free time.',
+                    $item->rung->name,
+                );
             }
             $wanted = \count($alone) === \count($wanted) ? $wanted : $this->legal($alone, $conflicts);
-            $slot = [] === $wanted ? null : $this->slot($input, $weekday, (new Sequence($wanted))->seconds(), false);
+            $slot = [] === $wanted
+                ? null
+                : $this->slot($input, $weekday, (new Sequence($wanted))->seconds(), false);
         }
         if (null === $slot) {
-            return new PlannedDay($input->day($weekday), null, [], $isTraining, [...$conflicts, 'No free time that is long enough.']);
+            return new PlannedDay(
+                $input->day($weekday),
+                null,
+                [],
+                $isTraining,
+                [...$conflicts, 'No free time that is long enough.'],
+            );
         }
 
         return new PlannedDay($input->day($weekday), $slot, $wanted, $isTraining, $conflicts);
@@ -93,7 +150,12 @@ final readonly class WeekPlanner
     private function legal(array $items, array &$conflicts): array
     {
         do {
-            $broken = array_values(array_filter($this->rules->broken($items), static fn (BrokenRule $b): bool => null !== $b->item));
+            $broken = array_values(
+                array_filter(
+                    $this->rules->broken($items),
+                    static fn (BrokenRule $b): bool => null !== $b->item,
+                ),
+            );
             $at = $broken[0]->item ?? null;
             if (null !== $at) {
                 $conflicts[] = \sprintf('%s: %s', $items[$at]->rung->name, lcfirst($broken[0]->text));
@@ -114,7 +176,12 @@ final readonly class WeekPlanner
             }
             $slot = new Slot($start, $start + $minutes);
             $isFree = [] === array_filter($input->busy[$weekday] ?? [], $slot->overlaps(...));
-            $isHelped = !$withHelper || null === $input->helper || [] !== array_filter($input->helper[$weekday] ?? [], static fn (Slot $h): bool => $h->holds($slot));
+            $isHelped = !$withHelper
+                || null === $input->helper
+                || [] !== array_filter(
+                    $input->helper[$weekday] ?? [],
+                    static fn (Slot $h): bool => $h->holds($slot),
+                );
             if ($isFree && $isHelped) {
                 return $slot;
             }
@@ -131,7 +198,9 @@ final readonly class WeekPlanner
     private function strengthDays(WeekInput $input, array $training): array
     {
         $days = [];
-        $last = null === $input->lastStrength ? \PHP_INT_MIN : (int) $input->monday->diff($input->lastStrength)->format('%r%a');
+        $last = null === $input->lastStrength
+            ? \PHP_INT_MIN
+            : (int) $input->monday->diff($input->lastStrength)->format('%r%a');
         foreach ($training as $weekday) {
             if ($weekday - $last >= 2 && \count($days) < self::MOST_STRENGTH_DAYS) {
                 $days[] = $last = $weekday;
@@ -155,8 +224,13 @@ final readonly class WeekPlanner
         $best = [];
         $bestScore = null;
         for ($mask = 1; $mask < 128; ++$mask) {
-            $days = array_values(array_filter($free, static fn (int $d): bool => 0 !== ($mask & (1 << $d))));
-            if (\count($days) !== $wanted || $mask !== array_sum(array_map(static fn (int $d): int => 1 << $d, $days))) {
+            $days = array_values(
+                array_filter($free, static fn (int $d): bool => 0 !== ($mask & (1 << $d))),
+            );
+            if (
+                \count($days) !== $wanted
+                || $mask !== array_sum(array_map(static fn (int $d): int => 1 << $d, $days))
+            ) {
                 continue;
             }
             $crowding = 4 * \count(array_diff($days, $helped));
@@ -184,6 +258,9 @@ final readonly class WeekPlanner
 
     private static function isForHelper(Item $item): bool
     {
-        return [] === array_intersect(array_map(static fn (Performer $p): string => $p->value, $item->rung->performers), [Performer::ClientAlone->value, Performer::OwnOtherHand->value]);
+        return [] === array_intersect(
+            array_map(static fn (Performer $p): string => $p->value, $item->rung->performers),
+            [Performer::ClientAlone->value, Performer::OwnOtherHand->value],
+        );
     }
 }

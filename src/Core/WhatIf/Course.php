@@ -26,8 +26,10 @@ final class Course
 
     public int $metDays = 0;
 
-    public function __construct(public readonly Prescribed $start, \DateTimeImmutable $today)
-    {
+    public function __construct(
+        public readonly Prescribed $start,
+        \DateTimeImmutable $today,
+    ) {
         $this->now = $start;
         $this->doses[] = [$today, $start->rung, $start->dose];
     }

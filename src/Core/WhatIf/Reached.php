@@ -10,7 +10,9 @@ use HandGarden\Core\Catalogue\Rung;
 final readonly class Reached
 {
     /** @param ?\DateTimeImmutable $from null: not within the weeks looked at */
-    public function __construct(public Rung $rung, public ?\DateTimeImmutable $from)
-    {
+    public function __construct(
+        public Rung $rung,
+        public ?\DateTimeImmutable $from,
+    ) {
     }
 }

@@ -18,8 +18,16 @@ final readonly class StemPath
      * @param list<array{\DateTimeImmutable, Rung, Dose}>  $doses    every change of dose, the first is that of today
      * @param ?RungPlacement                               $waitsFor the next rung, whose own conditions have to be measured or met first; null: nothing waits
      */
-    public function __construct(public Ladder $ladder, public Hands $hands, public Rung $start, public array $reached, public array $doses, public ?RungPlacement $waitsFor, public ?\DateTimeImmutable $waitsSince, public int $metDays)
-    {
+    public function __construct(
+        public Ladder $ladder,
+        public Hands $hands,
+        public Rung $start,
+        public array $reached,
+        public array $doses,
+        public ?RungPlacement $waitsFor,
+        public ?\DateTimeImmutable $waitsSince,
+        public int $metDays,
+    ) {
     }
 
     public function key(): string

@@ -30,8 +30,10 @@ final readonly class WhatIf
 {
     public const DAYS = 42;
 
-    public function __construct(private Catalogue $catalogue, private ProgressSettings $settings = new ProgressSettings())
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+        private ProgressSettings $settings = new ProgressSettings(),
+    ) {
     }
 
     /**
@@ -41,8 +43,15 @@ final readonly class WhatIf
      *
      * @return list<StemPath> of climbed ladders, in the order of the items
      */
-    public function run(array $items, SittingLog $log, ClientFacts $facts, float $adherence, int $daysPerWeek, int $seed, \DateTimeImmutable $today): array
-    {
+    public function run(
+        array $items,
+        SittingLog $log,
+        ClientFacts $facts,
+        float $adherence,
+        int $daysPerWeek,
+        int $seed,
+        \DateTimeImmutable $today,
+    ): array {
         $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'what-if '.$seed, true)));
         $proposer = new Proposer($this->catalogue, $this->settings);
         $courses = array_map(static fn (Prescribed $p): Course => new Course($p, $today), $items);
@@ -56,10 +65,24 @@ final readonly class WhatIf
             foreach ($courses as $i => $course) {
                 if ($random->getInt(0, 9_999) < (int) round(10_000 * $adherence)) {
                     ++$course->metDays;
-                    $lines[] = new LogLine('what-if '.$day.' '.$i, 'what-if '.$day, $course->now->rung->id, $course->now->hands, $course->now->dose, $on, Outcome::Done);
+                    $lines[] = new LogLine(
+                        'what-if '.$day.' '.$i,
+                        'what-if '.$day,
+                        $course->now->rung->id,
+                        $course->now->hands,
+                        $course->now->dose,
+                        $on,
+                        Outcome::Done,
+                    );
                 }
             }
-            $proposals = $proposer->propose(array_map(static fn (Course $c): Prescribed => $c->now, $courses), new SittingLog($lines), $facts->conditions, $daysPerWeek, $on);
+            $proposals = $proposer->propose(
+                array_map(static fn (Course $c): Prescribed => $c->now, $courses),
+                new SittingLog($lines),
+                $facts->conditions,
+                $daysPerWeek,
+                $on,
+            );
             foreach ($proposals as $proposal) {
                 $met = $this->follow($proposal, $courses, $facts, $met, $today, $on);
             }
@@ -80,17 +103,46 @@ final readonly class WhatIf
      *
      * @return list<string> rungs whose evidence is met, `rung|side`
      */
-    private function follow(Proposal $proposal, array $courses, ClientFacts $facts, array $met, \DateTimeImmutable $today, \DateTimeImmutable $on): array
-    {
+    private function follow(
+        Proposal $proposal,
+        array $courses,
+        ClientFacts $facts,
+        array $met,
+        \DateTimeImmutable $today,
+        \DateTimeImmutable $on,
+    ): array {
         foreach ($courses as $course) {
             if ($course->now->key() !== $proposal->itemKey()) {
                 continue;
             }
             if (ProposalKind::NextRung === $proposal->kind && null === $course->waitsFor) {
-                $sides = array_values(array_filter(Side::cases(), static fn (Side $s): bool => $course->now->hands->covers($s)));
-                $met = array_values(array_unique([...$met, ...array_map(static fn (Side $s): string => $course->now->rung->id.'|'.$s->value, $sides)]));
-                $this->climb($course, (new Placer($this->catalogue))->place($facts->withMet($met), $today), $on);
-            } elseif (null !== $proposal->to && \in_array($proposal->kind, [ProposalKind::Advance, ProposalKind::StepDownAfterBreak], true)) {
+                $sides = array_values(
+                    array_filter(
+                        Side::cases(),
+                        static fn (Side $s): bool => $course->now->hands->covers($s),
+                    ),
+                );
+                $met = array_values(
+                    array_unique(
+                        [
+                            ...$met,
+                            ...array_map(
+                                static fn (Side $s): string => $course->now->rung->id.'|'.$s->value,
+                                $sides,
+                            ),
+                        ],
+                    ),
+                );
+                $this->climb(
+                    $course,
+                    (new Placer($this->catalogue))->place($facts->withMet($met), $today),
+                    $on,
+                );
+            } elseif (null !== $proposal->to && \in_array(
+                $proposal->kind,
+                [ProposalKind::Advance, ProposalKind::StepDownAfterBreak],
+                true,
+            )) {
                 $course->dosed($proposal->to, $on);
             }
         }
@@ -103,7 +155,10 @@ final readonly class WhatIf
         $ladder = $this->catalogue->ladderOf($course->now->rung->id);
         $placed = $this->lowest($placements, $course, $ladder->key);
         $standing = $placed?->standingRung();
-        $above = null !== $standing && ($ladder->positionOf($standing->id) ?? 0) > ($ladder->positionOf($course->now->rung->id) ?? 0);
+        $above = null !== $standing
+            && ($ladder->positionOf($standing->id) ?? 0) > ($ladder->positionOf(
+                $course->now->rung->id,
+            ) ?? 0);
         if (null !== $standing && $above) {
             $course->climbed($standing, $on);
         } elseif (null !== $placed?->next) {
@@ -113,13 +168,20 @@ final readonly class WhatIf
     }
 
     /** Of two hands that share an item, the one that stands lower. */
-    private function lowest(Placements $placements, Course $course, string $ladderKey): ?LadderPlacement
-    {
+    private function lowest(
+        Placements $placements,
+        Course $course,
+        string $ladderKey,
+    ): ?LadderPlacement {
         $lowest = null;
         $position = \PHP_INT_MAX;
         foreach (Side::cases() as $side) {
-            $placed = $course->now->hands->covers($side) ? $placements->find($ladderKey, $side) : null;
-            $at = null === $placed || null === $placed->standingRung() ? 0 : ($placed->ladder->positionOf($placed->standingRung()->id) ?? 0);
+            $placed = $course->now->hands->covers($side)
+                ? $placements->find($ladderKey, $side)
+                : null;
+            $at = null === $placed || null === $placed->standingRung()
+                ? 0
+                : ($placed->ladder->positionOf($placed->standingRung()->id) ?? 0);
             if (null !== $placed && $at < $position) {
                 [$lowest, $position] = [$placed, $at];
             }
@@ -139,7 +201,16 @@ final readonly class WhatIf
         foreach ($courses as $course) {
             $ladder = $this->catalogue->ladderOf($course->start->rung->id);
             if ($ladder->kind->isClimbed()) {
-                $paths[] = new StemPath($ladder, $course->start->hands, $course->start->rung, $course->reached, $course->doses, $course->waitsFor, $course->waitsSince, $course->metDays);
+                $paths[] = new StemPath(
+                    $ladder,
+                    $course->start->hands,
+                    $course->start->rung,
+                    $course->reached,
+                    $course->doses,
+                    $course->waitsFor,
+                    $course->waitsSince,
+                    $course->metDays,
+                );
             }
         }
 

@@ -53,10 +53,17 @@ final readonly class DemoClients
     ) {
     }
 
-    public function make(Clinic $clinic, Staff $therapist, Staff $assistant, \DateTimeImmutable $now): void
-    {
+    public function make(
+        Clinic $clinic,
+        Staff $therapist,
+        Staff $assistant,
+        \DateTimeImmutable $now,
+    ): void {
         foreach (['odalys', 'tomasz'] as $name) {
-            $story = Node::fromJson((string) file_get_contents($this->demoDir.'/'.$name.'.json'), $name.'.json');
+            $story = Node::fromJson(
+                (string) file_get_contents($this->demoDir.'/'.$name.'.json'),
+                $name.'.json',
+            );
             $client = $this->client($story->get('client'), $clinic, $therapist, $now);
             $today = Clock::dayOf($now, $client->zone);
             $this->screening($client, $therapist, $today, $now);
@@ -74,22 +81,32 @@ final readonly class DemoClients
         }
     }
 
-    private function client(Node $node, Clinic $clinic, Staff $therapist, \DateTimeImmutable $now): Client
-    {
+    private function client(
+        Node $node,
+        Clinic $clinic,
+        Staff $therapist,
+        \DateTimeImmutable $now,
+    ): Client {
         $client = new Client($clinic->id, $therapist->id, $now->modify('-70 days'));
         $client->givenName = $node->get('given')->string();
         $client->familyName = $node->get('family')->string();
         $client->birthYear = (int) $now->format('Y') - $node->get('age')->int();
         $client->zone = 'Europe/Tallinn';
         $client->setConditions($node->get('conditions')->enums(Condition::class));
-        $client->setSides($node->get('affected')->enums(Side::class), $node->get('unaffected')->enums(Side::class));
+        $client->setSides(
+            $node->get('affected')->enums(Side::class),
+            $node->get('unaffected')->enums(Side::class),
+        );
         $client->minutes = $node->get('minutes')->int();
         $client->daysPerWeek = $node->get('days')->int();
         $client->stamina = $node->get('stamina')->enum(Stamina::class);
         $client->helper = $node->get('helper')->string();
         $client->helperPresent = '' !== $client->helper;
         $client->materials = $node->get('materials')->strings();
-        $client->goals = array_map(static fn (Node $w): int => $w->int(Goals::LEAST, Goals::MOST), $node->get('goals')->map());
+        $client->goals = array_map(
+            static fn (Node $w): int => $w->int(Goals::LEAST, Goals::MOST),
+            $node->get('goals')->map(),
+        );
         $client->goalWords = $node->get('goal_words')->string();
         $client->story = $node->get('story')->string();
         $client->setIntake(self::intake($node->get('intake'), $now));
@@ -100,7 +117,9 @@ final readonly class DemoClients
 
     private static function intake(Node $node, \DateTimeImmutable $now): Intake
     {
-        $day = static fn (string $key): string => $now->modify('-'.$node->get($key)->int().' days')->format('Y-m-d');
+        $day = static fn (string $key): string => $now->modify(
+            '-'.$node->get($key)->int().' days',
+        )->format('Y-m-d');
         $kept = ['onsetOn' => $day('onset_days_ago'), 'consentOn' => $day('consent_days_ago')];
         foreach ($node->map() as $key => $value) {
             $kept[$key] ??= $value->raw();
@@ -109,15 +128,34 @@ final readonly class DemoClients
         return Intake::fromArray($kept);
     }
 
-    private function screening(Client $client, Staff $staff, \DateTimeImmutable $today, \DateTimeImmutable $now): void
-    {
+    private function screening(
+        Client $client,
+        Staff $staff,
+        \DateTimeImmutable $today,
+        \DateTimeImmutable $now,
+    ): void {
         foreach ($this->catalogue->get()->screening->questions as $question) {
-            $this->entities->persist(new ScreeningAnswer($client->clinicId, $client->id, $question->id, Answer::No, $today->modify('-7 days'), $staff->id, $now->modify('-7 days')));
+            $this->entities->persist(
+                new ScreeningAnswer(
+                    $client->clinicId,
+                    $client->id,
+                    $question->id,
+                    Answer::No,
+                    $today->modify('-7 days'),
+                    $staff->id,
+                    $now->modify('-7 days'),
+                ),
+            );
         }
     }
 
-    private function assessment(Node $node, Client $client, Staff $staff, \DateTimeImmutable $today, \DateTimeImmutable $now): void
-    {
+    private function assessment(
+        Node $node,
+        Client $client,
+        Staff $staff,
+        \DateTimeImmutable $today,
+        \DateTimeImmutable $now,
+    ): void {
         $ago = '-'.$node->get('days_ago')->int().' days';
         $day = $today->modify($ago);
         $visit = new Visit($client->clinicId, $client->id, $day, $staff->id, $now->modify($ago));
@@ -125,29 +163,74 @@ final readonly class DemoClients
         $this->entities->persist($visit);
         $format = new ReadingFormat($this->catalogue->get());
         $readings = [
-            ...array_map(static fn (Node $m): Reading => $format->measure($m, $day), $node->optional('measures')?->items() ?? []),
-            ...array_map(static fn (Node $o): Reading => $format->observation($o, $day), $node->optional('observations')?->items() ?? []),
-            ...array_map(static fn (Node $t): Reading => $format->tryout($t, $day), $node->optional('tryouts')?->items() ?? []),
+            ...array_map(
+                static fn (Node $m): Reading => $format->measure($m, $day),
+                $node->optional('measures')?->items() ?? [],
+            ),
+            ...array_map(
+                static fn (Node $o): Reading => $format->observation($o, $day),
+                $node->optional('observations')?->items() ?? [],
+            ),
+            ...array_map(
+                static fn (Node $t): Reading => $format->tryout($t, $day),
+                $node->optional('tryouts')?->items() ?? [],
+            ),
         ];
         foreach ($node->optional('looked_for')?->items() ?? [] as $list) {
             array_push($readings, ...$format->restOfList($list, $readings, $day));
         }
         foreach ($readings as $reading) {
-            $this->entities->persist(RecordedReading::of($reading, $visit, $staff->id, $now->modify($ago)));
+            $this->entities->persist(
+                RecordedReading::of($reading, $visit, $staff->id, $now->modify($ago)),
+            );
         }
     }
 
     /** @return list<Item> */
-    private function routine(Node $story, Client $client, Staff $staff, \DateTimeImmutable $today, \DateTimeImmutable $now): array
-    {
+    private function routine(
+        Node $story,
+        Client $client,
+        Staff $staff,
+        \DateTimeImmutable $today,
+        \DateTimeImmutable $now,
+    ): array {
         $catalogue = $this->catalogue->get();
         $doses = [];
         foreach ($story->get('doses')->map() as $key => $dose) {
-            $doses[$key] = DoseFormat::read($dose, $catalogue->rung(explode('|', $key)[0])->startDose);
-            $this->entities->persist(new PrescribedDose($client->clinicId, $client->id, $key, DoseFormat::write($doses[$key]), $staff->id, $now->modify('-15 days')));
+            $doses[$key] = DoseFormat::read(
+                $dose,
+                $catalogue->rung(explode('|', $key)[0])->startDose,
+            );
+            $this->entities->persist(
+                new PrescribedDose(
+                    $client->clinicId,
+                    $client->id,
+                    $key,
+                    DoseFormat::write($doses[$key]),
+                    $staff->id,
+                    $now->modify('-15 days'),
+                ),
+            );
         }
-        $routine = (new Builder($catalogue))->build(new Brief($this->plan->placements($client), $this->plan->facts($client), Goals::chosen($catalogue->goals, $client->goals), RoutineKind::Home->limits($client, $client->minutes), $today, $doses));
-        $this->entities->persist(SavedRoutine::suggested($routine, $client, RoutineKind::Home, $staff->id, $now->modify('-15 days')));
+        $routine = (new Builder($catalogue))->build(
+            new Brief(
+                $this->plan->placements($client),
+                $this->plan->facts($client),
+                Goals::chosen($catalogue->goals, $client->goals),
+                RoutineKind::Home->limits($client, $client->minutes),
+                $today,
+                $doses,
+            ),
+        );
+        $this->entities->persist(
+            SavedRoutine::suggested(
+                $routine,
+                $client,
+                RoutineKind::Home,
+                $staff->id,
+                $now->modify('-15 days'),
+            ),
+        );
 
         return $routine->sequence->items;
     }
@@ -155,22 +238,54 @@ final readonly class DemoClients
     /**
      * @param list<Item> $items
      */
-    private function sittings(Node $node, Client $client, array $items, Staff $staff, \DateTimeImmutable $now): void
-    {
+    private function sittings(
+        Node $node,
+        Client $client,
+        array $items,
+        Staff $staff,
+        \DateTimeImmutable $now,
+    ): void {
         foreach ($node->items() as $sitting) {
             $daysAgo = $sitting->get('days_ago')->int();
             $at = $now->modify('-'.$daysAgo.' days')->setTime(8, 30);
             $day = Clock::dayOf($at, $client->zone);
-            $record = new Sitting($client->clinicId, $client->id, RoutineFormat::write($items), $day, $sitting->get('pain')->int(), $staff->id, $at);
+            $record = new Sitting(
+                $client->clinicId,
+                $client->id,
+                RoutineFormat::write($items),
+                $day,
+                $sitting->get('pain')->int(),
+                $staff->id,
+                $at,
+            );
             $record->finishedAt = $at->modify('+25 minutes');
             $record->note = $sitting->optional('note')?->string() ?? '';
             $this->entities->persist($record);
             $special = $sitting->optional('items')?->map() ?? [];
             foreach ($items as $place => $item) {
                 $of = $special[$item->key()] ?? null;
-                $this->line($record, $place, $item, $sitting, $of, $at->modify('+'.(2 * $place).' minutes'), $day, $staff);
+                $this->line(
+                    $record,
+                    $place,
+                    $item,
+                    $sitting,
+                    $of,
+                    $at->modify('+'.(2 * $place).' minutes'),
+                    $day,
+                    $staff,
+                );
                 if (true === $of?->optional('new_tingling')?->bool()) {
-                    $suspension = new Suspension($client->clinicId, $client->id, $item->key(), \sprintf('%s: new tingling or numbness on %s.', $item->rung->name, $day->format('j M')), $at);
+                    $suspension = new Suspension(
+                        $client->clinicId,
+                        $client->id,
+                        $item->key(),
+                        \sprintf(
+                            '%s: new tingling or numbness on %s.',
+                            $item->rung->name,
+                            $day->format('j M'),
+                        ),
+                        $at,
+                    );
                     $this->reopen($suspension, $of, $staff);
                     $this->entities->persist($suspension);
                 }
@@ -188,16 +303,48 @@ final readonly class DemoClients
         }
     }
 
-    private function line(Sitting $sitting, int $place, Item $item, Node $of, ?Node $special, \DateTimeImmutable $at, \DateTimeImmutable $day, Staff $staff): void
-    {
+    private function line(
+        Sitting $sitting,
+        int $place,
+        Item $item,
+        Node $of,
+        ?Node $special,
+        \DateTimeImmutable $at,
+        \DateTimeImmutable $day,
+        Staff $staff,
+    ): void {
         $pain = $of->get('pain')->int();
-        $body = ['outcome' => 'done', 'pain_before' => $pain, 'pain_after' => $pain, 'tone' => 'same', 'fatigue' => $of->get('fatigue')->int()];
+        $body = [
+            'outcome' => 'done',
+            'pain_before' => $pain,
+            'pain_after' => $pain,
+            'tone' => 'same',
+            'fatigue' => $of->get('fatigue')->int(),
+        ];
         foreach ($special?->map() ?? [] as $key => $value) {
             if (!\in_array($key, ['reopened', 'dose'], true)) {
                 $body[$key] = $value->raw();
             }
         }
         $dose = DoseFormat::read($special?->optional('dose'), $item->dose);
-        $this->entities->persist(new LogEntry(Uuid::v7()->toRfc4122(), $sitting->clinicId, $sitting->clientId, $sitting->id, $place, $item->rung->id, $item->hands, DoseFormat::write($dose), $body, hash('sha256', (string) json_encode($body)), $day, false, $at, $at, $staff->id));
+        $this->entities->persist(
+            new LogEntry(
+                Uuid::v7()->toRfc4122(),
+                $sitting->clinicId,
+                $sitting->clientId,
+                $sitting->id,
+                $place,
+                $item->rung->id,
+                $item->hands,
+                DoseFormat::write($dose),
+                $body,
+                hash('sha256', (string) json_encode($body)),
+                $day,
+                false,
+                $at,
+                $at,
+                $staff->id,
+            ),
+        );
     }
 }

@@ -40,23 +40,46 @@ final class LoadDemo extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         if (!$this->onLoopback || '' === $this->password) {
-            $output->writeln('Demonstration data is for a machine that listens on loopback only (HG_LOOPBACK=1) and wants DEMO_PASSWORD. Nothing was loaded.');
+            $output->writeln(
+                'Demonstration data is for a machine that listens on loopback only (HG_LOOPBACK=1) and wants DEMO_PASSWORD. Nothing was loaded.',
+            );
 
             return Command::FAILURE;
         }
-        if (true === $this->connection->fetchOne('SELECT EXISTS (SELECT 1 FROM staff WHERE for_demo)')) {
+        if (
+            true === $this->connection->fetchOne('SELECT EXISTS (SELECT 1 FROM staff WHERE for_demo)')
+        ) {
             $output->writeln('Demonstration data is there already.');
 
             return Command::SUCCESS;
         }
-        $clinic = new Clinic('Quayside Hand Clinic', '112', 'Call the clinic on weekdays from 8 to 16; outside these hours the out-of-hours doctor.');
+        $clinic = new Clinic(
+            'Quayside Hand Clinic',
+            '112',
+            'Call the clinic on weekdays from 8 to 16; outside these hours the out-of-hours doctor.',
+        );
         $this->entities->persist($clinic);
         $lead = $this->staff($clinic, 'maren', 'Maren Ilves', Role::Lead);
         $this->staff($clinic, 'sefa', 'Sefa Ouland', Role::Therapist);
         $assistant = $this->staff($clinic, 'jory', 'Jory Tamm', Role::Assistant);
         $this->entities->flush();
-        foreach ([['Glove, right', DeviceKind::Glove], ['Force gauge', DeviceKind::Gauge], ['Wrist sensor', DeviceKind::Motion]] as $place => [$name, $kind]) {
-            $this->entities->persist(Device::register($clinic->id, $name, $kind, Side::Right, true, $this->clock->now()->modify(\sprintf('+%d seconds', $place)))[0]);
+        foreach (
+            [
+                ['Glove, right', DeviceKind::Glove],
+                ['Force gauge', DeviceKind::Gauge],
+                ['Wrist sensor', DeviceKind::Motion],
+            ] as $place => [$name, $kind]
+        ) {
+            $this->entities->persist(
+                Device::register(
+                    $clinic->id,
+                    $name,
+                    $kind,
+                    Side::Right,
+                    true,
+                    $this->clock->now()->modify(\sprintf('+%d seconds', $place)),
+                )[0],
+            );
         }
         $this->clients->make($clinic, $lead, $assistant, $this->clock->now());
         $output->writeln('Demonstration data loaded.');

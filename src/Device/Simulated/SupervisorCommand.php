@@ -35,7 +35,11 @@ final class SupervisorCommand extends Command implements SignalableCommandInterf
 
     protected function configure(): void
     {
-        $this->addArgument('pid-file', InputArgument::OPTIONAL, 'Where to write the number of this process, so that it can be stopped');
+        $this->addArgument(
+            'pid-file',
+            InputArgument::OPTIONAL,
+            'Where to write the number of this process, so that it can be stopped',
+        );
     }
 
     /** @return list<int> */
@@ -76,23 +80,44 @@ final class SupervisorCommand extends Command implements SignalableCommandInterf
     private function look(OutputInterface $output): void
     {
         $wanted = [];
-        foreach ($this->connection->fetchAllAssociative('SELECT id, kind, profile, secret FROM device WHERE wanted AND retired_at IS NULL AND secret IS NOT NULL') as $values) {
+        foreach (
+            $this->connection->fetchAllAssociative(
+                'SELECT id, kind, profile, secret FROM device WHERE wanted AND retired_at IS NULL AND secret IS NOT NULL',
+            ) as $values
+        ) {
             $row = new Row($values);
             $wanted[$row->text('id')] = $row;
         }
         foreach ($this->running as $id => [$process, $profile]) {
-            if (!isset($wanted[$id]) || $wanted[$id]->text('profile') !== $profile || !$process->isRunning()) {
+            if (
+                !isset($wanted[$id])
+                || $wanted[$id]->text('profile') !== $profile
+                || !$process->isRunning()
+            ) {
                 $process->stop(1.0);
                 unset($this->running[$id]);
             }
         }
         foreach ($wanted as $id => $row) {
             if (!isset($this->running[$id])) {
-                $process = new Process([\PHP_BINARY, $this->console, 'garden:device', $row->text('kind'), '--behaviour', $row->text('profile')], env: ['HG_DEVICE_TOKEN' => $row->text('secret')], timeout: null);
+                $process = new Process(
+                    [
+                        \PHP_BINARY,
+                        $this->console,
+                        'garden:device',
+                        $row->text('kind'),
+                        '--behaviour',
+                        $row->text('profile'),
+                    ],
+                    env: ['HG_DEVICE_TOKEN' => $row->text('secret')],
+                    timeout: null,
+                );
                 $process->disableOutput();
                 $process->start();
                 $this->running[$id] = [$process, $row->text('profile')];
-                $output->writeln(\sprintf('%s %s started', $row->text('kind'), $row->text('profile')));
+                $output->writeln(
+                    \sprintf('%s %s started', $row->text('kind'), $row->text('profile')),
+                );
             }
         }
     }

@@ -35,6 +35,13 @@ final readonly class CaseFile
             $doses[$item->key()] = $item->dose;
         }
 
-        return new Brief($placements, $this->facts, $this->goals, $this->limits, $this->today, $doses);
+        return new Brief(
+            $placements,
+            $this->facts,
+            $this->goals,
+            $this->limits,
+            $this->today,
+            $doses,
+        );
     }
 }

@@ -33,8 +33,10 @@ use HandGarden\Core\Screening\Screening;
 /** Reads a case from JSON: every value by what it means, and the whole against the published schema. */
 final readonly class CaseReader
 {
-    public function __construct(private Catalogue $catalogue, private SchemaCheck $schema)
-    {
+    public function __construct(
+        private Catalogue $catalogue,
+        private SchemaCheck $schema,
+    ) {
     }
 
     /** @throws InvalidData naming the path */
@@ -42,12 +44,27 @@ final readonly class CaseReader
     {
         $node = Node::fromJson($json);
         $today = $node->get('today')->date();
-        $log = new SittingLog(array_map((new LogFormat($this->catalogue))->read(...), $node->optional('log')?->items() ?? []));
-        $facts = $this->facts($node, $today)->withMet((new Evidence($this->catalogue, new ProgressSettings()))->met($log));
+        $log = new SittingLog(
+            array_map(
+                (new LogFormat($this->catalogue))->read(...),
+                $node->optional('log')?->items() ?? [],
+            ),
+        );
+        $facts = $this->facts($node, $today)->withMet(
+            (new Evidence($this->catalogue, new ProgressSettings()))->met($log),
+        );
 
         $this->schema->check($json); // last, because the complaints above are the plainer ones
 
-        return new CaseFile($today, $facts, $this->goals($node), self::limits($node->optional('limits')), $node->optional('limits')?->optional('days_per_week')?->int() ?? 5, $this->routine($node->optional('routine'), $log), $log);
+        return new CaseFile(
+            $today,
+            $facts,
+            $this->goals($node),
+            self::limits($node->optional('limits')),
+            $node->optional('limits')?->optional('days_per_week')?->int() ?? 5,
+            $this->routine($node->optional('routine'), $log),
+            $log,
+        );
     }
 
     private function facts(Node $node, \DateTimeImmutable $today): ClientFacts
@@ -65,7 +82,11 @@ final readonly class CaseReader
             $client->optional('unaffected')?->enums(Side::class) ?? [],
             $client->optional('writing_hand')?->enum(Side::class) ?? Side::Right,
             new Readings($this->readings($node, $today)),
-            $this->screening($node->optional('screening'), $client->optional('injected_on')?->date(), $today),
+            $this->screening(
+                $node->optional('screening'),
+                $client->optional('injected_on')?->date(),
+                $today,
+            ),
             $client->optional('injected_on')?->date(),
             $client->optional('helper_here')?->bool() ?? false,
             $client->optional('helper_signed')?->strings() ?? [],
@@ -75,7 +96,14 @@ final readonly class CaseReader
             array_map($this->override(...), $node->optional('overrides')?->items() ?? []),
             $client->optional('materials')?->strings(),
             $client->optional('suspended')?->strings() ?? [],
-            approaches: array_map(static fn (Node $a): ChosenSchool => new ChosenSchool($a->get('question')->enum(Question::class), $a->get('school')->enum(School::class), $a->get('note')->string()), $node->optional('approaches')?->items() ?? []),
+            approaches: array_map(
+                static fn (Node $a): ChosenSchool => new ChosenSchool(
+                    $a->get('question')->enum(Question::class),
+                    $a->get('school')->enum(School::class),
+                    $a->get('note')->string(),
+                ),
+                $node->optional('approaches')?->items() ?? [],
+            ),
         );
     }
 
@@ -84,7 +112,13 @@ final readonly class CaseReader
     {
         $format = new ReadingFormat($this->catalogue);
         $readings = [];
-        foreach (['measures' => $format->measure(...), 'observations' => $format->observation(...), 'tryouts' => $format->tryout(...)] as $key => $read) {
+        foreach (
+            [
+                'measures' => $format->measure(...),
+                'observations' => $format->observation(...),
+                'tryouts' => $format->tryout(...),
+            ] as $key => $read
+        ) {
             foreach ($node->optional($key)?->items() ?? [] as $item) {
                 $readings[] = $read($item, $today);
             }
@@ -96,15 +130,21 @@ final readonly class CaseReader
         return $readings;
     }
 
-    private function screening(?Node $node, ?\DateTimeImmutable $injectedOn, \DateTimeImmutable $today): Screening
-    {
+    private function screening(
+        ?Node $node,
+        ?\DateTimeImmutable $injectedOn,
+        \DateTimeImmutable $today,
+    ): Screening {
         $answers = [];
         foreach ($node?->map() ?? [] as $id => $answer) {
             if (null === $this->catalogue->screening->find($id)) {
                 throw $answer->fail('is not a screening question');
             }
             $dated = !\is_string($answer->raw());
-            $answers[$id] = [($dated ? $answer->get('answer') : $answer)->enum(Answer::class), $dated ? $answer->get('on')->date() : $today];
+            $answers[$id] = [
+                ($dated ? $answer->get('answer') : $answer)->enum(Answer::class),
+                $dated ? $answer->get('on')->date() : $today,
+            ];
         }
 
         return new Screening($this->catalogue->screening, $answers, $injectedOn);
@@ -118,7 +158,12 @@ final readonly class CaseReader
             throw $node->get('rung')->fail(\sprintf('"%s" is not a rung of %s', $rung, $ladder));
         }
 
-        return new Override($ladder, $node->get('side')->enum(Side::class), $rung, $node->get('note')->string());
+        return new Override(
+            $ladder,
+            $node->get('side')->enum(Side::class),
+            $rung,
+            $node->get('note')->string(),
+        );
     }
 
     /** One task, or several with their weights. */
@@ -138,7 +183,20 @@ final readonly class CaseReader
 
     private function goal(Node $at, string $key): string
     {
-        return $this->catalogue->goal($key)->key ?? throw $at->fail(\sprintf('"%s" is not a goal; expected one of %s', $key, implode(', ', array_map(static fn (GoalTask $g): string => $g->key, $this->catalogue->goals))));
+        return $this->catalogue->goal($key)->key
+            ?? throw $at->fail(
+                \sprintf(
+                    '"%s" is not a goal; expected one of %s',
+                    $key,
+                    implode(
+                        ', ',
+                        array_map(
+                            static fn (GoalTask $g): string => $g->key,
+                            $this->catalogue->goals,
+                        ),
+                    ),
+                ),
+            );
     }
 
     private static function limits(?Node $node): Limits
@@ -160,14 +218,22 @@ final readonly class CaseReader
             if (!$this->catalogue->hasRung($rung)) {
                 throw $item->get('rung')->fail(\sprintf('"%s" is not in the catalogue', $rung));
             }
-            $items[] = new Prescribed($this->catalogue->rung($rung), $item->get('hands')->enum(Hands::class), DoseFormat::read($item->optional('dose'), $this->catalogue->rung($rung)->startDose));
+            $items[] = new Prescribed(
+                $this->catalogue->rung($rung),
+                $item->get('hands')->enum(Hands::class),
+                DoseFormat::read($item->optional('dose'), $this->catalogue->rung($rung)->startDose),
+            );
         }
         if (null === $node) {
             foreach ($log->itemKeys() as $key) {
                 $lines = $log->of($key);
                 if ([] !== $lines) {
                     $last = $lines[array_key_last($lines)];
-                    $items[] = new Prescribed($this->catalogue->rung($last->rungId), $last->hands, $last->dose);
+                    $items[] = new Prescribed(
+                        $this->catalogue->rung($last->rungId),
+                        $last->hands,
+                        $last->dose,
+                    );
                 }
             }
         }

@@ -13,19 +13,25 @@ use HandGarden\Core\Routine\WhatElse;
 /** The three questions a case can be asked, without a database. */
 final readonly class CaseRunner
 {
-    public function __construct(private CatalogueStore $catalogue, private string $schemaFile)
-    {
+    public function __construct(
+        private CatalogueStore $catalogue,
+        private string $schemaFile,
+    ) {
     }
 
     public function read(string $json): CaseFile
     {
-        return (new CaseReader($this->catalogue->get(), new SchemaCheck($this->schemaFile)))->read($json);
+        return (
+            new CaseReader($this->catalogue->get(), new SchemaCheck($this->schemaFile))
+        )->read($json);
     }
 
     /** @return array<string, mixed> */
     public function place(CaseFile $case): array
     {
-        return (new ResultWriter($this->catalogue->get()))->placements((new Placer($this->catalogue->get()))->place($case->facts, $case->today));
+        return (new ResultWriter($this->catalogue->get()))->placements(
+            (new Placer($this->catalogue->get()))->place($case->facts, $case->today),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -35,7 +41,10 @@ final readonly class CaseRunner
         $brief = $case->brief((new Placer($catalogue))->place($case->facts, $case->today));
         $routine = (new Builder($catalogue))->build($brief);
 
-        return (new ResultWriter($catalogue))->routine($routine, (new WhatElse($catalogue))->of($routine, $brief));
+        return (new ResultWriter($catalogue))->routine(
+            $routine,
+            (new WhatElse($catalogue))->of($routine, $brief),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -43,6 +52,14 @@ final readonly class CaseRunner
     {
         $catalogue = $this->catalogue->get();
 
-        return (new ResultWriter($catalogue))->proposals((new Proposer($catalogue))->propose($case->routine, $case->log, $case->facts->conditions, $case->daysPerWeek, $case->today));
+        return (new ResultWriter($catalogue))->proposals(
+            (new Proposer($catalogue))->propose(
+                $case->routine,
+                $case->log,
+                $case->facts->conditions,
+                $case->daysPerWeek,
+                $case->today,
+            ),
+        );
     }
 }

@@ -33,7 +33,17 @@ final readonly class ResultWriter
     {
         return [
             'placements' => array_map($this->ladder(...), $placements->ladders),
-            'needs_measuring' => array_map(fn (Needed $n): array => ['code' => $n->code, 'argument' => $n->argument, 'side' => $n->side->value, 'text' => $this->words->needed($n), 'seconds' => $n->seconds, 'ladders' => $n->ladders], $placements->needed),
+            'needs_measuring' => array_map(
+                fn (Needed $n): array => [
+                    'code' => $n->code,
+                    'argument' => $n->argument,
+                    'side' => $n->side->value,
+                    'text' => $this->words->needed($n),
+                    'seconds' => $n->seconds,
+                    'ladders' => $n->ladders,
+                ],
+                $placements->needed,
+            ),
         ];
     }
 
@@ -51,7 +61,10 @@ final readonly class ResultWriter
             'minutes_allowed' => $routine->limits->minutes,
             'effort' => round($routine->sequence->effort(), 1),
             'effort_budget' => $routine->limits->effortBudget(),
-            'balance' => ['extension_seconds' => round($balance->extensionSeconds), 'gripping_seconds' => round($balance->flexionSeconds)],
+            'balance' => [
+                'extension_seconds' => round($balance->extensionSeconds),
+                'gripping_seconds' => round($balance->flexionSeconds),
+            ],
             'value' => $routine->value,
             'value_at_most' => $routine->bound,
             'proved_best' => $routine->isProvedBest(),
@@ -65,8 +78,18 @@ final readonly class ResultWriter
                 'variant' => $i->variant,
                 'reason' => $i->reason,
             ], static fn (mixed $v): bool => null !== $v), $routine->sequence->items),
-            'left_out' => array_map(static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason], $routine->leftOut),
-            'what_would_add' => array_map(static fn (Alternative $a): array => ['with' => $a->with, 'gain' => $a->gain, 'adds' => $a->adds], $else),
+            'left_out' => array_map(
+                static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason],
+                $routine->leftOut,
+            ),
+            'what_would_add' => array_map(
+                static fn (Alternative $a): array => [
+                    'with' => $a->with,
+                    'gain' => $a->gain,
+                    'adds' => $a->adds,
+                ],
+                $else,
+            ),
         ];
     }
 
@@ -99,17 +122,40 @@ final readonly class ResultWriter
             'side' => $placed->side->value,
             'state' => $placed->state->value,
             'standing' => $placed->standingRung()?->id,
-            'in' => array_values(array_map(static fn (RungPlacement $r): string => $r->rung->id, array_filter($placed->rungs, static fn (RungPlacement $r): bool => $r->isIn()))),
+            'in' => array_values(
+                array_map(
+                    static fn (RungPlacement $r): string => $r->rung->id,
+                    array_filter($placed->rungs, static fn (RungPlacement $r): bool => $r->isIn()),
+                ),
+            ),
             'instead' => $placed->ladder->insteadBelow,
-            'override' => null === $placed->override ? null : ['rung' => $placed->override->rungId, 'note' => $placed->override->note],
-            'reasons' => null === $placed->standing ? [] : [$this->words->placed($placed->standing, $placed->side)],
+            'override' => null === $placed->override
+                ? null
+                : ['rung' => $placed->override->rungId, 'note' => $placed->override->note],
+            'reasons' => null === $placed->standing
+                ? []
+                : [$this->words->placed($placed->standing, $placed->side)],
             'next' => null === $placed->next ? null : [
                 'rung' => $placed->next->rung->id,
                 'state' => $placed->next->state->value,
-                'conditions' => array_map(static fn ($f): string => $f->text(), $placed->next->findings),
+                'conditions' => array_map(
+                    static fn ($f): string => $f->text(),
+                    $placed->next->findings,
+                ),
                 'text' => $this->words->placed($placed->next, $placed->side),
             ],
-            'rungs' => array_map(static fn (RungPlacement $r): array => ['rung' => $r->rung->id, 'state' => $r->state->value], array_values(array_filter($placed->rungs, static fn (RungPlacement $r): bool => RungState::NoFit !== $r->state))),
+            'rungs' => array_map(
+                static fn (RungPlacement $r): array => [
+                    'rung' => $r->rung->id,
+                    'state' => $r->state->value,
+                ],
+                array_values(
+                    array_filter(
+                        $placed->rungs,
+                        static fn (RungPlacement $r): bool => RungState::NoFit !== $r->state,
+                    ),
+                ),
+            ),
         ];
     }
 }

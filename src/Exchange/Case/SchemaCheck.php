@@ -12,18 +12,25 @@ use Opis\JsonSchema\Validator;
 /** Holds a case against docs/case.schema.json. */
 final readonly class SchemaCheck
 {
-    public function __construct(private string $schemaFile)
-    {
+    public function __construct(
+        private string $schemaFile,
+    ) {
     }
 
     /** @throws InvalidData naming the place that does not fit */
     public function check(string $json): void
     {
         $validator = new Validator();
-        $error = $validator->validate(json_decode($json, false, 64), (string) file_get_contents($this->schemaFile))->error();
+        $error = $validator->validate(
+            json_decode($json, false, 64),
+            (string) file_get_contents($this->schemaFile),
+        )->error();
         if (null !== $error) {
             $deepest = self::deepest($error);
-            throw InvalidData::at(self::path($deepest->data()->fullPath()), lcfirst((new ErrorFormatter())->formatErrorMessage($deepest)));
+            throw InvalidData::at(
+                self::path($deepest->data()->fullPath()),
+                lcfirst((new ErrorFormatter())->formatErrorMessage($deepest)),
+            );
         }
     }
 

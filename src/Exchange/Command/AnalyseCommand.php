@@ -23,10 +23,51 @@ final class AnalyseCommand extends FileCommand
         $node->get('version')->int(1, 1);
 
         return ['format' => $format->string()] + match ($format->string()) {
-            TraceFormat::TRACE => TraceFormat::steadiness(Steadiness::of(TraceFormat::trace($node->only('format', 'version', 'side', 'action', 'set_up', 'rate_hz', 'samples')))),
-            TraceFormat::STEADYING => TraceFormat::steadying(SteadyingTrial::ofTraces(TraceFormat::trials($node->only('format', 'version', 'side', 'trials')))),
-            InkFormat::INK => InkFormat::analysis($node->only('format', 'version', 'task', 'side', 'on', 'pointer', 'guide', 'pixels_per_mm', 'strokes')->get('task')->enum(InkTask::class), InkFormat::sheet($node), $node->optional('guide')),
-            default => throw $format->fail(\sprintf('"%s" is not one of %s', $format->string(), implode(', ', [TraceFormat::TRACE, TraceFormat::STEADYING, InkFormat::INK]))),
+            TraceFormat::TRACE => TraceFormat::steadiness(
+                Steadiness::of(
+                    TraceFormat::trace(
+                        $node->only(
+                            'format',
+                            'version',
+                            'side',
+                            'action',
+                            'set_up',
+                            'rate_hz',
+                            'samples',
+                        ),
+                    ),
+                ),
+            ),
+            TraceFormat::STEADYING => TraceFormat::steadying(
+                SteadyingTrial::ofTraces(
+                    TraceFormat::trials($node->only('format', 'version', 'side', 'trials')),
+                ),
+            ),
+            InkFormat::INK => InkFormat::analysis(
+                $node
+                    ->only(
+                        'format',
+                        'version',
+                        'task',
+                        'side',
+                        'on',
+                        'pointer',
+                        'guide',
+                        'pixels_per_mm',
+                        'strokes',
+                    )
+                    ->get('task')
+                    ->enum(InkTask::class),
+                InkFormat::sheet($node),
+                $node->optional('guide'),
+            ),
+            default => throw $format->fail(
+                \sprintf(
+                    '"%s" is not one of %s',
+                    $format->string(),
+                    implode(', ', [TraceFormat::TRACE, TraceFormat::STEADYING, InkFormat::INK]),
+                ),
+            ),
         };
     }
 }

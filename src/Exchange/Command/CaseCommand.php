@@ -10,8 +10,9 @@ use HandGarden\Exchange\Case\CaseRunner;
 /** A command about one case. */
 abstract class CaseCommand extends FileCommand
 {
-    public function __construct(protected readonly CaseRunner $runner)
-    {
+    public function __construct(
+        protected readonly CaseRunner $runner,
+    ) {
         parent::__construct();
     }
 

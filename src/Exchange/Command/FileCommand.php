@@ -23,7 +23,11 @@ abstract class FileCommand extends Command
 
     protected function configure(): void
     {
-        $this->addArgument('file', InputArgument::REQUIRED, 'JSON (see docs/formats.md), or - for standard input');
+        $this->addArgument(
+            'file',
+            InputArgument::REQUIRED,
+            'JSON (see docs/formats.md), or - for standard input',
+        );
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -38,14 +42,22 @@ abstract class FileCommand extends Command
         } catch (CoreError $e) {
             return self::refuse($output, $e->getMessage());
         }
-        $output->writeln(json_encode($answer, \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_THROW_ON_ERROR), OutputInterface::OUTPUT_RAW);
+        $output->writeln(
+            json_encode(
+                $answer,
+                \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_THROW_ON_ERROR,
+            ),
+            OutputInterface::OUTPUT_RAW,
+        );
 
         return Command::SUCCESS;
     }
 
     private static function refuse(OutputInterface $output, string $message): int
     {
-        ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($message, OutputInterface::OUTPUT_RAW);
+        (
+            $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output
+        )->writeln($message, OutputInterface::OUTPUT_RAW);
 
         return Command::INVALID;
     }

@@ -35,27 +35,51 @@ final class ChartTest extends TestCase
         $chart = OpeningCurve::of($this->openings([-60 => 50.0, -30 => 30.0]), Side::Right);
 
         self::assertNotNull($chart);
-        self::assertStringContainsString('50 % at -60°, 30 % at -30°; lets go at -45°', $chart->description);
+        self::assertStringContainsString(
+            '50 % at -60°, 30 % at -30°; lets go at -45°',
+            $chart->description,
+        );
         self::assertCount(1, self::marks($chart, 'line', 'release'));
         self::assertCount(2, self::marks($chart, 'circle', 'active-dot'));
     }
 
     public function testAHandThatNeverOpensEnoughOrAtOnceSaysSo(): void
     {
-        self::assertStringContainsString('stays under 40 % at every wrist angle', OpeningCurve::of($this->openings([-60 => 30.0, 0 => 10.0]), Side::Right)->description ?? '');
-        self::assertStringContainsString('lets go at +30° or more', OpeningCurve::of($this->openings([0 => 80.0, 30 => 60.0]), Side::Right)->description ?? '');
-        self::assertStringContainsString('measure a second wrist angle', OpeningCurve::of($this->openings([0 => 80.0]), Side::Right)->description ?? '');
-        self::assertNull(OpeningCurve::of(new Readings([]), Side::Left), 'nothing measured, nothing drawn');
+        self::assertStringContainsString(
+            'stays under 40 % at every wrist angle',
+            OpeningCurve::of($this->openings([-60 => 30.0, 0 => 10.0]), Side::Right)->description
+                ?? '',
+        );
+        self::assertStringContainsString(
+            'lets go at +30° or more',
+            OpeningCurve::of($this->openings([0 => 80.0, 30 => 60.0]), Side::Right)->description
+                ?? '',
+        );
+        self::assertStringContainsString(
+            'measure a second wrist angle',
+            OpeningCurve::of($this->openings([0 => 80.0]), Side::Right)->description ?? '',
+        );
+        self::assertNull(
+            OpeningCurve::of(new Readings([]), Side::Left),
+            'nothing measured, nothing drawn',
+        );
     }
 
     public function testAJointThatBendsBackGoesToTheLeftOfStraight(): void
     {
-        $chart = JointArcs::ofDigit($this->joint(Side::Right, -15.0, 80.0), Side::Right, Digit::Index);
+        $chart = JointArcs::ofDigit(
+            $this->joint(Side::Right, -15.0, 80.0),
+            Side::Right,
+            Digit::Index,
+        );
 
         self::assertNotNull($chart);
         self::assertStringContainsString('active -15° to 80°', $chart->description);
         [$arc] = self::marks($chart, 'path', 'arc-active');
-        self::assertSame(1, preg_match('/^M([\d.]+) ([\d.]+)A.* ([\d.]+) ([\d.]+)$/', $arc['attributes']['d'], $ends));
+        self::assertSame(
+            1,
+            preg_match('/^M([\d.]+) ([\d.]+)A.* ([\d.]+) ([\d.]+)$/', $arc['attributes']['d'], $ends),
+        );
         self::assertLessThan(56.0, (float) $ends[1], 'bent back: left of the pivot');
         self::assertGreaterThan(56.0, (float) $ends[3], 'bent: right of it');
     }
@@ -63,10 +87,16 @@ final class ChartTest extends TestCase
     public function testTheOtherHandAndTheLastTimeHaveArcsOfTheirOwn(): void
     {
         $history = [];
-        foreach ([['2026-01-01', 40.0, 80.0], ['2026-02-01', 20.0, 85.0]] as [$day, $straight, $bent]) {
+        foreach (
+            [['2026-01-01', 40.0, 80.0], ['2026-02-01', 20.0, 85.0]] as [$day, $straight, $bent]
+        ) {
             array_push($history, ...$this->joint(Side::Right, $straight, $bent, $day)->current());
         }
-        $chart = JointArcs::ofDigit(new Readings([...$history, ...$this->joint(Side::Left, 0.0, 90.0)->current()]), Side::Right, Digit::Index);
+        $chart = JointArcs::ofDigit(
+            new Readings([...$history, ...$this->joint(Side::Left, 0.0, 90.0)->current()]),
+            Side::Right,
+            Digit::Index,
+        );
 
         self::assertNotNull($chart);
         self::assertStringContainsString('other hand 0° to 90°', $chart->description);
@@ -76,7 +106,20 @@ final class ChartTest extends TestCase
 
     public function testTheMapShowsEveryShareAsAFigure(): void
     {
-        $chart = IndependenceMap::of(Independence::inDegrees(['ring' => ['thumb' => 0.0, 'index' => 0.0, 'middle' => 24.0, 'ring' => 60.0, 'little' => 60.0]]), Side::Left);
+        $chart = IndependenceMap::of(
+            Independence::inDegrees(
+                [
+                    'ring' => [
+                        'thumb' => 0.0,
+                        'index' => 0.0,
+                        'middle' => 24.0,
+                        'ring' => 60.0,
+                        'little' => 60.0,
+                    ],
+                ],
+            ),
+            Side::Left,
+        );
 
         self::assertNotNull($chart);
         $texts = array_column($chart->marks, 'text');
@@ -97,9 +140,16 @@ final class ChartTest extends TestCase
 
         self::assertCount(1, self::marks($chart, 'rect', 'real-band'));
         self::assertCount(1, self::marks($chart, 'line', 'injection'));
-        self::assertStringContainsString('a difference under 5° is no real change (default)', $chart->description);
+        self::assertStringContainsString(
+            'a difference under 5° is no real change (default)',
+            $chart->description,
+        );
         self::assertStringContainsString('before, weeks 3 to 6', $chart->description);
-        self::assertCount(0, self::marks(Trend::of('Pegs', 's', $history, null, null), 'rect', 'real-band'), 'without repeats no band is claimed');
+        self::assertCount(
+            0,
+            self::marks(Trend::of('Pegs', 's', $history, null, null), 'rect', 'real-band'),
+            'without repeats no band is claimed',
+        );
     }
 
     public function testTheSpectrumMarksAClearPeakOnly(): void
@@ -117,39 +167,110 @@ final class ChartTest extends TestCase
 
     public function testTwoSheetsAreDrawnToTheSameScale(): void
     {
-        $sheet = static fn (float $y): Sheet => new Sheet([[new InkPoint(0.0, 100.0, $y), new InkPoint(10.0, 300.0, $y)], [new InkPoint(20.0, 200.0, $y)]]);
-        $chart = InkChart::of('Line', 'Says.', $sheet(210.0), new LineGuide(100.0, 200.0, 300.0, 200.0), $sheet(190.0));
+        $sheet = static fn (float $y): Sheet => new Sheet(
+            [
+                [new InkPoint(0.0, 100.0, $y), new InkPoint(10.0, 300.0, $y)],
+                [new InkPoint(20.0, 200.0, $y)],
+            ],
+        );
+        $chart = InkChart::of(
+            'Line',
+            'Says.',
+            $sheet(210.0),
+            new LineGuide(100.0, 200.0, 300.0, 200.0),
+            $sheet(190.0),
+        );
 
         self::assertNotNull($chart);
-        $y = static fn (string $class): float => (float) explode(',', explode(' ', self::marks($chart, 'polyline', $class)[0]['attributes']['points'])[0])[1];
-        self::assertEqualsWithDelta($y('guide-line') - $y('before-line'), $y('after-line') - $y('guide-line'), 0.2);
-        self::assertGreaterThan($y('guide-line'), $y('after-line'), 'down on the screen is down in the picture');
-        self::assertCount(2, self::marks($chart, 'circle', 'active-dot'), 'a touch without a movement is a dot');
+        $y = static fn (string $class): float => (float) explode(
+            ',',
+            explode(' ', self::marks($chart, 'polyline', $class)[0]['attributes']['points'])[0],
+        )[1];
+        self::assertEqualsWithDelta(
+            $y('guide-line') - $y('before-line'),
+            $y('after-line') - $y('guide-line'),
+            0.2,
+        );
+        self::assertGreaterThan(
+            $y('guide-line'),
+            $y('after-line'),
+            'down on the screen is down in the picture',
+        );
+        self::assertCount(
+            2,
+            self::marks($chart, 'circle', 'active-dot'),
+            'a touch without a movement is a dot',
+        );
         self::assertNull(InkChart::of('Empty', '', new Sheet([]), null));
     }
 
     /** @return list<array{tag: string, attributes: array<string, string>, text: string}> */
     private static function marks(Chart $chart, string $tag, string $class): array
     {
-        return array_values(array_filter($chart->marks, static fn (array $m): bool => $m['tag'] === $tag && ($m['attributes']['class'] ?? '') === $class));
+        return array_values(
+            array_filter(
+                $chart->marks,
+                static fn (array $m): bool => $m['tag'] === $tag && (
+                    $m['attributes']['class'] ?? ''
+                ) === $class,
+            ),
+        );
     }
 
     /** @param array<int, float> $percents */
     private function openings(array $percents): Readings
     {
-        return new Readings(array_map(static fn (int $angle, float $percent): Reading => new Reading('opening', Side::Right, Mode::Active, (string) $angle, $percent, new \DateTimeImmutable('2026-01-05')), array_keys($percents), $percents));
+        return new Readings(
+            array_map(
+                static fn (int $angle, float $percent): Reading => new Reading(
+                    'opening',
+                    Side::Right,
+                    Mode::Active,
+                    (string) $angle,
+                    $percent,
+                    new \DateTimeImmutable('2026-01-05'),
+                ),
+                array_keys($percents),
+                $percents,
+            ),
+        );
     }
 
-    private function joint(Side $side, float $straight, float $bent, string $day = '2026-02-01'): Readings
-    {
+    private function joint(
+        Side $side,
+        float $straight,
+        float $bent,
+        string $day = '2026-02-01',
+    ): Readings {
         return new Readings([
-            new Reading('index_mcp_extension', $side, Mode::Active, null, $straight, new \DateTimeImmutable($day)),
-            new Reading('index_mcp_flexion', $side, Mode::Active, null, $bent, new \DateTimeImmutable($day)),
+            new Reading(
+                'index_mcp_extension',
+                $side,
+                Mode::Active,
+                null,
+                $straight,
+                new \DateTimeImmutable($day),
+            ),
+            new Reading(
+                'index_mcp_flexion',
+                $side,
+                Mode::Active,
+                null,
+                $bent,
+                new \DateTimeImmutable($day),
+            ),
         ]);
     }
 
     private function reading(string $day, float $value): Reading
     {
-        return new Reading('wrist_extension', Side::Right, Mode::Active, null, $value, new \DateTimeImmutable($day, new \DateTimeZone('UTC')));
+        return new Reading(
+            'wrist_extension',
+            Side::Right,
+            Mode::Active,
+            null,
+            $value,
+            new \DateTimeImmutable($day, new \DateTimeZone('UTC')),
+        );
     }
 }

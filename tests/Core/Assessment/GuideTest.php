@@ -25,9 +25,20 @@ final class GuideTest extends TestCase
     }
 
     #[DataProvider('sheets')]
-    public function testWhatIsDrawnAlongTheGuideIsOnIt(string $task, int $width, int $height, string $scale): void
-    {
-        $script = \sprintf('import { guideOf, outlineOf } from %s; const g = guideOf(%s, %d, %d, %s); console.log(JSON.stringify({ guide: g, points: outlineOf(g)[0].points }));', json_encode('file://'.Cases::root().'/assets/scripts/core/guides.js'), json_encode($task), $width, $height, $scale);
+    public function testWhatIsDrawnAlongTheGuideIsOnIt(
+        string $task,
+        int $width,
+        int $height,
+        string $scale,
+    ): void {
+        $script = \sprintf(
+            'import { guideOf, outlineOf } from %s; const g = guideOf(%s, %d, %d, %s); console.log(JSON.stringify({ guide: g, points: outlineOf(g)[0].points }));',
+            json_encode('file://'.Cases::root().'/assets/scripts/core/guides.js'),
+            json_encode($task),
+            $width,
+            $height,
+            $scale,
+        );
         $node = new Process(['node', '--input-type=module', '-e', $script]);
         $node->mustRun();
         $said = Node::fromJson($node->getOutput());
@@ -35,10 +46,19 @@ final class GuideTest extends TestCase
         $points = $said->get('points')->rows(2, 2, 1000);
         $guide = InkFormat::guide($said->get('guide'));
 
-        $distances = $guide->distances(array_map(static fn (array $p, int $i): InkPoint => new InkPoint(10.0 * $i, $p[0], $p[1]), $points, array_keys($points)));
+        $distances = $guide->distances(
+            array_map(
+                static fn (array $p, int $i): InkPoint => new InkPoint(10.0 * $i, $p[0], $p[1]),
+                $points,
+                array_keys($points),
+            ),
+        );
         self::assertLessThan(0.5, max([0.0, ...array_map(abs(...), $distances)]));
         foreach ($points as [$x, $y]) {
-            self::assertTrue($x > 0 && $x < $width && $y > 0 && $y < $height, 'the whole guide lies on the sheet');
+            self::assertTrue(
+                $x > 0 && $x < $width && $y > 0 && $y < $height,
+                'the whole guide lies on the sheet',
+            );
         }
     }
 }

@@ -15,7 +15,18 @@ final class IntakeTest extends TestCase
 {
     public function testWhatWasTypedIsKeptReadAgainAndSaid(): void
     {
-        $input = IntakeInput::typed(['onsetOn' => '2025-11-02', 'medicines' => ' Levodopa ', 'doseTimes' => '12.30, 7:00 12:30', 'communication' => ['short', 'telepathy'], 'commands' => '2', 'seatedMinutes' => '45', 'epilepsy' => 'yes', 'consentOn' => '2025-12-01']);
+        $input = IntakeInput::typed(
+            [
+                'onsetOn' => '2025-11-02',
+                'medicines' => ' Levodopa ',
+                'doseTimes' => '12.30, 7:00 12:30',
+                'communication' => ['short', 'telepathy'],
+                'commands' => '2',
+                'seatedMinutes' => '45',
+                'epilepsy' => 'yes',
+                'consentOn' => '2025-12-01',
+            ],
+        );
         self::assertSame([], $this->problems($input));
         $kept = Intake::fromArray($input->intake()->toArray());
 
@@ -24,14 +35,28 @@ final class IntakeTest extends TestCase
         self::assertSame(['short'], $kept->communication);
         self::assertSame('Levodopa at 07:00, 12:30', $kept->said()['Medicines']);
         self::assertSame('yes', $kept->said()['Epilepsy']);
-        self::assertEquals($input->intake(), IntakeInput::of($kept)->intake(), 'shown again it is the same');
+        self::assertEquals(
+            $input->intake(),
+            IntakeInput::of($kept)->intake(),
+            'shown again it is the same',
+        );
     }
 
     public function testNothingAskedSaysThatConsentIsNotNoted(): void
     {
         self::assertSame(['Consent' => 'not noted'], (new Intake())->said());
         self::assertSame([], (new Intake())->toArray());
-        self::assertEquals(new Intake(), Intake::fromArray(['doseTimes' => 'x', 'seatedMinutes' => 'many', 'communication' => [3], 'living' => 7]));
+        self::assertEquals(
+            new Intake(),
+            Intake::fromArray(
+                [
+                    'doseTimes' => 'x',
+                    'seatedMinutes' => 'many',
+                    'communication' => [3],
+                    'living' => 7,
+                ],
+            ),
+        );
     }
 
     /** @return iterable<string, array{string, mixed}> */
@@ -50,12 +75,20 @@ final class IntakeTest extends TestCase
     #[DataProvider('wrong')]
     public function testWhatIsWrongIsSaidAtItsField(string $field, mixed $value): void
     {
-        self::assertSame([$field], array_keys($this->problems(IntakeInput::typed([$field => $value]))));
+        self::assertSame(
+            [$field],
+            array_keys($this->problems(IntakeInput::typed([$field => $value]))),
+        );
     }
 
     /** @return array<string, string> */
     private function problems(IntakeInput $input): array
     {
-        return Problems::byField(Validation::createValidatorBuilder()->enableAttributeMapping()->getValidator()->validate($input));
+        return Problems::byField(
+            Validation::createValidatorBuilder()
+                ->enableAttributeMapping()
+                ->getValidator()
+                ->validate($input),
+        );
     }
 }

@@ -47,10 +47,18 @@ final class MeasureFormTest extends TestCase
     {
         yield 'out of range' => ['wrist_extension:right:active:-', '140', '140 is outside -90..90'];
         yield 'words' => ['wrist_extension:right:active:-', 'ten', 'ten is not a number'];
-        yield 'no such measure' => ['nose_length:right:active:-', '1', 'there is no measure "nose_length:right:active:-"'];
+        yield 'no such measure' => [
+            'nose_length:right:active:-',
+            '1',
+            'there is no measure "nose_length:right:active:-"',
+        ];
         yield 'no hand' => ['wrist_extension:-:active:-', '1', 'there is no measure'];
         yield 'no mode' => ['wrist_extension:right:-:-', '1', 'there is no measure'];
-        yield 'an angle nobody measures at' => ['opening:right:active:17', '50', 'there is no measure'];
+        yield 'an angle nobody measures at' => [
+            'opening:right:active:17',
+            '50',
+            'there is no measure',
+        ];
         yield 'not in tens' => ['opening:right:active:0', '45', '45 is not a step of 10'];
         yield 'a grade that is none' => ['tone_finger:right:-:-', '1.5', '1.5 is not one of'];
         yield 'two grades' => ['tone_finger:right:-:-', '1 2', 'one grade only'];
@@ -71,16 +79,37 @@ final class MeasureFormTest extends TestCase
     public function testTheQuickAngleCannotLieBeyondTheSlowOneTypedOrKnown(): void
     {
         $day = new \DateTimeImmutable('2026-01-05');
-        $read = $this->form()->read(['m' => ['slow_angle:right:-:finger' => '60', 'catch_angle:right:-:finger' => '80']], $day);
+        $read = $this->form()->read(
+            ['m' => ['slow_angle:right:-:finger' => '60', 'catch_angle:right:-:finger' => '80']],
+            $day,
+        );
         self::assertArrayHasKey('catch_angle:right:-:finger', $read->problems);
         $known = new Readings([new Reading('slow_angle', Side::Right, null, 'finger', 60.0, $day)]);
-        self::assertNotSame([], $this->form()->read(['m' => ['catch_angle:right:-:finger' => '80']], $day, $known)->problems);
-        self::assertSame([], $this->form()->read(['m' => ['catch_angle:left:-:finger' => '80']], $day, $known)->problems, 'the other hand is another matter');
+        self::assertNotSame(
+            [],
+            $this->form()->read(
+                ['m' => ['catch_angle:right:-:finger' => '80']],
+                $day,
+                $known,
+            )->problems,
+        );
+        self::assertSame(
+            [],
+            $this->form()->read(
+                ['m' => ['catch_angle:left:-:finger' => '80']],
+                $day,
+                $known,
+            )->problems,
+            'the other hand is another matter',
+        );
     }
 
     public function testNoneOfTheRestAnswersNoButNeverOverAnAnswer(): void
     {
-        $read = $this->form()->read(['o' => ['curls:right:-:-' => 'y'], 'none' => ['tightness:right' => '1']], new \DateTimeImmutable('2026-01-05'));
+        $read = $this->form()->read(
+            ['o' => ['curls:right:-:-' => 'y'], 'none' => ['tightness:right' => '1']],
+            new \DateTimeImmutable('2026-01-05'),
+        );
         $all = new Readings($read->readings);
 
         self::assertTrue($all->newest('curls', Side::Right)?->value);
@@ -90,7 +119,16 @@ final class MeasureFormTest extends TestCase
 
     public function testATryOutIsOneOfThreeWordsForARungThereIs(): void
     {
-        $read = $this->form()->read(['t' => ['helped-lift-hold:right' => 'clean', 'no-such-rung:right' => 'clean', 'close-and-open:right' => 'great']], new \DateTimeImmutable('2026-01-05'));
+        $read = $this->form()->read(
+            [
+                't' => [
+                    'helped-lift-hold:right' => 'clean',
+                    'no-such-rung:right' => 'clean',
+                    'close-and-open:right' => 'great',
+                ],
+            ],
+            new \DateTimeImmutable('2026-01-05'),
+        );
 
         self::assertCount(1, $read->readings);
         self::assertSame(['no-such-rung:right', 'close-and-open:right'], array_keys($read->problems));
@@ -98,11 +136,17 @@ final class MeasureFormTest extends TestCase
 
     public function testAFieldThatIsThereAndEmptyWasEmptiedOneThatIsNotThereStays(): void
     {
-        $merged = Drafts::merged(['m' => ['a' => '', 'b' => ' 12 '], 'x' => ['evil' => '1']], ['m' => ['a' => '1', 'c' => '3'], 'o' => ['q' => 'yes']]);
+        $merged = Drafts::merged(
+            ['m' => ['a' => '', 'b' => ' 12 '], 'x' => ['evil' => '1']],
+            ['m' => ['a' => '1', 'c' => '3'], 'o' => ['q' => 'yes']],
+        );
 
         self::assertSame(['m' => ['c' => '3', 'b' => '12'], 'o' => ['q' => 'yes']], $merged);
         self::assertSame([], Drafts::merged(['m' => 'nonsense', 'o' => ['a' => ['b']]], []));
-        self::assertSame(60, mb_strlen(Drafts::merged(['m' => ['a' => str_repeat('9', 500)]], [])['m']['a']));
+        self::assertSame(
+            60,
+            mb_strlen(Drafts::merged(['m' => ['a' => str_repeat('9', 500)]], [])['m']['a']),
+        );
     }
 
     public function testACapturedValueKeepsItsSourceUntilItIsTypedOver(): void
@@ -111,13 +155,25 @@ final class MeasureFormTest extends TestCase
         self::assertSame(Source::Glove, Drafts::source($draft, 'a'));
         self::assertNull(Drafts::source(Drafts::merged(['m' => ['a' => '42']], $draft), 'a'));
         self::assertNull(Drafts::source($draft, 'b'));
-        self::assertSame('41', Drafts::merged(['seen' => '900', 'm' => ['a' => '']], $draft)['m']['a'], 'captured after the page was shown');
-        self::assertArrayNotHasKey('m', Drafts::merged(['seen' => '1100', 'm' => ['a' => '']], $draft), 'seen and emptied');
+        self::assertSame(
+            '41',
+            Drafts::merged(['seen' => '900', 'm' => ['a' => '']], $draft)['m']['a'],
+            'captured after the page was shown',
+        );
+        self::assertArrayNotHasKey(
+            'm',
+            Drafts::merged(['seen' => '1100', 'm' => ['a' => '']], $draft),
+            'seen and emptied',
+        );
     }
 
     public function testWhatCameWhileTheRestWasKeptIsLeft(): void
     {
-        $kept = ['m' => ['a' => '41', 'b' => '7'], 'o' => ['q' => 'yes'], 's' => ['a' => 'glove:41@1000']];
+        $kept = [
+            'm' => ['a' => '41', 'b' => '7'],
+            'o' => ['q' => 'yes'],
+            's' => ['a' => 'glove:41@1000'],
+        ];
         self::assertSame([], Drafts::without($kept, $kept));
         $meanwhile = ['m' => ['a' => '41', 'b' => '7 8', 'c' => '3']] + $kept;
         self::assertSame(['m' => ['b' => '7 8', 'c' => '3']], Drafts::without($meanwhile, $kept));
@@ -130,7 +186,17 @@ final class MeasureFormTest extends TestCase
         self::assertSame('trial-42-3-support+exhale', $plan->name());
         self::assertEquals($plan, TrialPlan::parse($plan->name()));
         self::assertCount(9, $plan->order());
-        foreach (['', 'trial-1-3-', 'trial-1-2-support', 'trial-1-9-support', 'trial-1-3-magic', 'trial-1-3-unsupported', "trial-1-3-support'"] as $name) {
+        foreach (
+            [
+                '',
+                'trial-1-3-',
+                'trial-1-2-support',
+                'trial-1-9-support',
+                'trial-1-3-magic',
+                'trial-1-3-unsupported',
+                "trial-1-3-support'",
+            ] as $name
+        ) {
             self::assertNull(TrialPlan::parse($name), $name);
         }
     }

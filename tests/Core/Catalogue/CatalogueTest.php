@@ -48,11 +48,35 @@ final class CatalogueTest extends TestCase
             self::assertSame($expected['name'], $ladder->name);
             self::assertSame($expected['strand'], $ladder->strand->value);
             $ids = array_map(static fn ($r): string => $r->id, $ladder->rungs);
-            self::assertSame('stretch-2' === $ladder->key ? [...$expected['rungs'], 'open-hand-weight-lean'] : $expected['rungs'], $ids);
-            $perStrand[$ladder->strand->value] = ($perStrand[$ladder->strand->value] ?? 0) + \count($ids);
+            self::assertSame(
+                'stretch-2' === $ladder->key
+                    ? [...$expected['rungs'], 'open-hand-weight-lean']
+                    : $expected['rungs'],
+                $ids,
+            );
+            $perStrand[$ladder->strand->value] = (
+                $perStrand[$ladder->strand->value] ?? 0
+            ) + \count($ids);
         }
         self::assertCount(183, Cases::catalogue()->rungs());
-        self::assertEqualsCanonicalizing(['settle' => 9, 'sensory' => 9, 'mobilize' => 16, 'stretch' => 19, 'base' => 23, 'open' => 15, 'separate' => 9, 'dexterity' => 24, 'grip' => 21, 'amplitude' => 11, 'steady' => 8, 'timing' => 8, 'daily' => 11], $perStrand);
+        self::assertEqualsCanonicalizing(
+            [
+                'settle' => 9,
+                'sensory' => 9,
+                'mobilize' => 16,
+                'stretch' => 19,
+                'base' => 23,
+                'open' => 15,
+                'separate' => 9,
+                'dexterity' => 24,
+                'grip' => 21,
+                'amplitude' => 11,
+                'steady' => 8,
+                'timing' => 8,
+                'daily' => 11,
+            ],
+            $perStrand,
+        );
     }
 
     public function testEveryLadderFileFitsTheDocumentedSchemaWhichNamesWhatTheCodeKnows(): void
@@ -60,9 +84,23 @@ final class CatalogueTest extends TestCase
         $schema = (string) file_get_contents(Cases::root().'/docs/ladder.schema.json');
         $check = new SchemaCheck(Cases::root().'/docs/ladder.schema.json');
         foreach (Cases::catalogue()->ladders() as $one) {
-            $check->check(json_encode(Yaml::parseFile(Cases::root().'/catalogue/ladders/'.$one->key.'.yaml'), \JSON_THROW_ON_ERROR));
+            $check->check(
+                json_encode(
+                    Yaml::parseFile(Cases::root().'/catalogue/ladders/'.$one->key.'.yaml'),
+                    \JSON_THROW_ON_ERROR,
+                ),
+            );
         }
-        foreach ([...Performer::cases(), ...DoseKind::cases(), ...ApproachTag::cases(), ...ProgressKind::cases(), ...View::cases(), ...SittingNeed::cases()] as $case) {
+        foreach (
+            [
+                ...Performer::cases(),
+                ...DoseKind::cases(),
+                ...ApproachTag::cases(),
+                ...ProgressKind::cases(),
+                ...View::cases(),
+                ...SittingNeed::cases(),
+            ] as $case
+        ) {
             self::assertStringContainsString('"'.$case->value.'"', $schema);
         }
 
@@ -70,14 +108,24 @@ final class CatalogueTest extends TestCase
         $this->expectExceptionMessage('rungs[0].intensity');
         $ladder = Yaml::parseFile(Cases::root().'/catalogue/ladders/open-3.yaml');
         self::assertIsArray($ladder);
-        $check->check(json_encode(array_replace_recursive($ladder, ['rungs' => [['intensity' => 9]]]), \JSON_THROW_ON_ERROR));
+        $check->check(
+            json_encode(
+                array_replace_recursive($ladder, ['rungs' => [['intensity' => 9]]]),
+                \JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 
     /** Orders that practitioners work in: preparation before what it prepares, letting go after gripping, tasks last. */
     public function testTheOrdersThatWorkGoAlongWithTheOrderOfASitting(): void
     {
         /** @var array<string, list<string>> $orders */
-        $orders = json_decode((string) file_get_contents(Cases::root().'/tests/Core/fixtures/orders.json'), true, 64, \JSON_THROW_ON_ERROR);
+        $orders = json_decode(
+            (string) file_get_contents(Cases::root().'/tests/Core/fixtures/orders.json'),
+            true,
+            64,
+            \JSON_THROW_ON_ERROR,
+        );
         $strands = array_flip(array_map(static fn (Strand $s): string => $s->value, Strand::cases()));
         $along = $pairs = 0;
         foreach ($orders as $ids) {
@@ -86,16 +134,28 @@ final class CatalogueTest extends TestCase
                 $after = Cases::catalogue()->ladderOf($ids[$i]);
                 if ($before->strand !== $after->strand) {
                     ++$pairs;
-                    $along += $strands[$before->strand->value] < $strands[$after->strand->value] ? 1 : 0;
+                    $along += $strands[$before->strand->value] < $strands[$after->strand->value]
+                        ? 1
+                        : 0;
                 } elseif ($before === $after && LadderKind::Climb === $before->kind) {
-                    self::assertNotSame($before->positionOf($ids[$i - 1]), $before->positionOf($ids[$i]));
+                    self::assertNotSame(
+                        $before->positionOf($ids[$i - 1]),
+                        $before->positionOf($ids[$i]),
+                    );
                 }
             }
         }
         self::assertGreaterThan(40, $pairs);
-        self::assertGreaterThan(.5, $along / $pairs, 'practitioners go from warm-up to tasks; closing items and pauses lie across it');
+        self::assertGreaterThan(
+            .5,
+            $along / $pairs,
+            'practitioners go from warm-up to tasks; closing items and pauses lie across it',
+        );
         $tight = $orders['tight hand'];
-        self::assertLessThan(array_search('close-and-open', $tight, true), array_search('wrist-ease-back', $tight, true));
+        self::assertLessThan(
+            array_search('close-and-open', $tight, true),
+            array_search('wrist-ease-back', $tight, true),
+        );
     }
 
     public function testEveryCautionOfTheFileIsUsed(): void
@@ -115,7 +175,12 @@ final class CatalogueTest extends TestCase
     public function testEveryOrderThatWorksNamesExercisesThatAreThere(): void
     {
         /** @var array<string, list<string>> $orders */
-        $orders = json_decode((string) file_get_contents(Cases::root().'/tests/Core/fixtures/orders.json'), true, 64, \JSON_THROW_ON_ERROR);
+        $orders = json_decode(
+            (string) file_get_contents(Cases::root().'/tests/Core/fixtures/orders.json'),
+            true,
+            64,
+            \JSON_THROW_ON_ERROR,
+        );
         self::assertCount(18, $orders);
         foreach ($orders as $name => $ids) {
             foreach ($ids as $id) {
@@ -128,7 +193,11 @@ final class CatalogueTest extends TestCase
     {
         foreach (Cases::catalogue()->ladders() as $ladder) {
             foreach ($ladder->rungs as $rung) {
-                self::assertSame(LadderKind::Protocol === $ladder->kind, [Performer::TrainedTherapist] === $rung->performers, $rung->id);
+                self::assertSame(
+                    LadderKind::Protocol === $ladder->kind,
+                    [Performer::TrainedTherapist] === $rung->performers,
+                    $rung->id,
+                );
             }
         }
         $release = Cases::catalogue()->handbook()->release;
@@ -141,7 +210,10 @@ final class CatalogueTest extends TestCase
         $shapes = Cases::catalogue()->handbook()->shapes;
 
         self::assertCount(8, $shapes);
-        self::assertSame(['wide-l', 'outer-pair'], array_keys(array_filter($shapes, static fn ($s): bool => $s->mayBeSwitchedOff)));
+        self::assertSame(
+            ['wide-l', 'outer-pair'],
+            array_keys(array_filter($shapes, static fn ($s): bool => $s->mayBeSwitchedOff)),
+        );
     }
 
     public function testEveryConditionUsesOnlyTheVocabularyAndHasAWayOfTakingIt(): void
@@ -149,14 +221,20 @@ final class CatalogueTest extends TestCase
         $vocabulary = Cases::catalogue()->vocabulary;
         $codes = Vocabulary::codesOf($vocabulary->lists);
         foreach (Cases::catalogue()->rungs() as $rung) {
-            $conditions = [$rung->entry, ...array_filter(array_map(static fn ($c) => $c->blocksWhile, $rung->cautions))];
+            $conditions = [
+                $rung->entry,
+                ...array_filter(array_map(static fn ($c) => $c->blocksWhile, $rung->cautions)),
+            ];
             foreach ($conditions as $condition) {
                 foreach ($condition->atoms() as $atom) {
                     self::assertContains($atom->code, $codes, $rung->id);
                     self::assertNotSame('', $vocabulary->label($atom->code));
                     self::assertGreaterThanOrEqual(0, $vocabulary->secondsToTake($atom->code));
                     $observation = $vocabulary->observation($atom->code);
-                    self::assertTrue(null === $observation || $observation->accepts($atom->argument), $rung->id.': '.$atom);
+                    self::assertTrue(
+                        null === $observation || $observation->accepts($atom->argument),
+                        $rung->id.': '.$atom,
+                    );
                 }
             }
         }
@@ -171,17 +249,33 @@ final class CatalogueTest extends TestCase
             foreach (['watchFor', 'ease', 'harder', 'stop', 'why', 'position'] as $words) {
                 self::assertNotSame('', $rung->words[$words], $rung->id.' '.$words);
             }
-            self::assertTrue($rung->startDose->isAtMost($rung->range->clamp($rung->startDose)), $rung->id);
-            self::assertTrue([] !== $rung->progress || SittingRole::Main !== $rung->role, $rung->id.' needs a progress rule');
-            self::assertLessThanOrEqual(0.5, $rung->range->loadKilograms[1], 'half a kilogram at most');
+            self::assertTrue(
+                $rung->startDose->isAtMost($rung->range->clamp($rung->startDose)),
+                $rung->id,
+            );
+            self::assertTrue(
+                [] !== $rung->progress || SittingRole::Main !== $rung->role,
+                $rung->id.' needs a progress rule',
+            );
+            self::assertLessThanOrEqual(
+                0.5,
+                $rung->range->loadKilograms[1],
+                'half a kilogram at most',
+            );
         }
     }
 
     public function testWhatGripsIsKeptFromACurlingHand(): void
     {
         foreach (Cases::catalogue()->rungs() as $rung) {
-            $grips = [] !== array_filter($rung->loads, static fn (MuscleLoad $l): bool => $l->grips());
-            $gated = [] !== array_filter($rung->cautions, static fn ($c): bool => str_contains($c->phrase, 'gripping is off'));
+            $grips = [] !== array_filter(
+                $rung->loads,
+                static fn (MuscleLoad $l): bool => $l->grips(),
+            );
+            $gated = [] !== array_filter(
+                $rung->cautions,
+                static fn ($c): bool => str_contains($c->phrase, 'gripping is off'),
+            );
             self::assertTrue($gated || !$grips, $rung->id);
         }
     }
@@ -216,21 +310,52 @@ final class CatalogueTest extends TestCase
     public static function mistakes(): iterable
     {
         yield 'a key that is none' => ['dosage', 3, 'rungs[0].dosage: is not known here'];
-        yield 'a condition that cannot be read' => ['when', 'thumb_out and', 'rungs[0].when: Cannot read the condition'];
-        yield 'a word outside the vocabulary' => ['when', 'thumbs_up', 'rungs[0].when: The condition "thumbs_up" uses the code "thumbs_up"'];
-        yield 'a class that is none' => ['class', 'sport', 'rungs[0].class: "sport" is not one of calm'];
-        yield 'a gate that is none' => ['gates', ['G-MOON'], 'rungs[0].gates[0]: no gate of this name'];
+        yield 'a condition that cannot be read' => [
+            'when',
+            'thumb_out and',
+            'rungs[0].when: Cannot read the condition',
+        ];
+        yield 'a word outside the vocabulary' => [
+            'when',
+            'thumbs_up',
+            'rungs[0].when: The condition "thumbs_up" uses the code "thumbs_up"',
+        ];
+        yield 'a class that is none' => [
+            'class',
+            'sport',
+            'rungs[0].class: "sport" is not one of calm',
+        ];
+        yield 'a gate that is none' => [
+            'gates',
+            ['G-MOON'],
+            'rungs[0].gates[0]: no gate of this name',
+        ];
         yield 'no steps' => ['steps', [], 'rungs[0].steps: an exercise has one step or more'];
-        yield 'a dose below one' => ['dose', ['sets' => 0, 'repetitions' => 1, 'parts' => 1, 'move' => 1, 'hold' => 0, 'rest' => 0], 'rungs[0].dose: Expected 1 set'];
-        yield 'a start outside its range' => ['range', ['sets' => [1, 1], 'repetitions' => [1, 1], 'move' => [10, 10], 'hold' => [1, 30]], 'rungs[0].range: the start dose lies outside'];
-        yield 'a range upside down' => ['range', ['sets' => [3, 1], 'repetitions' => [1, 1], 'move' => [10, 10], 'hold' => [1, 30]], 'rungs[0].range.sets: expected the least and the most'];
+        yield 'a dose below one' => [
+            'dose',
+            ['sets' => 0, 'repetitions' => 1, 'parts' => 1, 'move' => 1, 'hold' => 0, 'rest' => 0],
+            'rungs[0].dose: Expected 1 set',
+        ];
+        yield 'a start outside its range' => [
+            'range',
+            ['sets' => [1, 1], 'repetitions' => [1, 1], 'move' => [10, 10], 'hold' => [1, 30]],
+            'rungs[0].range: the start dose lies outside',
+        ];
+        yield 'a range upside down' => [
+            'range',
+            ['sets' => [3, 1], 'repetitions' => [1, 1], 'move' => [10, 10], 'hold' => [1, 30]],
+            'rungs[0].range.sets: expected the least and the most',
+        ];
         yield 'an intensity of nine' => ['intensity', 9, 'rungs[0].intensity: 9 is outside 1..5'];
         yield 'a missing word' => ['why', null, 'rungs[0].why: is missing'];
     }
 
     #[DataProvider('mistakes')]
-    public function testAMistakeInALadderFileIsLocated(string $key, mixed $value, string $message): void
-    {
+    public function testAMistakeInALadderFileIsLocated(
+        string $key,
+        mixed $value,
+        string $message,
+    ): void {
         $data = CatalogueStore::parse(Cases::root().'/catalogue');
         $ladder = $data['ladders']['ladders/stretch-1.yaml'];
         self::assertIsArray($ladder);
@@ -253,8 +378,20 @@ final class CatalogueTest extends TestCase
             $random = new Randomizer(new Mt19937($seed));
             $files = array_keys($whole['ladders']);
             $file = $files[$random->getInt(0, \count($files) - 1)];
-            $data = ['ladders' => [$file => $whole['ladders'][$file]], 'goals' => ['goals' => []]] + $whole;
-            $names = ['vocabulary', 'cautions', 'screening', 'materials', 'shapes', 'rules', 'scripts', 'release'];
+            $data = [
+                'ladders' => [$file => $whole['ladders'][$file]],
+                'goals' => ['goals' => []],
+            ] + $whole;
+            $names = [
+                'vocabulary',
+                'cautions',
+                'screening',
+                'materials',
+                'shapes',
+                'rules',
+                'scripts',
+                'release',
+            ];
             $name = $names[$random->getInt(0, \count($names) - 1)];
             if (0 === $seed % 3) {
                 $data[$name] = $this->broken($data[$name], $random, 3);
@@ -266,7 +403,11 @@ final class CatalogueTest extends TestCase
             } catch (CoreError $e) {
                 ++$refused;
                 // A caution, gate or material that broke may be missed by the ladder that names it.
-                self::assertMatchesRegularExpression('~^('.preg_quote($file, '~').'|'.$name.'\\.yaml)~', $e->getMessage(), "seed $seed");
+                self::assertMatchesRegularExpression(
+                    '~^('.preg_quote($file, '~').'|'.$name.'\\.yaml)~',
+                    $e->getMessage(),
+                    "seed $seed",
+                );
             }
         }
         self::assertGreaterThan(80, $refused);
@@ -279,11 +420,27 @@ final class CatalogueTest extends TestCase
         (new Filesystem())->mirror(Cases::root().'/catalogue', $dir);
         $refused = 0;
         try {
-            foreach (['things.yaml', 'second-hands.yaml', 'figures.yaml', 'poses.yaml', 'order.yaml', 'ladders/open-3.yaml', 'cautions.yaml', 'release.yaml'] as $seed => $file) {
+            foreach (
+                [
+                    'things.yaml',
+                    'second-hands.yaml',
+                    'figures.yaml',
+                    'poses.yaml',
+                    'order.yaml',
+                    'ladders/open-3.yaml',
+                    'cautions.yaml',
+                    'release.yaml',
+                ] as $seed => $file
+            ) {
                 $random = new Randomizer(new Mt19937($seed));
                 $text = (string) file_get_contents($dir.'/'.$file);
                 $at = $random->getInt(0, \strlen($text) - 200);
-                file_put_contents($dir.'/'.$file, substr($text, 0, $at).['', '{', ': [', "\n\t- "][$seed % 4].substr($text, $at + $random->getInt(1, 40)));
+                file_put_contents(
+                    $dir.'/'.$file,
+                    substr($text, 0, $at)
+                        .['', '{', ': [', "\n\t- "][$seed % 4]
+                        .substr($text, $at + $random->getInt(1, 40)),
+                );
                 try {
                     CatalogueStore::read($dir);
                 } catch (InvalidData $e) {

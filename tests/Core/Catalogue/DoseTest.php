@@ -23,7 +23,9 @@ final class DoseTest extends TestCase
         yield 'no repetition' => [static fn (): Dose => Dose::of(1, 0, 1, 4, 0, 0)];
         yield 'a negative hold' => [static fn (): Dose => Dose::of(1, 5, 1, 4, -1, 0)];
         yield 'a load that is no number' => [static fn (): Dose => Dose::of(1, 5, 1, 4, 0, 0, \NAN)];
-        yield 'changed to nothing' => [static fn (): Dose => Dose::of(1, 5, 1, 4, 0, 0)->withRepetitions(0)];
+        yield 'changed to nothing' => [
+            static fn (): Dose => Dose::of(1, 5, 1, 4, 0, 0)->withRepetitions(0),
+        ];
     }
 
     /** @param \Closure(): Dose $make */
@@ -55,8 +57,15 @@ final class DoseTest extends TestCase
     {
         $dose = Dose::of(2, 8, 3, 4, 5, 10, 0.25);
 
-        self::assertEquals($dose, DoseFormat::read(Node::root(DoseFormat::write($dose)), Dose::of(1, 1, 1, 1, 0, 0)));
-        self::assertEquals($dose->withHold(7), DoseFormat::read(Node::root(['hold' => 7]), $dose), 'what is not named stays');
+        self::assertEquals(
+            $dose,
+            DoseFormat::read(Node::root(DoseFormat::write($dose)), Dose::of(1, 1, 1, 1, 0, 0)),
+        );
+        self::assertEquals(
+            $dose->withHold(7),
+            DoseFormat::read(Node::root(['hold' => 7]), $dose),
+            'what is not named stays',
+        );
         $this->expectException(InvalidData::class);
         $this->expectExceptionMessage('dose.reps: is not known here');
         DoseFormat::read(Node::root(['reps' => 7], 'dose'), $dose);
@@ -85,7 +94,11 @@ final class DoseTest extends TestCase
         $dose = Dose::of(2, 8, 1, 4, 5, 0, 0.25);
 
         self::assertTrue($dose->isAtMost($dose));
-        foreach ([$dose->withSets(1), $dose->withRepetitions(7), $dose->withHold(4), $dose->withLoad(0.0)] as $less) {
+        foreach (
+            [$dose->withSets(1), $dose->withRepetitions(7), $dose->withHold(4), $dose->withLoad(
+                0.0,
+            )] as $less
+        ) {
             self::assertTrue($less->isAtMost($dose));
             self::assertFalse($dose->isAtMost($less));
         }

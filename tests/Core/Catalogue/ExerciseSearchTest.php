@@ -32,7 +32,10 @@ final class ExerciseSearchTest extends TestCase
 
     public function testAllWordsHaveToBeFoundEachAsTheBeginningOfAWord(): void
     {
-        self::assertSame(['pencil-creep', 'pencil-creep-spin'], $this->ids(new ExerciseFilter(['pencil', 'cre'])));
+        self::assertSame(
+            ['pencil-creep', 'pencil-creep-spin'],
+            $this->ids(new ExerciseFilter(['pencil', 'cre'])),
+        );
         self::assertSame([], $this->ids(new ExerciseFilter(['pencil', 'eep'])));
         self::assertSame(['a', 'thumb', 's'], ExerciseSearch::wordsIn("  A thumb's "));
         self::assertSame([], ExerciseSearch::wordsIn('!? (*'));
@@ -58,7 +61,14 @@ final class ExerciseSearchTest extends TestCase
             /** @var Performer $performer */
             $performer = $pick(Performer::cases());
             $wide = $this->ids(new ExerciseFilter(condition: $condition));
-            $narrow = $this->ids(new ExerciseFilter(condition: $condition, performer: $performer, posture: $posture, minutes: $random->getInt(1, 5)));
+            $narrow = $this->ids(
+                new ExerciseFilter(
+                    condition: $condition,
+                    performer: $performer,
+                    posture: $posture,
+                    minutes: $random->getInt(1, 5),
+                ),
+            );
             self::assertSame([], array_diff($narrow, $wide), "seed $seed");
         }
     }
@@ -83,19 +93,42 @@ final class ExerciseSearchTest extends TestCase
     public function testEveryExerciseHasAnEasierOrAHarderOne(): void
     {
         foreach (Cases::catalogue()->rungs() as $rung) {
-            self::assertNotSame([], [...Cases::catalogue()->easierThan($rung->id), ...Cases::catalogue()->harderThan($rung->id)], $rung->id);
+            self::assertNotSame(
+                [],
+                [
+                    ...Cases::catalogue()->easierThan($rung->id),
+                    ...Cases::catalogue()->harderThan($rung->id),
+                ],
+                $rung->id,
+            );
             self::assertNotContains($rung, Cases::catalogue()->harderThan($rung->id));
         }
     }
 
     public function testSqueezingIsMarkedWhereverTheHandClosesAgainstSomethingSoft(): void
     {
-        foreach (['soft-squeeze', 'five-count-squeeze', 'putty-ball-to-rope', 'laced-finger-squeeze'] as $id) {
+        foreach (
+            [
+                'soft-squeeze',
+                'five-count-squeeze',
+                'putty-ball-to-rope',
+                'laced-finger-squeeze',
+            ] as $id
+        ) {
             self::assertContains(ApproachTag::Squeezing, Cases::catalogue()->rung($id)->tags, $id);
         }
-        self::assertContains(ApproachTag::BriskFacilitation, Cases::catalogue()->rung('release-phase-fingers')->tags);
+        self::assertContains(
+            ApproachTag::BriskFacilitation,
+            Cases::catalogue()->rung('release-phase-fingers')->tags,
+        );
         foreach (Cases::catalogue()->rungs() as $rung) {
-            self::assertSame($rung->startDose->loadKilograms > 0.0, \in_array(ApproachTag::Load, $rung->tags, true) && $rung->range->loadKilograms[1] > 0.0 && $rung->startDose->loadKilograms > 0.0, $rung->id);
+            self::assertSame(
+                $rung->startDose->loadKilograms > 0.0,
+                \in_array(ApproachTag::Load, $rung->tags, true)
+                    && $rung->range->loadKilograms[1] > 0.0
+                    && $rung->startDose->loadKilograms > 0.0,
+                $rung->id,
+            );
         }
     }
 
@@ -103,13 +136,21 @@ final class ExerciseSearchTest extends TestCase
     public static function doses(): iterable
     {
         yield 'repetitions' => [DoseKind::Repetitions, Dose::of(2, 8, 1, 6, 0, 0), '2 sets of 8 ×'];
-        yield 'holds with load' => [DoseKind::Holds, Dose::of(1, 5, 1, 6, 10, 0, 0.25), '5 ×, hold 10 s, 0.25 kg'];
+        yield 'holds with load' => [
+            DoseKind::Holds,
+            Dose::of(1, 5, 1, 6, 10, 0, 0.25),
+            '5 ×, hold 10 s, 0.25 kg',
+        ];
         yield 'timed' => [DoseKind::Timed, Dose::of(1, 1, 1, 90, 0, 0), '1 min 30 s'];
         yield 'timed in minutes' => [DoseKind::Timed, Dose::of(1, 1, 1, 120, 0, 0), '2 min'];
         yield 'pieces' => [DoseKind::Objects, Dose::of(1, 5, 1, 8, 0, 0), '5 pieces'];
         yield 'fingers' => [DoseKind::PerFinger, Dose::of(1, 3, 4, 4, 0, 0), '3 × each of 4'];
         yield 'sides' => [DoseKind::PerSide, Dose::of(1, 10, 2, 4, 0, 0), '10 × each of 2 ways'];
-        yield 'a sequence' => [DoseKind::Sequence, Dose::of(3, 1, 4, 3, 0, 0), '3 sets of 1 × 4 in a row'];
+        yield 'a sequence' => [
+            DoseKind::Sequence,
+            Dose::of(3, 1, 4, 3, 0, 0),
+            '3 sets of 1 × 4 in a row',
+        ];
         yield 'on a beat' => [DoseKind::Tempo, Dose::of(1, 8, 1, 3, 0, 0), '8 ×'];
     }
 
@@ -122,6 +163,9 @@ final class ExerciseSearchTest extends TestCase
     /** @return list<string> */
     private function ids(ExerciseFilter $filter): array
     {
-        return array_map(static fn (IndexedExercise $hit): string => $hit->id, ExerciseSearch::over(Cases::catalogue())->find($filter));
+        return array_map(
+            static fn (IndexedExercise $hit): string => $hit->id,
+            ExerciseSearch::over(Cases::catalogue())->find($filter),
+        );
     }
 }

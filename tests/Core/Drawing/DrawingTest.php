@@ -41,13 +41,21 @@ final class DrawingTest extends TestCase
     {
         $scene = HandModel::build(Cases::drawings()->pose($pose)->pose);
 
-        self::assertLessThan(2.0, Vector::length(Vector::sub($scene->anchors['thumb.pad'], $scene->anchors[$finger.'.pad'])));
+        self::assertLessThan(
+            2.0,
+            Vector::length(
+                Vector::sub($scene->anchors['thumb.pad'], $scene->anchors[$finger.'.pad']),
+            ),
+        );
     }
 
     public function testProportionsAreThoseOfAHand(): void
     {
         $scene = HandModel::build(Cases::drawings()->pose('flat')->pose);
-        $tips = array_map(static fn (string $f): float => $scene->anchors[$f.'.tip'][1], ['index' => 'index', 'middle' => 'middle', 'ring' => 'ring', 'little' => 'little']);
+        $tips = array_map(
+            static fn (string $f): float => $scene->anchors[$f.'.tip'][1],
+            ['index' => 'index', 'middle' => 'middle', 'ring' => 'ring', 'little' => 'little'],
+        );
 
         self::assertSame('middle', array_search(max($tips), $tips, true));
         self::assertSame('little', array_search(min($tips), $tips, true));
@@ -70,16 +78,26 @@ final class DrawingTest extends TestCase
         $views = [View::Palmar, View::Dorsal, View::Radial, View::Three, View::ThreePalm];
         $at = crc32($name); // two views of each pose: over all poses every view is seen often
         foreach ([$views[$at % 5], $views[($at + 2) % 5]] as $view) {
-            $projection = new Projection(HandModel::build(Cases::drawings()->pose($name)->pose), Camera::of($view, Side::Right));
+            $projection = new Projection(
+                HandModel::build(Cases::drawings()->pose($name)->pose),
+                Camera::of($view, Side::Right),
+            );
             $contours = new Contours($projection);
             $box = [\INF, \INF, -\INF, -\INF];
             foreach ($contours->loops($contours->lines()) as $loop) {
                 foreach ($loop as $p) {
-                    $box = [min($box[0], $p[0]), min($box[1], $p[1]), max($box[2], $p[0]), max($box[3], $p[1])];
+                    $box = [
+                        min($box[0], $p[0]),
+                        min($box[1], $p[1]),
+                        max($box[2], $p[0]),
+                        max($box[3], $p[1]),
+                    ];
                 }
             }
             $hulls = $projection->box();
-            $off = array_sum(array_map(static fn (float $a, float $b): float => abs($a - $b), $box, $hulls));
+            $off = array_sum(
+                array_map(static fn (float $a, float $b): float => abs($a - $b), $box, $hulls),
+            );
             if ($off > 8.0) {
                 $open[] = $view->value;
             }
@@ -91,19 +109,35 @@ final class DrawingTest extends TestCase
     public function testTheLeftHandIsTheMirrorImageInTheSameLight(): void
     {
         $scene = HandModel::build(Cases::drawings()->pose('opp-index')->pose);
-        [$right, $left] = [new Projection($scene, Camera::of(View::Three, Side::Right)), new Projection($scene, Camera::of(View::Three, Side::Left))];
+        [$right, $left] = [
+            new Projection($scene, Camera::of(View::Three, Side::Right)),
+            new Projection($scene, Camera::of(View::Three, Side::Left)),
+        ];
 
         foreach ($right->circles as $i => [$x, $y, $z, $r]) {
             self::assertEqualsWithDelta([-$x, $y, $z, $r], $left->circles[$i], 1e-9);
         }
-        $wash = static fn (Side $side): string => array_column(array_map(static fn ($l): array => [$l->class, $l->data], (new Figure($scene, Camera::of(View::Three, $side)))->layers()), 1, 0)['wash'];
-        self::assertNotSame($wash(Side::Right), $wash(Side::Left), 'the shadow stays on the lower right, it is not flipped');
+        $wash = static fn (Side $side): string => array_column(
+            array_map(
+                static fn ($l): array => [$l->class, $l->data],
+                (new Figure($scene, Camera::of(View::Three, $side)))->layers(),
+            ),
+            1,
+            0,
+        )['wash'];
+        self::assertNotSame(
+            $wash(Side::Right),
+            $wash(Side::Left),
+            'the shadow stays on the lower right, it is not flipped',
+        );
     }
 
     public function testTheThumbOfARightPalmIsOnTheRight(): void
     {
         $scene = HandModel::build(Cases::drawings()->pose('flat')->pose);
-        $thumb = static fn (View $view, Side $side): float => Camera::of($view, $side)->project($scene->anchors['thumb.tip'])[0];
+        $thumb = static fn (View $view, Side $side): float => Camera::of($view, $side)->project(
+            $scene->anchors['thumb.tip'],
+        )[0];
 
         self::assertGreaterThan(0.0, $thumb(View::Palmar, Side::Right));
         self::assertLessThan(0.0, $thumb(View::Dorsal, Side::Right));
@@ -121,13 +155,28 @@ final class DrawingTest extends TestCase
     #[DataProvider('sides')]
     public function testAWristMeasuredAtMinus30IsDrawnBentForward(Side $side): void
     {
-        $readings = new Readings([new Reading('wrist_extension', $side, Mode::Active, null, -30.0, new \DateTimeImmutable('2026-11-20'))]);
+        $readings = new Readings(
+            [
+                new Reading(
+                    'wrist_extension',
+                    $side,
+                    Mode::Active,
+                    null,
+                    -30.0,
+                    new \DateTimeImmutable('2026-11-20'),
+                ),
+            ],
+        );
         $pose = MeasuredPose::of($readings, $side, Mode::Active);
 
         self::assertSame(30.0, $pose?->wrist);
         $scene = HandModel::build($pose);
         $camera = Camera::of(View::Radial, $side);
-        self::assertGreaterThan($camera->project($scene->frames['hand']->origin)[1] + 40, $camera->project($scene->frames['middle.mcp']->origin)[1], 'seen from the thumb side with the back up, the knuckles hang below the wrist');
+        self::assertGreaterThan(
+            $camera->project($scene->frames['hand']->origin)[1] + 40,
+            $camera->project($scene->frames['middle.mcp']->origin)[1],
+            'seen from the thumb side with the back up, the knuckles hang below the wrist',
+        );
     }
 
     public function testMeasuredJointsAreDrawnAsMeasuredAndClampedOnlyInTheDrawing(): void
@@ -146,7 +195,22 @@ final class DrawingTest extends TestCase
 
     public function testAHandOpenedHalfwayByEyeLiesBetweenFistAndFlat(): void
     {
-        $open = static fn (float $percent): float => MeasuredPose::of(new Readings([new Reading('opening', Side::Right, Mode::Active, null, $percent, new \DateTimeImmutable('2026-11-20'))]), Side::Right, Mode::Active)->fingers['middle'][1] ?? -1.0;
+        $open = static fn (float $percent): float => MeasuredPose::of(
+            new Readings(
+                [
+                    new Reading(
+                        'opening',
+                        Side::Right,
+                        Mode::Active,
+                        null,
+                        $percent,
+                        new \DateTimeImmutable('2026-11-20'),
+                    ),
+                ],
+            ),
+            Side::Right,
+            Mode::Active,
+        )->fingers['middle'][1] ?? -1.0;
 
         self::assertSame(0.0, $open(100.0));
         self::assertGreaterThan($open(60.0), $open(20.0));
@@ -202,7 +266,9 @@ final class DrawingTest extends TestCase
 
     public function testEqualPicturesHaveOneNameAndDifferentOnesDoNot(): void
     {
-        $spec = static fn (float $wrist, Side $side): string => (new PictureSpec(new NamedPose('any', Pose::of(['wrist' => $wrist])), View::Radial, $side))->hash();
+        $spec = static fn (float $wrist, Side $side): string => (
+            new PictureSpec(new NamedPose('any', Pose::of(['wrist' => $wrist])), View::Radial, $side)
+        )->hash();
 
         self::assertSame($spec(-30, Side::Right), $spec(-30, Side::Right));
         self::assertNotSame($spec(-30, Side::Right), $spec(-31, Side::Right));
@@ -215,6 +281,10 @@ final class DrawingTest extends TestCase
         $painter = new Painter();
 
         $full = $painter->paint(new PictureSpec($pose, View::Three, Side::Right));
-        self::assertEqualsWithDelta($full->window, $painter->sketch($pose->pose, View::Three, Side::Right)->window, 0.1);
+        self::assertEqualsWithDelta(
+            $full->window,
+            $painter->sketch($pose->pose, View::Three, Side::Right)->window,
+            0.1,
+        );
     }
 }

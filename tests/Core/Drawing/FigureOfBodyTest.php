@@ -24,14 +24,20 @@ final class FigureOfBodyTest extends TestCase
 
     public function testAnArmRaisedForwardGoesForwardAndUpAndASideRaiseGoesToItsSide(): void
     {
-        $hand = fn (float $flexion, float $abduction): array => $this->body([$flexion, $abduction, 0.0, 0.0, 0.0])->scene()->place('hand.right.tip');
+        $hand = fn (float $flexion, float $abduction): array => $this->body(
+            [$flexion, $abduction, 0.0, 0.0, 0.0],
+        )->scene()->place('hand.right.tip');
         $down = $hand(0, 0);
         $forward = $hand(90, 0);
         $side = $hand(0, 90);
 
         self::assertGreaterThan($down[2] + 80, $forward[2], 'forward is z');
         self::assertGreaterThan($down[1] + 80, $forward[1]);
-        self::assertLessThan($down[0] - 80, $side[0], 'the right arm goes to the right, which is minus x');
+        self::assertLessThan(
+            $down[0] - 80,
+            $side[0],
+            'the right arm goes to the right, which is minus x',
+        );
         self::assertEqualsWithDelta($forward[1], $side[1], 3.0, 'both end at shoulder height');
     }
 
@@ -43,7 +49,11 @@ final class FigureOfBodyTest extends TestCase
 
         self::assertGreaterThan($upright->place('head')[2] + 30, $leaning->place('head')[2]);
         self::assertLessThan($upright->place('head')[1], $leaning->place('head')[1]);
-        self::assertLessThan(-60, $turned->place('hand.right.tip')[0], 'turned to the right, an arm held forward points to the right');
+        self::assertLessThan(
+            -60,
+            $turned->place('hand.right.tip')[0],
+            'turned to the right, an arm held forward points to the right',
+        );
     }
 
     public function testALeftFigureIsTheMirrorImage(): void
@@ -59,7 +69,11 @@ final class FigureOfBodyTest extends TestCase
     {
         foreach (Cases::drawings()->figures() as $name => $figure) {
             $scene = $figure->scene();
-            $lowest = array_reduce($scene->spheres, static fn (float $low, array $s): float => min($low, $s[1] - $s[3]), \INF);
+            $lowest = array_reduce(
+                $scene->spheres,
+                static fn (float $low, array $s): float => min($low, $s[1] - $s[3]),
+                \INF,
+            );
             self::assertGreaterThan(-14, $lowest, $name);
             self::assertLessThan(16, $lowest, $name);
         }
@@ -68,11 +82,29 @@ final class FigureOfBodyTest extends TestCase
     public function testThingsInAHandStayWithTheHand(): void
     {
         $library = Cases::drawings();
-        foreach (['tripod' => 'pencil', 'coin-pinch' => 'coin-in-pinch', 'knife-up' => 'knife'] as $pose => $thing) {
+        foreach (
+            [
+                'tripod' => 'pencil',
+                'coin-pinch' => 'coin-in-pinch',
+                'knife-up' => 'knife',
+            ] as $pose => $thing
+        ) {
             $scene = Stage::scene($library->pose($pose), $library->things([$thing]));
             $hand = $scene->place('hand');
             $at = $scene->place('thing');
-            self::assertLessThan(170, sqrt(array_sum(array_map(static fn (float $a, float $b): float => ($a - $b) ** 2, $hand, $at))), $thing);
+            self::assertLessThan(
+                170,
+                sqrt(
+                    array_sum(
+                        array_map(
+                            static fn (float $a, float $b): float => ($a - $b) ** 2,
+                            $hand,
+                            $at,
+                        ),
+                    ),
+                ),
+                $thing,
+            );
         }
     }
 
@@ -82,12 +114,27 @@ final class FigureOfBodyTest extends TestCase
             $picture = Cases::catalogue()->rung($id)->picture;
             $view = View::from($picture->view);
             $spec = PictureNames::spec($picture, Cases::drawings(), Side::Right, 'end');
-            $via = array_map(static fn (string $pose) => Cases::drawings()->subject($pose, $view), $picture->via);
+            $via = array_map(
+                static fn (string $pose) => Cases::drawings()->subject($pose, $view),
+                $picture->via,
+            );
             $frames = (new Painter())->frames($spec, $via, 4);
             self::assertCount(4, $frames);
-            self::assertCount(1, array_unique(array_map(static fn ($f): string => json_encode($f->window, \JSON_THROW_ON_ERROR), $frames)));
+            self::assertCount(
+                1,
+                array_unique(
+                    array_map(
+                        static fn ($f): string => json_encode($f->window, \JSON_THROW_ON_ERROR),
+                        $frames,
+                    ),
+                ),
+            );
             self::assertNotEquals($frames[0]->layers, $frames[3]->layers, $id);
-            self::assertEquals(self::ink((new Painter())->paint($spec)->layers), self::ink($frames[3]->layers), $id.': the last frame is the end picture');
+            self::assertEquals(
+                self::ink((new Painter())->paint($spec)->layers),
+                self::ink($frames[3]->layers),
+                $id.': the last frame is the end picture',
+            );
         }
     }
 
@@ -97,7 +144,16 @@ final class FigureOfBodyTest extends TestCase
         foreach (Pose::joints() as $joint) {
             foreach (['min', 'max'] as $end) {
                 $value = (float) $joint[$end];
-                $of = null === $joint['at'] ? $value : array_values(array_replace('thumb' === $joint['part'] ? [40.0, 20.0, 0.0, 0.0, 0.0] : [0.0, 0.0, 0.0, 0.0], [$joint['at'] => $value]));
+                $of = null === $joint['at']
+                    ? $value
+                    : array_values(
+                        array_replace(
+                            'thumb' === $joint['part']
+                                ? [40.0, 20.0, 0.0, 0.0, 0.0]
+                                : [0.0, 0.0, 0.0, 0.0],
+                            [$joint['at'] => $value],
+                        ),
+                    );
                 self::assertNotSame([], Pose::of([$joint['part'] => $of])->fingers, $joint['name']);
             }
         }
@@ -109,7 +165,14 @@ final class FigureOfBodyTest extends TestCase
      */
     private function body(array $right, array $trunk = self::STANDING): BodyPose
     {
-        return new BodyPose('made', $trunk, $right, [0.0, 8.0, 0.0, 10.0, 0.0], [90.0, 90.0, 6.0], [90.0, 90.0, 6.0]);
+        return new BodyPose(
+            'made',
+            $trunk,
+            $right,
+            [0.0, 8.0, 0.0, 10.0, 0.0],
+            [90.0, 90.0, 6.0],
+            [90.0, 90.0, 6.0],
+        );
     }
 
     /**
@@ -119,6 +182,11 @@ final class FigureOfBodyTest extends TestCase
      */
     private static function ink(array $layers): array
     {
-        return array_values(array_map(static fn (Layer $l): string => $l->data, array_filter($layers, static fn (Layer $l): bool => 'ink' === $l->class)));
+        return array_values(
+            array_map(
+                static fn (Layer $l): string => $l->data,
+                array_filter($layers, static fn (Layer $l): bool => 'ink' === $l->class),
+            ),
+        );
     }
 }

@@ -29,8 +29,14 @@ final class HandMapTest extends TestCase
         $joints = HandMap::of(Side::Right)->joints;
         self::assertLessThan($joints['little_mcp'][0], $joints['thumb_ip'][0]);
         foreach (Digit::fingers() as $finger) {
-            self::assertLessThan($joints[$finger->value.'_mcp'][1], $joints[$finger->value.'_pip'][1]);
-            self::assertLessThan($joints[$finger->value.'_pip'][1], $joints[$finger->value.'_dip'][1]);
+            self::assertLessThan(
+                $joints[$finger->value.'_mcp'][1],
+                $joints[$finger->value.'_pip'][1],
+            );
+            self::assertLessThan(
+                $joints[$finger->value.'_pip'][1],
+                $joints[$finger->value.'_dip'][1],
+            );
             self::assertLessThan($joints['wrist'][1], $joints[$finger->value.'_mcp'][1]);
         }
     }

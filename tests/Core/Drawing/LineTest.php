@@ -42,7 +42,10 @@ final class LineTest extends TestCase
         self::assertSame($line[0], $even[0]);
         self::assertEqualsWithDelta($line[\count($line) - 1], $even[\count($even) - 1], 1e-9);
         for ($i = 1; $i < \count($even) - 2; ++$i) {
-            self::assertLessThanOrEqual(1.5 + 1e-6, hypot($even[$i][0] - $even[$i - 1][0], $even[$i][1] - $even[$i - 1][1]));
+            self::assertLessThanOrEqual(
+                1.5 + 1e-6,
+                hypot($even[$i][0] - $even[$i - 1][0], $even[$i][1] - $even[$i - 1][1]),
+            );
             self::assertLessThan(1e-6, self::distance($even[$i], $line));
         }
     }
@@ -67,29 +70,56 @@ final class LineTest extends TestCase
         $points = self::read(PathData::of($line, false));
         $end = $points[\count($points) - 1];
 
-        self::assertEqualsWithDelta($line[\count($line) - 1][0], $end[0], .05 + 1e-9, 'half of a tenth, however long the line');
+        self::assertEqualsWithDelta(
+            $line[\count($line) - 1][0],
+            $end[0],
+            .05 + 1e-9,
+            'half of a tenth, however long the line',
+        );
         self::assertEqualsWithDelta($line[\count($line) - 1][1], $end[1], .05 + 1e-9);
     }
 
     public function testPathDataIsAsShortAsItCanBe(): void
     {
-        self::assertSame('M0 0l10 0 0 10-10 0Z', PathData::of([[0.0, 0.0], [10.0, 0.0], [10.0, 10.0], [0.0, 10.0]]));
-        self::assertSame('M1.5-2l.5-.5', str_replace(' -', '-', PathData::of([[1.5, -2.0], [2.0, -2.5]], false)));
+        self::assertSame(
+            'M0 0l10 0 0 10-10 0Z',
+            PathData::of([[0.0, 0.0], [10.0, 0.0], [10.0, 10.0], [0.0, 10.0]]),
+        );
+        self::assertSame(
+            'M1.5-2l.5-.5',
+            str_replace(' -', '-', PathData::of([[1.5, -2.0], [2.0, -2.5]], false)),
+        );
         self::assertSame('', PathData::of([[1.0, 1.0]]), 'a point is no line');
-        self::assertSame(['0', '-0.5', '12', '3.1'], array_map(PathData::number(...), [-0.04, -0.5, 12.0, 3.14]));
+        self::assertSame(
+            ['0', '-0.5', '12', '3.1'],
+            array_map(PathData::number(...), [-0.04, -0.5, 12.0, 3.14]),
+        );
     }
 
     public function testAnInkStrokeIsAsWideAsItIsToldOnBothSides(): void
     {
-        $points = self::read(PathData::ribbon([[0.0, 0.0], [5.0, 0.0], [10.0, 0.0]], static fn (): float => 2.0));
+        $points = self::read(
+            PathData::ribbon([[0.0, 0.0], [5.0, 0.0], [10.0, 0.0]], static fn (): float => 2.0),
+        );
 
-        self::assertEqualsWithDelta([-1.0, 1.0], [min(array_column($points, 1)), max(array_column($points, 1))], 1e-9);
-        self::assertEqualsWithDelta([0.0, 10.0], [min(array_column($points, 0)), max(array_column($points, 0))], 1e-9);
+        self::assertEqualsWithDelta(
+            [-1.0, 1.0],
+            [min(array_column($points, 1)), max(array_column($points, 1))],
+            1e-9,
+        );
+        self::assertEqualsWithDelta(
+            [0.0, 10.0],
+            [min(array_column($points, 0)), max(array_column($points, 0))],
+            1e-9,
+        );
     }
 
     public function testSofteningHardPartsRoundsKinksButKeepsThePlace(): void
     {
-        $kink = array_map(static fn (int $i): array => [(float) $i, (float) abs($i), 0.0, 0.0, 1.0, 0.0, 0.0], range(-10, 10));
+        $kink = array_map(
+            static fn (int $i): array => [(float) $i, (float) abs($i), 0.0, 0.0, 1.0, 0.0, 0.0],
+            range(-10, 10),
+        );
         $soft = Polyline::soften($kink, false);
 
         self::assertGreaterThan(.3, $soft[10][1], 'the kink is rounded');
@@ -108,11 +138,18 @@ final class LineTest extends TestCase
             $turns[] = [$turn, self::between($random, -120, 120)];
             $frame = self::turned($frame, ...$turns[$i]);
         }
-        foreach ([[$frame->x, $frame->y], [$frame->y, $frame->z], [$frame->z, $frame->x]] as [$p, $q]) {
+        foreach (
+            [[$frame->x, $frame->y], [$frame->y, $frame->z], [$frame->z, $frame->x]] as [$p, $q]
+        ) {
             self::assertEqualsWithDelta(0.0, Vector::dot($p, $q), 1e-9);
             self::assertEqualsWithDelta(1.0, Vector::length($p), 1e-9);
         }
-        self::assertEqualsWithDelta($frame->z, Vector::cross($frame->x, $frame->y), 1e-9, 'a right hand stays a right hand');
+        self::assertEqualsWithDelta(
+            $frame->z,
+            Vector::cross($frame->x, $frame->y),
+            1e-9,
+            'a right hand stays a right hand',
+        );
         foreach (array_reverse($turns) as [$turn, $degrees]) {
             $frame = self::turned($frame, $turn, -$degrees);
         }
@@ -122,8 +159,18 @@ final class LineTest extends TestCase
     public function testFlexionGoesToThePalm(): void
     {
         self::assertEqualsWithDelta([0.0, 0.0, 1.0], (new Frame())->flex(90)->y, 1e-12);
-        self::assertEqualsWithDelta([-1.0, 0.0, 0.0], (new Frame())->tilt(90)->y, 1e-12, 'tilt is ulnar, away from the thumb');
-        self::assertEqualsWithDelta([1.0, 0.0, 0.0], (new Frame())->roll(90)->z, 1e-12, 'the palm turns to the thumb side');
+        self::assertEqualsWithDelta(
+            [-1.0, 0.0, 0.0],
+            (new Frame())->tilt(90)->y,
+            1e-12,
+            'tilt is ulnar, away from the thumb',
+        );
+        self::assertEqualsWithDelta(
+            [1.0, 0.0, 0.0],
+            (new Frame())->roll(90)->z,
+            1e-12,
+            'the palm turns to the thumb side',
+        );
     }
 
     private static function turned(Frame $frame, string $turn, float $degrees): Frame
@@ -145,7 +192,10 @@ final class LineTest extends TestCase
     {
         $line = [[0.0, 0.0]];
         for ($i = 1; $i < 60; ++$i) {
-            $line[] = [$line[$i - 1][0] + self::between($random, .05, 2), $line[$i - 1][1] + self::between($random, -1, 1)];
+            $line[] = [
+                $line[$i - 1][0] + self::between($random, .05, 2),
+                $line[$i - 1][1] + self::between($random, -1, 1),
+            ];
         }
 
         return $line;
@@ -161,7 +211,15 @@ final class LineTest extends TestCase
         for ($i = 1; $i < \count($line); ++$i) {
             [$ax, $ay] = $line[$i - 1];
             [$dx, $dy] = [$line[$i][0] - $ax, $line[$i][1] - $ay];
-            $t = max(0.0, min(1.0, (($point[0] - $ax) * $dx + ($point[1] - $ay) * $dy) / max(1e-12, $dx * $dx + $dy * $dy)));
+            $t = max(
+                0.0,
+                min(
+                    1.0,
+                    (
+                        ($point[0] - $ax) * $dx + ($point[1] - $ay) * $dy
+                    ) / max(1e-12, $dx * $dx + $dy * $dy),
+                ),
+            );
             $best = min($best, hypot($point[0] - $ax - $t * $dx, $point[1] - $ay - $t * $dy));
         }
 

@@ -24,7 +24,10 @@ final class InkTest extends TestCase
     public function testAPerfectSpiralIsOnItsGuide(): void
     {
         $guide = new SpiralGuide(400.0, 300.0, 10.0, 40.0, 4.0);
-        $found = self::follow($guide, static fn (float $turn): array => self::onSpiral($guide, $turn, 0.0));
+        $found = self::follow(
+            $guide,
+            static fn (float $turn): array => self::onSpiral($guide, $turn, 0.0),
+        );
         self::assertEqualsWithDelta(0.0, $found->rmsMm ?? -1.0, 0.02);
         self::assertSame(0.0, $found->offPercent);
         self::assertEqualsWithDelta(20.0, $found->seconds, 0.05);
@@ -33,22 +36,49 @@ final class InkTest extends TestCase
     public function testASteadyOffsetIsTheDistance(): void
     {
         $guide = new SpiralGuide(400.0, 300.0, 30.0, 40.0, 4.0);
-        $found = self::follow($guide, static fn (float $turn): array => self::onSpiral($guide, $turn, 12.0));
+        $found = self::follow(
+            $guide,
+            static fn (float $turn): array => self::onSpiral($guide, $turn, 12.0),
+        );
         self::assertEqualsWithDelta(3.0, $found->rmsMm ?? -1.0, 0.05);
-        self::assertEqualsWithDelta(100.0, $found->offPercent, 1.0, '3 mm is more than half the width');
+        self::assertEqualsWithDelta(
+            100.0,
+            $found->offPercent,
+            1.0,
+            '3 mm is more than half the width',
+        );
     }
 
     public function testSlippingOverToTheNextTurnCountsWithTheWholeError(): void
     {
         $guide = new SpiralGuide(400.0, 300.0, 30.0, 40.0, 4.0);
-        $found = self::follow($guide, static fn (float $turn): array => self::onSpiral($guide, $turn, $turn > 2.0 ? min(30.0, 60.0 * ($turn - 2.0)) : 0.0));
-        self::assertGreaterThan(4.0, $found->rmsMm, 'the nearest turn alone would say less than 10 pixels');
+        $found = self::follow(
+            $guide,
+            static fn (float $turn): array => self::onSpiral(
+                $guide,
+                $turn,
+                $turn > 2.0 ? min(30.0, 60.0 * ($turn - 2.0)) : 0.0,
+            ),
+        );
+        self::assertGreaterThan(
+            4.0,
+            $found->rmsMm,
+            'the nearest turn alone would say less than 10 pixels',
+        );
     }
 
     public function testLineDistancesBeyondTheEndsAndAcross(): void
     {
         $line = new LineGuide(0.0, 0.0, 100.0, 0.0);
-        self::assertSame([5.0, -3.0, 10.0], array_map(static fn (float $d): float => round($d, 6), $line->distances([new InkPoint(0, 50, 5), new InkPoint(1, 10, -3), new InkPoint(2, 110, 0)])));
+        self::assertSame(
+            [5.0, -3.0, 10.0],
+            array_map(
+                static fn (float $d): float => round($d, 6),
+                $line->distances(
+                    [new InkPoint(0, 50, 5), new InkPoint(1, 10, -3), new InkPoint(2, 110, 0)],
+                ),
+            ),
+        );
     }
 
     public function testAQuickScreenAndASlowOneGiveTheSameFigures(): void
@@ -68,7 +98,19 @@ final class InkTest extends TestCase
 
     public function testTremorOfThePathIsFoundWhereTheScreenIsQuickEnough(): void
     {
-        $shaken = static fn (float $rate, float $seconds): Sheet => new Sheet([array_map(static fn (int $i): InkPoint => new InkPoint(1000.0 * $i / $rate, 20.0 * $i / $rate, 100.0 + 2.0 * self::SCALE * sin(2.0 * \M_PI * 5.5 * $i / $rate)), range(0, (int) ($rate * $seconds)))], self::SCALE);
+        $shaken = static fn (float $rate, float $seconds): Sheet => new Sheet(
+            [
+                array_map(
+                    static fn (int $i): InkPoint => new InkPoint(
+                        1000.0 * $i / $rate,
+                        20.0 * $i / $rate,
+                        100.0 + 2.0 * self::SCALE * sin(2.0 * \M_PI * 5.5 * $i / $rate),
+                    ),
+                    range(0, (int) ($rate * $seconds)),
+                ),
+            ],
+            self::SCALE,
+        );
 
         $found = PathTremor::of($shaken(120.0, 25.0));
         self::assertNotNull($found);
@@ -76,7 +118,10 @@ final class InkTest extends TestCase
         self::assertEqualsWithDelta(2.0, (float) $found->halfSwingMm(), 0.15);
         self::assertNull(PathTremor::of($shaken(40.0, 25.0)), 'too few samples a second');
         self::assertTrue(PathTremor::of($shaken(120.0, 10.0))?->isTooShort());
-        self::assertNull(PathTremor::of(new Sheet($shaken(120.0, 25.0)->strokes)), 'no millimetres without calibration');
+        self::assertNull(
+            PathTremor::of(new Sheet($shaken(120.0, 25.0)->strokes)),
+            'no millimetres without calibration',
+        );
     }
 
     public function testAShrinkingLineOfLetters(): void
@@ -86,8 +131,15 @@ final class InkTest extends TestCase
         self::assertEqualsWithDelta(10.0, (float) $even->meanHeightMm, 0.3);
         $shrinking = PatternInk::of(self::letters(static fn (int $i): float => 40.0 - 2.0 * $i));
         self::assertGreaterThan(35.0, $shrinking->trendPercent);
-        self::assertLessThan(-35.0, PatternInk::of(self::letters(static fn (int $i): float => 20.0 + 2.0 * $i))->trendPercent ?? 0.0, 'growing is below nought');
-        self::assertNull(PatternInk::of(self::letters(static fn (int $i): float => 40.0, 2))->trendPercent);
+        self::assertLessThan(
+            -35.0,
+            PatternInk::of(self::letters(static fn (int $i): float => 20.0 + 2.0 * $i))->trendPercent
+                ?? 0.0,
+            'growing is below nought',
+        );
+        self::assertNull(
+            PatternInk::of(self::letters(static fn (int $i): float => 40.0, 2))->trendPercent,
+        );
     }
 
     public function testAShakeDoesNotCutALetterInTwo(): void
@@ -99,15 +151,31 @@ final class InkTest extends TestCase
 
     public function testAWordHasSizeTimeAndLifts(): void
     {
-        $word = WordInk::of(new Sheet([[new InkPoint(0, 10, 20), new InkPoint(500, 90, 60)], [new InkPoint(900, 100, 20), new InkPoint(1500, 130, 50)]], self::SCALE));
-        self::assertSame([30.0, 10.0, 1.5, 1], [$word?->widthMm, $word?->heightMm, $word?->seconds, $word?->penLifts]);
+        $word = WordInk::of(
+            new Sheet(
+                [
+                    [new InkPoint(0, 10, 20), new InkPoint(500, 90, 60)],
+                    [new InkPoint(900, 100, 20), new InkPoint(1500, 130, 50)],
+                ],
+                self::SCALE,
+            ),
+        );
+        self::assertSame(
+            [30.0, 10.0, 1.5, 1],
+            [$word?->widthMm, $word?->heightMm, $word?->seconds, $word?->penLifts],
+        );
         self::assertNull(WordInk::of(new Sheet([])));
-        self::assertNull(WordInk::of(new Sheet([[new InkPoint(0, 10, 20), new InkPoint(500, 90, 60)]]))?->widthMm, 'not calibrated');
+        self::assertNull(
+            WordInk::of(new Sheet([[new InkPoint(0, 10, 20), new InkPoint(500, 90, 60)]]))?->widthMm,
+            'not calibrated',
+        );
     }
 
     public function testTapsCountWhereverTheyLand(): void
     {
-        $even = TapRun::of(array_map(static fn (int $i): array => [250.0 * $i, $i % 2], range(0, 59)));
+        $even = TapRun::of(
+            array_map(static fn (int $i): array => [250.0 * $i, $i % 2], range(0, 59)),
+        );
         self::assertSame([60, 60, 0], [$even->taps, $even->onTarget, $even->sameTwice]);
         self::assertEqualsWithDelta(0.0, (float) $even->rhythmPercent, 1e-9);
         self::assertEqualsWithDelta(0.0, (float) $even->slowingPercent, 1e-9);
@@ -126,7 +194,14 @@ final class InkTest extends TestCase
 
     public function testTheSameCircleTwiceIsNoticed(): void
     {
-        $sheet = new Sheet([[new InkPoint(5000, 100, 100)], [new InkPoint(5300, 104, 98)], [new InkPoint(5600, 300, 100)], [new InkPoint(5900, 200, 400)]]);
+        $sheet = new Sheet(
+            [
+                [new InkPoint(5000, 100, 100)],
+                [new InkPoint(5300, 104, 98)],
+                [new InkPoint(5600, 300, 100)],
+                [new InkPoint(5900, 200, 400)],
+            ],
+        );
         $run = TapRun::ofSheet($sheet, [[100.0, 100.0], [300.0, 100.0]], 40.0);
         self::assertSame([4, 3, 1], [$run->taps, $run->onTarget, $run->sameTwice]);
     }
@@ -150,7 +225,8 @@ final class InkTest extends TestCase
             $points[] = new InkPoint(10.0 * $i, $x, $y);
         }
 
-        return GuidedInk::of(new Sheet([$points], self::SCALE), $guide) ?? throw new \LogicException('nothing drawn');
+        return GuidedInk::of(new Sheet([$points], self::SCALE), $guide)
+            ?? throw new \LogicException('nothing drawn');
     }
 
     /** @return array{float, float} */
@@ -158,7 +234,10 @@ final class InkTest extends TestCase
     {
         $radius = $guide->startRadius + $guide->pitch * $turn + $offset;
 
-        return [$guide->cx + $radius * cos(2.0 * \M_PI * $turn), $guide->cy + $radius * sin(2.0 * \M_PI * $turn)];
+        return [
+            $guide->cx + $radius * cos(2.0 * \M_PI * $turn),
+            $guide->cy + $radius * sin(2.0 * \M_PI * $turn),
+        ];
     }
 
     /** @param \Closure(int): float $height of each letter, in pixels */
@@ -168,7 +247,13 @@ final class InkTest extends TestCase
         for ($letter = 0; $letter < $count; ++$letter) {
             for ($i = 0; $i < 50; ++$i) {
                 $at = $letter + $i / 50.0;
-                $points[] = new InkPoint(500.0 * $at, 30.0 * $at, 200.0 - $height($letter) * 0.5 * (1.0 - cos(2.0 * \M_PI * $at)) + $shake * sin(2.0 * \M_PI * 3.0 * $at));
+                $points[] = new InkPoint(
+                    500.0 * $at,
+                    30.0 * $at,
+                    200.0 - $height($letter) * 0.5 * (
+                        1.0 - cos(2.0 * \M_PI * $at)
+                    ) + $shake * sin(2.0 * \M_PI * 3.0 * $at),
+                );
             }
         }
 

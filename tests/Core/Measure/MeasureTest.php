@@ -20,12 +20,20 @@ final class MeasureTest extends TestCase
     {
         $readings = $this->index(Mode::Active, [[80, -20], [95, 15], [60, 5]]);
 
-        self::assertSame(80.0 + 95.0 + 60.0 - 15.0 - 5.0, FingerMotion::of($readings, Side::Right, Digit::Index, Mode::Active)->totalDegrees);
+        self::assertSame(
+            80.0 + 95.0 + 60.0 - 15.0 - 5.0,
+            FingerMotion::of($readings, Side::Right, Digit::Index, Mode::Active)->totalDegrees,
+        );
     }
 
     public function testAMissingJointGivesNoTotalAndSaysWhich(): void
     {
-        $motion = FingerMotion::of($this->index(Mode::Active, [[80, 0], [95, 15]]), Side::Right, Digit::Index, Mode::Active);
+        $motion = FingerMotion::of(
+            $this->index(Mode::Active, [[80, 0], [95, 15]]),
+            Side::Right,
+            Digit::Index,
+            Mode::Active,
+        );
 
         self::assertNull($motion->totalDegrees);
         self::assertSame(['DIP bent', 'DIP straight'], $motion->missing);
@@ -33,22 +41,48 @@ final class MeasureTest extends TestCase
 
     public function testTheThumbHasTwoHinges(): void
     {
-        $readings = new Readings([$this->reading('thumb_mp_flexion', 50), $this->reading('thumb_mp_extension', 10), $this->reading('thumb_ip_flexion', 60), $this->reading('thumb_ip_extension', -10)]);
+        $readings = new Readings(
+            [
+                $this->reading('thumb_mp_flexion', 50),
+                $this->reading('thumb_mp_extension', 10),
+                $this->reading('thumb_ip_flexion', 60),
+                $this->reading('thumb_ip_extension', -10),
+            ],
+        );
 
-        self::assertSame(100.0, FingerMotion::of($readings, Side::Right, Digit::Thumb, Mode::Active)->totalDegrees);
+        self::assertSame(
+            100.0,
+            FingerMotion::of($readings, Side::Right, Digit::Thumb, Mode::Active)->totalDegrees,
+        );
     }
 
     public function testLagIsActiveLessPassiveDeficitAndNeverBelowZero(): void
     {
         $readings = new Readings([
-            $this->reading('index_pip_extension', 40), $this->reading('index_pip_extension', 10, Mode::Passive),
-            $this->reading('index_mcp_extension', 0), $this->reading('index_mcp_extension', 4, Mode::Passive),
-            $this->reading('index_dip_extension', 0), $this->reading('index_dip_extension', 12, Mode::Passive),
+            $this->reading('index_pip_extension', 40), $this->reading(
+                'index_pip_extension',
+                10,
+                Mode::Passive,
+            ),
+            $this->reading('index_mcp_extension', 0), $this->reading(
+                'index_mcp_extension',
+                4,
+                Mode::Passive,
+            ),
+            $this->reading('index_dip_extension', 0), $this->reading(
+                'index_dip_extension',
+                12,
+                Mode::Passive,
+            ),
         ]);
         $motion = FingerMotion::of($readings, Side::Right, Digit::Index, Mode::Active);
 
         self::assertSame(['mcp' => 0.0, 'pip' => 30.0, 'dip' => 0.0], $motion->lagDegrees);
-        self::assertSame(['DIP'], $motion->toRemeasure, 'passive clearly less than active: measure again');
+        self::assertSame(
+            ['DIP'],
+            $motion->toRemeasure,
+            'passive clearly less than active: measure again',
+        );
     }
 
     public function testOpeningNeedsAllFourFingersElseTheEyeCounts(): void
@@ -60,11 +94,19 @@ final class MeasureTest extends TestCase
             }
         }
         $byEye = $this->reading('opening', 20);
-        self::assertSame(20.0, Opening::ofHand(new Readings([...$fingers, $byEye]), Side::Right, Mode::Active)?->value);
+        self::assertSame(
+            20.0,
+            Opening::ofHand(new Readings([...$fingers, $byEye]), Side::Right, Mode::Active)?->value,
+        );
         foreach (['mcp', 'pip', 'dip'] as $joint) {
             $fingers[] = $this->reading('little_'.$joint.'_extension', 27);
         }
-        self::assertEqualsWithDelta(70.0, Opening::ofHand(new Readings([$byEye, ...$fingers]), Side::Right, Mode::Active)->value ?? 0.0, 1e-9);
+        self::assertEqualsWithDelta(
+            70.0,
+            Opening::ofHand(new Readings([$byEye, ...$fingers]), Side::Right, Mode::Active)->value
+                ?? 0.0,
+            1e-9,
+        );
     }
 
     /** @return iterable<string, array{array<int, float>, ?float}> */
@@ -73,7 +115,10 @@ final class MeasureTest extends TestCase
         yield 'between two angles' => [[-60 => 50.0, -30 => 30.0], -45.0];
         yield 'met at the most extended angle' => [[-30 => 60.0, 0 => 45.0], 0.0];
         yield 'one angle only' => [[0 => 80.0], null];
-        yield 'first crossing from the extended side' => [[-60 => 80.0, -30 => 45.0, 0 => 30.0, 30 => 10.0], -20.0];
+        yield 'first crossing from the extended side' => [
+            [-60 => 80.0, -30 => 45.0, 0 => 30.0, 30 => 10.0],
+            -20.0,
+        ];
     }
 
     /** @param array<int, float> $opening */
@@ -101,9 +146,14 @@ final class MeasureTest extends TestCase
 
     public function testOfTwoReadingsOnOneDayTheLaterCounts(): void
     {
-        $readings = new Readings([$this->reading('opposition_0to10', 3), $this->reading('opposition_0to10', 6)]);
+        $readings = new Readings(
+            [$this->reading('opposition_0to10', 3), $this->reading('opposition_0to10', 6)],
+        );
 
-        self::assertSame(6.0, $readings->newest('opposition_0to10', Side::Right, Mode::Active)?->value);
+        self::assertSame(
+            6.0,
+            $readings->newest('opposition_0to10', Side::Right, Mode::Active)?->value,
+        );
         self::assertCount(2, $readings->history('opposition_0to10', Side::Right, Mode::Active));
     }
 
@@ -122,6 +172,13 @@ final class MeasureTest extends TestCase
 
     private function reading(string $code, int $value, Mode $mode = Mode::Active): Reading
     {
-        return new Reading($code, Side::Right, $mode, null, (float) $value, new \DateTimeImmutable('2026-11-20'));
+        return new Reading(
+            $code,
+            Side::Right,
+            $mode,
+            null,
+            (float) $value,
+            new \DateTimeImmutable('2026-11-20'),
+        );
     }
 }

@@ -26,7 +26,9 @@ final class Noise
     /** Normal, mean 0 and deviation 1 (Box & Muller 1958). */
     public function gauss(): float
     {
-        return sqrt(-2.0 * log($this->between(1e-6, 1.0))) * cos(2.0 * \M_PI * $this->between(0.0, 1.0));
+        return sqrt(-2.0 * log($this->between(1e-6, 1.0))) * cos(
+            2.0 * \M_PI * $this->between(0.0, 1.0),
+        );
     }
 
     /**
@@ -34,13 +36,23 @@ final class Noise
      *
      * @param float $noise deviation of the noise on each axis
      */
-    public function tremor(float $hz, float $peak, float $seconds, float $noise, float $rate = 100.0): Trace
-    {
+    public function tremor(
+        float $hz,
+        float $peak,
+        float $seconds,
+        float $noise,
+        float $rate = 100.0,
+    ): Trace {
         $phase = $this->between(0.0, 6.28);
         $samples = [];
         for ($i = 0; $i < $seconds * $rate; ++$i) {
             $value = $peak * sin(2.0 * \M_PI * $hz * $i / $rate + $phase);
-            $samples[] = [1000.0 * $i / $rate, 0.6 * $value + 2.9 + $noise * $this->gauss(), 0.8 * $value + 0.0005 * $i + $noise * $this->gauss(), 9.4 + $noise * $this->gauss()];
+            $samples[] = [
+                1000.0 * $i / $rate,
+                0.6 * $value + 2.9 + $noise * $this->gauss(),
+                0.8 * $value + 0.0005 * $i + $noise * $this->gauss(),
+                9.4 + $noise * $this->gauss(),
+            ];
         }
 
         return Trace::fromSamples($rate, $samples);

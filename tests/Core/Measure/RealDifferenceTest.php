@@ -27,7 +27,9 @@ final class RealDifferenceTest extends TestCase
     {
         $noise = new Noise(31);
         $kind = self::kind('pegs_s');
-        foreach (['three days of three trials' => 3, 'six days of three trials' => 6] as $name => $days) {
+        foreach (
+            ['three days of three trials' => 3, 'six days of three trials' => 6] as $name => $days
+        ) {
             $gains = 0;
             for ($client = 0; $client < 5000; ++$client) {
                 $byDay = [];
@@ -36,7 +38,11 @@ final class RealDifferenceTest extends TestCase
                 }
                 $srd = RealDifference::of($kind, Repeats::of($byDay), true, false);
                 self::assertNotNull($srd);
-                $gains += Judgement::Gain === $srd->judge(2.0 * $noise->gauss() - 2.0 * $noise->gauss()) ? 1 : 0;
+                $gains += Judgement::Gain === $srd->judge(
+                    2.0 * $noise->gauss() - 2.0 * $noise->gauss(),
+                )
+                    ? 1
+                    : 0;
             }
             self::assertLessThanOrEqual(0.06 * 5000, $gains, $name);
             self::assertGreaterThan(0, $gains);
@@ -44,10 +50,23 @@ final class RealDifferenceTest extends TestCase
     }
 
     #[DataProvider('defaults')]
-    public function testDefaultsUntilRepeatsSayMore(string $code, bool $sameTester, bool $byEye, int $readings, ?float $expected): void
-    {
-        $srd = RealDifference::of(self::kind($code), Repeats::of([]), $sameTester, $byEye, readings: $readings);
-        null === $expected ? self::assertNull($srd) : self::assertEqualsWithDelta($expected, $srd->value ?? 0.0, 0.3);
+    public function testDefaultsUntilRepeatsSayMore(
+        string $code,
+        bool $sameTester,
+        bool $byEye,
+        int $readings,
+        ?float $expected,
+    ): void {
+        $srd = RealDifference::of(
+            self::kind($code),
+            Repeats::of([]),
+            $sameTester,
+            $byEye,
+            readings: $readings,
+        );
+        null === $expected
+            ? self::assertNull($srd)
+            : self::assertEqualsWithDelta($expected, $srd->value ?? 0.0, 0.3);
     }
 
     /** @return iterable<array{string, bool, bool, int, ?float}> */
@@ -67,15 +86,28 @@ final class RealDifferenceTest extends TestCase
     {
         $close = Repeats::of([[10.0, 10.1, 10.0], [20.0, 20.0, 20.1], [15.0, 15.1, 15.0]]);
         self::assertTrue($close->areEnough());
-        self::assertSame(5.0, RealDifference::of(self::kind('index_pip_extension'), $close, true, false)?->value);
+        self::assertSame(
+            5.0,
+            RealDifference::of(self::kind('index_pip_extension'), $close, true, false)?->value,
+        );
         $wide = Repeats::of([[10.0, 20.0, 0.0], [20.0, 30.0, 10.0], [15.0, 25.0, 5.0]]);
-        self::assertEqualsWithDelta(1.96 * \M_SQRT2 * 10.0, RealDifference::of(self::kind('index_pip_extension'), $wide, true, false)->value ?? 0.0, 1e-9);
+        self::assertEqualsWithDelta(
+            1.96 * \M_SQRT2 * 10.0,
+            RealDifference::of(self::kind('index_pip_extension'), $wide, true, false)->value ?? 0.0,
+            1e-9,
+        );
     }
 
     public function testRepeatsOfOneDayOrTooFewAreNotEnough(): void
     {
-        self::assertFalse(Repeats::of([[1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0]])->areEnough(), 'one day');
-        self::assertFalse(Repeats::of([[1.0, 2.0, 3.0], [1.0, 2.0, 3.0]])->areEnough(), 'four degrees of freedom');
+        self::assertFalse(
+            Repeats::of([[1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0]])->areEnough(),
+            'one day',
+        );
+        self::assertFalse(
+            Repeats::of([[1.0, 2.0, 3.0], [1.0, 2.0, 3.0]])->areEnough(),
+            'four degrees of freedom',
+        );
         self::assertTrue(Repeats::of([[1.0, 2.0, 3.0, 4.0], [1.0, 2.0, 3.0, 4.0]])->areEnough());
     }
 
@@ -83,9 +115,24 @@ final class RealDifferenceTest extends TestCase
     {
         $older = self::reading('index_pip_extension', 40.0, '2026-10-01');
         $newer = self::reading('index_pip_extension', 30.0, '2026-11-01');
-        self::assertSame(Judgement::Gain, Comparison::of(self::kind('index_pip_extension'), $older, $newer, [])->judgement, 'stops less short of straight');
-        self::assertSame(Judgement::Loss, Comparison::of(self::kind('index_pip_extension'), $newer, $older, [])->judgement);
-        self::assertSame(Judgement::NoChange, Comparison::of(self::kind('index_pip_extension'), $older, self::reading('index_pip_extension', 36.0, '2026-11-01'), [])->judgement);
+        self::assertSame(
+            Judgement::Gain,
+            Comparison::of(self::kind('index_pip_extension'), $older, $newer, [])->judgement,
+            'stops less short of straight',
+        );
+        self::assertSame(
+            Judgement::Loss,
+            Comparison::of(self::kind('index_pip_extension'), $newer, $older, [])->judgement,
+        );
+        self::assertSame(
+            Judgement::NoChange,
+            Comparison::of(
+                self::kind('index_pip_extension'),
+                $older,
+                self::reading('index_pip_extension', 36.0, '2026-11-01'),
+                [],
+            )->judgement,
+        );
     }
 
     public function testOnlyTheSameCircumstancesAreCompared(): void
@@ -96,40 +143,124 @@ final class RealDifferenceTest extends TestCase
             new Taken('a', Position::Lying),
             new Taken('a', source: Source::Glove),
         ] as $other) {
-            self::assertSame(Judgement::NotComparable, Comparison::of($kind, $plain, self::reading('wrist_extension', 40.0, '2026-11-01', $other), [])->judgement);
+            self::assertSame(
+                Judgement::NotComparable,
+                Comparison::of(
+                    $kind,
+                    $plain,
+                    self::reading('wrist_extension', 40.0, '2026-11-01', $other),
+                    [],
+                )->judgement,
+            );
         }
-        $on = self::reading('wrist_extension', 10.0, '2026-10-01', new Taken('a', medication: MedicationState::On));
-        $off = self::reading('wrist_extension', 40.0, '2026-11-01', new Taken('a', medication: MedicationState::Off));
+        $on = self::reading(
+            'wrist_extension',
+            10.0,
+            '2026-10-01',
+            new Taken('a', medication: MedicationState::On),
+        );
+        $off = self::reading(
+            'wrist_extension',
+            40.0,
+            '2026-11-01',
+            new Taken('a', medication: MedicationState::Off),
+        );
         self::assertSame('once on, once off medicine', Comparison::of($kind, $on, $off, [])->why);
         $injected = new \DateTimeImmutable('2026-10-15');
-        self::assertSame(Judgement::NotComparable, Comparison::of($kind, $plain, self::reading('wrist_extension', 40.0, '2026-11-01', new Taken('a')), [], $injected)->judgement, 'never called a training effect');
-        self::assertSame(Judgement::NoChange, Comparison::of($kind, $plain, self::reading('wrist_extension', 19.0, '2026-10-10', new Taken('b')), [])->judgement, 'two testers differ by more');
-        self::assertSame(Judgement::Gain, Comparison::of($kind, $plain, self::reading('wrist_extension', 19.0, '2026-10-10', new Taken('a')), [])->judgement);
+        self::assertSame(
+            Judgement::NotComparable,
+            Comparison::of(
+                $kind,
+                $plain,
+                self::reading('wrist_extension', 40.0, '2026-11-01', new Taken('a')),
+                [],
+                $injected,
+            )->judgement,
+            'never called a training effect',
+        );
+        self::assertSame(
+            Judgement::NoChange,
+            Comparison::of(
+                $kind,
+                $plain,
+                self::reading('wrist_extension', 19.0, '2026-10-10', new Taken('b')),
+                [],
+            )->judgement,
+            'two testers differ by more',
+        );
+        self::assertSame(
+            Judgement::Gain,
+            Comparison::of(
+                $kind,
+                $plain,
+                self::reading('wrist_extension', 19.0, '2026-10-10', new Taken('a')),
+                [],
+            )->judgement,
+        );
     }
 
     public function testAsUsualIsNoNumberToCompare(): void
     {
-        $usual = new Reading('wrist_extension', Side::Right, Mode::Active, null, null, new \DateTimeImmutable('2026-11-01'));
-        self::assertSame(Judgement::NotComparable, Comparison::of(self::kind('wrist_extension'), $usual, self::reading('wrist_extension', 40.0, '2026-11-01'), [])->judgement);
+        $usual = new Reading(
+            'wrist_extension',
+            Side::Right,
+            Mode::Active,
+            null,
+            null,
+            new \DateTimeImmutable('2026-11-01'),
+        );
+        self::assertSame(
+            Judgement::NotComparable,
+            Comparison::of(
+                self::kind('wrist_extension'),
+                $usual,
+                self::reading('wrist_extension', 40.0, '2026-11-01'),
+                [],
+            )->judgement,
+        );
     }
 
     public function testMeasuresWithoutADefaultAskForRepeats(): void
     {
         $older = self::reading('grip_kg', 4.0, '2026-10-01');
         $newer = self::reading('grip_kg', 14.0, '2026-11-01');
-        self::assertSame(Judgement::NeedsRepeats, Comparison::of(self::kind('grip_kg'), $older, $newer, [])->judgement);
+        self::assertSame(
+            Judgement::NeedsRepeats,
+            Comparison::of(self::kind('grip_kg'), $older, $newer, [])->judgement,
+        );
         $history = [];
         foreach (['2026-10-01', '2026-10-08', '2026-10-15'] as $day) {
             $history[] = self::reading('grip_kg', 4.0, $day, new Taken('a', trials: [3.5, 4.0, 4.5]));
         }
-        self::assertSame(Judgement::Gain, Comparison::of(self::kind('grip_kg'), $older, $newer, $history)->judgement);
+        self::assertSame(
+            Judgement::Gain,
+            Comparison::of(self::kind('grip_kg'), $older, $newer, $history)->judgement,
+        );
     }
 
     public function testPhasesOfAnInjection(): void
     {
         $day = new \DateTimeImmutable('2026-06-01');
-        $phases = array_map(static fn (int $days): InjectionPhase => InjectionPhase::of($day, $day->modify($days.' days')), [-1, 0, 14, 15, 42, 43, 84, 85]);
-        self::assertSame([InjectionPhase::Before, InjectionPhase::Rising, InjectionPhase::Rising, InjectionPhase::Working, InjectionPhase::Working, InjectionPhase::Fading, InjectionPhase::Fading, InjectionPhase::Over], $phases);
+        $phases = array_map(
+            static fn (int $days): InjectionPhase => InjectionPhase::of(
+                $day,
+                $day->modify($days.' days'),
+            ),
+            [-1, 0, 14, 15, 42, 43, 84, 85],
+        );
+        self::assertSame(
+            [
+                InjectionPhase::Before,
+                InjectionPhase::Rising,
+                InjectionPhase::Rising,
+                InjectionPhase::Working,
+                InjectionPhase::Working,
+                InjectionPhase::Fading,
+                InjectionPhase::Fading,
+                InjectionPhase::Over,
+            ],
+            $phases,
+        );
     }
 
     private static function kind(string $code): MeasureKind
@@ -137,8 +268,20 @@ final class RealDifferenceTest extends TestCase
         return MeasureKinds::standard()->find($code) ?? throw new \LogicException($code);
     }
 
-    private static function reading(string $code, float $value, string $day, ?Taken $taken = null): Reading
-    {
-        return new Reading($code, Side::Right, Mode::Active, null, $value, new \DateTimeImmutable($day), taken: $taken);
+    private static function reading(
+        string $code,
+        float $value,
+        string $day,
+        ?Taken $taken = null,
+    ): Reading {
+        return new Reading(
+            $code,
+            Side::Right,
+            Mode::Active,
+            null,
+            $value,
+            new \DateTimeImmutable($day),
+            taken: $taken,
+        );
     }
 }

@@ -21,10 +21,17 @@ final class SteadinessTest extends TestCase
         for ($i = 0; $i < 40; ++$i) {
             $hz = $noise->between(2.6, 11.7);
             $peak = $noise->between(0.2, 6.0);
-            $found = Steadiness::of($noise->tremor($hz, $peak, $noise->between(18.0, 40.0), $peak / \M_SQRT2 / 10.0));
+            $found = Steadiness::of(
+                $noise->tremor($hz, $peak, $noise->between(18.0, 40.0), $peak / \M_SQRT2 / 10.0),
+            );
             self::assertNotNull($found->peakHz, "no peak at $hz Hz");
             self::assertEqualsWithDelta($hz, $found->peakHz, 0.15);
-            self::assertEqualsWithDelta(1.0, ($found->peakValue() ?? 0.0) / $peak, 0.05, "amplitude at $hz Hz");
+            self::assertEqualsWithDelta(
+                1.0,
+                ($found->peakValue() ?? 0.0) / $peak,
+                0.05,
+                "amplitude at $hz Hz",
+            );
         }
     }
 
@@ -44,7 +51,9 @@ final class SteadinessTest extends TestCase
             $runs = 60.0 === $seconds ? 20 : 60;
             $false = 0;
             for ($i = 0; $i < $runs; ++$i) {
-                $false += null === Steadiness::of($noise->idle($seconds, $memory, $axes))->peakHz ? 0 : 1;
+                $false += null === Steadiness::of($noise->idle($seconds, $memory, $axes))->peakHz
+                    ? 0
+                    : 1;
             }
             self::assertLessThanOrEqual(0.05 * $runs, $false, "$seconds s");
         }
@@ -138,7 +147,10 @@ final class SteadinessTest extends TestCase
     {
         $flat = array_map(static fn (int $i): array => [10.0 * $i, 1.0, 2.0, 9.0], range(0, 2400));
         self::assertNull(Steadiness::of(Trace::fromSamples(100.0, $flat))->peakHz);
-        $slow = array_map(static fn (int $i): array => [500.0 * $i, sin($i), 0.0, 0.0], range(0, 100));
+        $slow = array_map(
+            static fn (int $i): array => [500.0 * $i, sin($i), 0.0, 0.0],
+            range(0, 100),
+        );
         self::assertNull(Steadiness::of(Trace::fromSamples(2.0, $slow))->peakHz);
     }
 }

@@ -22,7 +22,14 @@ final class SteadyingTrialTest extends TestCase
     /** @return list<array{float, float, float}> */
     public static function tabulated(): array
     {
-        return [[0.975, 1.0, 12.7062], [0.975, 6.0, 2.4469], [0.95, 10.0, 1.8125], [0.995, 20.0, 2.8453], [0.975, 120.0, 1.9799], [0.5, 5.0, 0.0]];
+        return [
+            [0.975, 1.0, 12.7062],
+            [0.975, 6.0, 2.4469],
+            [0.95, 10.0, 1.8125],
+            [0.995, 20.0, 2.8453],
+            [0.975, 120.0, 1.9799],
+            [0.5, 5.0, 0.0],
+        ];
     }
 
     public function testUnchangedHandsAreSeldomCalledBetter(): void
@@ -46,7 +53,14 @@ final class SteadyingTrialTest extends TestCase
 
     public function testAClearGainIsFoundAndNamed(): void
     {
-        $trial = SteadyingTrial::compare(['unsupported' => [2.0, 2.1, 1.9], 'support' => [1.0, 1.1, 0.9], 'weight' => [1.95, 2.1, 2.0]], 5.2);
+        $trial = SteadyingTrial::compare(
+            [
+                'unsupported' => [2.0, 2.1, 1.9],
+                'support' => [1.0, 1.1, 0.9],
+                'weight' => [1.95, 2.1, 2.0],
+            ],
+            5.2,
+        );
 
         self::assertSame(SetUp::Support, $trial->winner());
         self::assertTrue($trial->gain(SetUp::Support));

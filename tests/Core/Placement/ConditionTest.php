@@ -43,7 +43,10 @@ final class ConditionTest extends TestCase
     #[DataProvider('judged')]
     public function testIsJudgedInThreeValues(string $text, string $expected): void
     {
-        self::assertSame(Truth::from($expected), (new ConditionParser())->parse($text)->judge(self::facts(), Side::Right)->truth);
+        self::assertSame(
+            Truth::from($expected),
+            (new ConditionParser())->parse($text)->judge(self::facts(), Side::Right)->truth,
+        );
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -72,7 +75,15 @@ final class ConditionTest extends TestCase
 
     public function testWhatIsParsedIsWrittenTheSameWay(): void
     {
-        foreach (['not thumb_trapped or finger_gap', 'hand_on_table and wrist_ext_passive_deg>=10 and (wrist_back_on_edge or wrist_ext_hold_s>=1)', 'not (a or b)', 'opening_active_pct(-60)>=10', 'both.opposition_0to10>=6'] as $text) {
+        foreach (
+            [
+                'not thumb_trapped or finger_gap',
+                'hand_on_table and wrist_ext_passive_deg>=10 and (wrist_back_on_edge or wrist_ext_hold_s>=1)',
+                'not (a or b)',
+                'opening_active_pct(-60)>=10',
+                'both.opposition_0to10>=6',
+            ] as $text
+        ) {
             self::assertSame($text, (string) (new ConditionParser())->parse($text));
         }
     }

@@ -20,8 +20,21 @@ final class KnownFactsTest extends TestCase
 {
     public function testANumberCountsFor28DaysAndNotLonger(): void
     {
-        self::assertSame(5.0, $this->known([$this->hold('2026-10-23', 5.0)])->value('wrist_ext_hold_s', null, Side::Right));
-        self::assertNull($this->known([$this->hold('2026-10-22', 5.0)])->value('wrist_ext_hold_s', null, Side::Right));
+        self::assertSame(
+            5.0,
+            $this->known([$this->hold('2026-10-23', 5.0)])->value(
+                'wrist_ext_hold_s',
+                null,
+                Side::Right,
+            ),
+        );
+        self::assertNull(
+            $this->known([$this->hold('2026-10-22', 5.0)])->value(
+                'wrist_ext_hold_s',
+                null,
+                Side::Right,
+            ),
+        );
     }
 
     public function testToneCountsFor14DaysAndFor7AfterAnInjection(): void
@@ -29,28 +42,59 @@ final class KnownFactsTest extends TestCase
         $tone = new Reading('tone_finger', Side::Right, null, null, 2.0, self::day('2026-11-10'));
 
         self::assertSame(2.0, $this->known([$tone])->value('tone_finger', null, Side::Right));
-        self::assertNull($this->known([$tone], self::day('2026-10-01'))->value('tone_finger', null, Side::Right));
+        self::assertNull(
+            $this->known([$tone], self::day('2026-10-01'))->value('tone_finger', null, Side::Right),
+        );
     }
 
     public function testFlexionIsPositiveInItsOwnDirection(): void
     {
-        $flexion = new Reading('wrist_flexion', Side::Right, Mode::Passive, null, -60.0, self::day('2026-11-19'));
+        $flexion = new Reading(
+            'wrist_flexion',
+            Side::Right,
+            Mode::Passive,
+            null,
+            -60.0,
+            self::day('2026-11-19'),
+        );
 
-        self::assertSame(60.0, $this->known([$flexion])->value('wrist_flex_passive_deg', null, Side::Right));
+        self::assertSame(
+            60.0,
+            $this->known([$flexion])->value('wrist_flex_passive_deg', null, Side::Right),
+        );
     }
 
     public function testStrongerEvidenceSettlesTheUnknownAndNeverTheKnown(): void
     {
-        $lifts = new Reading('wrist_lift_reps_n', Side::Right, null, null, 15.0, self::day('2026-11-19'));
+        $lifts = new Reading(
+            'wrist_lift_reps_n',
+            Side::Right,
+            null,
+            null,
+            15.0,
+            self::day('2026-11-19'),
+        );
 
         self::assertTrue($this->known([$lifts])->value('wrist_lowers_slowly', null, Side::Right));
         self::assertSame(5.0, $this->known([$lifts])->value('wrist_ext_hold_s', null, Side::Right));
-        self::assertSame(3.0, $this->known([$lifts, $this->hold('2026-11-19', 3.0)])->value('wrist_ext_hold_s', null, Side::Right));
+        self::assertSame(
+            3.0,
+            $this->known(
+                [$lifts, $this->hold('2026-11-19', 3.0)],
+            )->value('wrist_ext_hold_s', null, Side::Right),
+        );
     }
 
     public function testThumbOutAndThumbTrappedSettleEachOtherWithoutTurningInCircles(): void
     {
-        $trapped = new Reading('thumb_trapped', Side::Right, null, null, true, self::day('2026-11-19'));
+        $trapped = new Reading(
+            'thumb_trapped',
+            Side::Right,
+            null,
+            null,
+            true,
+            self::day('2026-11-19'),
+        );
 
         self::assertFalse($this->known([$trapped])->value('thumb_out', null, Side::Right));
         self::assertNull($this->known([])->value('thumb_out', null, Side::Right));
@@ -67,8 +111,20 @@ final class KnownFactsTest extends TestCase
 
     public function testScreeningAnswersSettleWhatTheySpeakOf(): void
     {
-        self::assertTrue($this->known([], null, ['shoulder' => Answer::No])->value('shoulder_cleared', null, Side::Right));
-        self::assertFalse($this->known([], null, ['shoulder' => Answer::Yes])->value('shoulder_free', null, Side::Right));
+        self::assertTrue(
+            $this->known([], null, ['shoulder' => Answer::No])->value(
+                'shoulder_cleared',
+                null,
+                Side::Right,
+            ),
+        );
+        self::assertFalse(
+            $this->known(
+                [],
+                null,
+                ['shoulder' => Answer::Yes],
+            )->value('shoulder_free', null, Side::Right),
+        );
         self::assertNull($this->known([])->value('shoulder_free', null, Side::Right));
     }
 
@@ -81,12 +137,30 @@ final class KnownFactsTest extends TestCase
      * @param list<Reading>         $readings
      * @param array<string, Answer> $answers
      */
-    private function known(array $readings, ?\DateTimeImmutable $injected = null, array $answers = []): KnownFacts
-    {
+    private function known(
+        array $readings,
+        ?\DateTimeImmutable $injected = null,
+        array $answers = [],
+    ): KnownFacts {
         $today = self::day('2026-11-20');
-        $screening = new Screening(Cases::catalogue()->screening, array_map(static fn (Answer $a): array => [$a, $today], $answers));
+        $screening = new Screening(
+            Cases::catalogue()->screening,
+            array_map(static fn (Answer $a): array => [$a, $today], $answers),
+        );
 
-        return new KnownFacts(new ClientFacts([Condition::Stroke], [Side::Right], [Side::Left], Side::Right, new Readings($readings), $screening, $injected), Cases::catalogue()->vocabulary, $today);
+        return new KnownFacts(
+            new ClientFacts(
+                [Condition::Stroke],
+                [Side::Right],
+                [Side::Left],
+                Side::Right,
+                new Readings($readings),
+                $screening,
+                $injected,
+            ),
+            Cases::catalogue()->vocabulary,
+            $today,
+        );
     }
 
     private static function day(string $day): \DateTimeImmutable

@@ -24,7 +24,10 @@ final class PlacementChangeTest extends TestCase
     {
         $weak = self::place(Cases::example('tight-hand'));
         $case = self::holding(8);
-        $strong = (new Placer(Cases::catalogue()))->place($case->facts->withMet(['helped-lift-hold|right']), $case->today);
+        $strong = (new Placer(Cases::catalogue()))->place(
+            $case->facts->withMet(['helped-lift-hold|right']),
+            $case->today,
+        );
         $up = self::onBase($strong->changedFrom($weak));
         $back = self::onBase($weak->changedFrom($strong));
 
@@ -38,27 +41,59 @@ final class PlacementChangeTest extends TestCase
 
     public function testAHandThatWasOnNoRungComesOntoOne(): void
     {
-        $nothing = self::place(Cases::changed('tight-hand', ['measures' => [], 'observations' => [], 'tryouts' => [], 'looked_for' => []]));
+        $nothing = self::place(
+            Cases::changed(
+                'tight-hand',
+                ['measures' => [], 'observations' => [], 'tryouts' => [], 'looked_for' => []],
+            ),
+        );
         $change = self::onBase(self::place(Cases::example('tight-hand'))->changedFrom($nothing));
 
         self::assertNull($change?->rungs());
         self::assertSame('now on Helped lift and hold', $change?->words());
-        self::assertSame('stood on Helped lift and hold, now on none', self::onBase($nothing->changedFrom(self::place(Cases::example('tight-hand'))))?->words());
+        self::assertSame(
+            'stood on Helped lift and hold, now on none',
+            self::onBase($nothing->changedFrom(self::place(Cases::example('tight-hand'))))?->words(),
+        );
     }
 
     /** @param list<PlacementChange> $changes */
     private static function onBase(array $changes): ?PlacementChange
     {
-        return array_values(array_filter($changes, static fn (PlacementChange $c): bool => 'base-1' === $c->ladder->key))[0] ?? null;
+        return array_values(
+            array_filter(
+                $changes,
+                static fn (PlacementChange $c): bool => 'base-1' === $c->ladder->key,
+            ),
+        )[0]
+            ?? null;
     }
 
     private static function holding(int $seconds): CaseFile
     {
         /** @var array{measures: list<array<string, mixed>>} $file */
-        $file = json_decode((string) file_get_contents(Cases::root().'/docs/examples/tight-hand.json'), true, 64, \JSON_THROW_ON_ERROR);
-        $measures = array_values(array_filter($file['measures'], static fn (array $m): bool => 'wrist_ext_hold_s' !== $m['code']));
+        $file = json_decode(
+            (string) file_get_contents(Cases::root().'/docs/examples/tight-hand.json'),
+            true,
+            64,
+            \JSON_THROW_ON_ERROR,
+        );
+        $measures = array_values(
+            array_filter(
+                $file['measures'],
+                static fn (array $m): bool => 'wrist_ext_hold_s' !== $m['code'],
+            ),
+        );
 
-        return Cases::changed('tight-hand', ['measures' => [...$measures, ['code' => 'wrist_ext_hold_s', 'side' => 'right', 'seconds' => $seconds]]]);
+        return Cases::changed(
+            'tight-hand',
+            [
+                'measures' => [
+                    ...$measures,
+                    ['code' => 'wrist_ext_hold_s', 'side' => 'right', 'seconds' => $seconds],
+                ],
+            ],
+        );
     }
 
     private static function place(CaseFile $case): Placements

@@ -32,12 +32,38 @@ final class PlacementPropertiesTest extends TestCase
         for ($seed = 0; $seed < self::CLIENTS; ++$seed) {
             $client = new RandomClient($seed);
             $before = $this->place($client->facts());
-            foreach (['curls' => null, 'clamps_on_load' => null, 'painful' => 'wrist', 'hard_end' => 'fingers', 'frail_skin' => null] as $code => $part) {
-                $this->assertNowhereHigher($before, $this->place($client->facts([new Reading($code, $client->side, null, $part, true, $client->today)])), "seed $seed, $code");
+            foreach (
+                [
+                    'curls' => null,
+                    'clamps_on_load' => null,
+                    'painful' => 'wrist',
+                    'hard_end' => 'fingers',
+                    'frail_skin' => null,
+                ] as $code => $part
+            ) {
+                $this->assertNowhereHigher(
+                    $before,
+                    $this->place(
+                        $client->facts(
+                            [new Reading($code, $client->side, null, $part, true, $client->today)],
+                        ),
+                    ),
+                    "seed $seed, $code",
+                );
             }
-            foreach (['shoulder', 'recent_injury', 'blood_pressure', 'new_stroke_signs'] as $question) {
-                $this->assertNowhereHigher($before, $this->place($client->facts([], [$question => Answer::Yes])), "seed $seed, $question");
-                $this->assertNowhereHigher($before, $this->place($client->facts([], [$question => Answer::NotAsked])), "seed $seed, $question not asked");
+            foreach (
+                ['shoulder', 'recent_injury', 'blood_pressure', 'new_stroke_signs'] as $question
+            ) {
+                $this->assertNowhereHigher(
+                    $before,
+                    $this->place($client->facts([], [$question => Answer::Yes])),
+                    "seed $seed, $question",
+                );
+                $this->assertNowhereHigher(
+                    $before,
+                    $this->place($client->facts([], [$question => Answer::NotAsked])),
+                    "seed $seed, $question not asked",
+                );
             }
         }
     }
@@ -45,18 +71,39 @@ final class PlacementPropertiesTest extends TestCase
     /** A clean try-out settles what is unknown below it, so that losing a false fact may let it speak; never more than that. */
     public function testALostFactNeverRaisesAStandingRungBeyondACleanTryOut(): void
     {
-        $settledElsewhere = array_map(static fn ($evidence): string => $evidence->code, Cases::catalogue()->vocabulary->evidence);
+        $settledElsewhere = array_map(
+            static fn ($evidence): string => $evidence->code,
+            Cases::catalogue()->vocabulary->evidence,
+        );
         for ($seed = 0; $seed < self::CLIENTS; ++$seed) {
             $client = new RandomClient($seed);
             $before = $this->place($client->facts());
             for ($lost = $seed % 7; $lost < \count($client->readings); $lost += 23) {
                 $reading = $client->readings[$lost];
-                if (null !== $client->facts()->screening->fact($reading->code, $reading->argument, $client->today) || \in_array($reading->code, $settledElsewhere, true)) {
+                if (
+                    null !== $client->facts()->screening->fact(
+                        $reading->code,
+                        $reading->argument,
+                        $client->today,
+                    )
+                    || \in_array($reading->code, $settledElsewhere, true)
+                ) {
                     continue; // screening or stronger evidence answers the same question again
                 }
                 $fewer = clone $client;
-                $fewer->readings = array_values(array_filter($client->readings, static fn (int $i): bool => $i !== $lost, \ARRAY_FILTER_USE_KEY));
-                $this->assertNowhereHigher($before, $this->place($fewer->facts()), \sprintf('seed %d without %s', $seed, $client->readings[$lost]->code), new Readings($fewer->readings));
+                $fewer->readings = array_values(
+                    array_filter(
+                        $client->readings,
+                        static fn (int $i): bool => $i !== $lost,
+                        \ARRAY_FILTER_USE_KEY,
+                    ),
+                );
+                $this->assertNowhereHigher(
+                    $before,
+                    $this->place($fewer->facts()),
+                    \sprintf('seed %d without %s', $seed, $client->readings[$lost]->code),
+                    new Readings($fewer->readings),
+                );
             }
         }
     }
@@ -68,8 +115,18 @@ final class PlacementPropertiesTest extends TestCase
             $before = $this->place($client->facts());
             foreach (RandomClient::LADDERS as $code => $values) {
                 $now = $client->newest($code);
-                if (null !== $now && $now !== $values[4] && ($now < $values[4]) === ($values[0] < $values[4])) {
-                    $this->assertNowhereHigher($this->place($client->facts([$client->number($code, $client->side, $values[4])])), $before, "seed $seed, better $code");
+                if (
+                    null !== $now
+                    && $now !== $values[4]
+                    && ($now < $values[4]) === ($values[0] < $values[4])
+                ) {
+                    $this->assertNowhereHigher(
+                        $this->place(
+                            $client->facts([$client->number($code, $client->side, $values[4])]),
+                        ),
+                        $before,
+                        "seed $seed, better $code",
+                    );
                 }
             }
         }
@@ -81,19 +138,53 @@ final class PlacementPropertiesTest extends TestCase
             $client = new RandomClient($seed);
             $facts = $client->facts();
             $placements = $this->place($facts);
-            $known = (new LadderWalk(Cases::catalogue(), $facts, $client->today, static fn (Ladder $ladder, Side $side): LadderPlacement => $placements->find($ladder->key, $side) ?? throw new \LogicException($ladder->key)))->known;
+            $known = (
+                new LadderWalk(
+                    Cases::catalogue(),
+                    $facts,
+                    $client->today,
+                    static fn (
+                        Ladder $ladder,
+                        Side $side,
+                    ): LadderPlacement => $placements->find(
+                        $ladder->key,
+                        $side,
+                    ) ?? throw new \LogicException(
+                        $ladder->key,
+                    ),
+                )
+            )->known;
             foreach ($placements->ladders as $placed) {
-                $clean = array_filter($placed->rungs, static fn ($r): bool => 'clean' === $known->value('tryout', $r->rung->id, $placed->side));
+                $clean = array_filter(
+                    $placed->rungs,
+                    static fn ($r): bool => 'clean' === $known->value(
+                        'tryout',
+                        $r->rung->id,
+                        $placed->side,
+                    ),
+                );
                 foreach ($placed->rungs as $rung) {
                     if (!$rung->isIn()) {
                         continue;
                     }
-                    self::assertNotSame(Truth::False, $rung->rung->entry->judge($known, $placed->side)->truth, "seed $seed, {$rung->rung->id}");
+                    self::assertNotSame(
+                        Truth::False,
+                        $rung->rung->entry->judge($known, $placed->side)->truth,
+                        "seed $seed, {$rung->rung->id}",
+                    );
                     if (Truth::Unknown === $rung->rung->entry->judge($known, $placed->side)->truth) {
-                        self::assertNotSame([], $clean, "seed $seed: {$rung->rung->id} is in although unknown, and nothing higher was tried cleanly");
+                        self::assertNotSame(
+                            [],
+                            $clean,
+                            "seed $seed: {$rung->rung->id} is in although unknown, and nothing higher was tried cleanly",
+                        );
                     }
                     foreach ($rung->rung->cautions as $caution) {
-                        self::assertContains($caution->blocksWhile?->judge($known, $placed->side)->truth, [null, Truth::False], "seed $seed, {$rung->rung->id}: {$caution->phrase}");
+                        self::assertContains(
+                            $caution->blocksWhile?->judge($known, $placed->side)->truth,
+                            [null, Truth::False],
+                            "seed $seed, {$rung->rung->id}: {$caution->phrase}",
+                        );
                     }
                 }
             }
@@ -102,7 +193,14 @@ final class PlacementPropertiesTest extends TestCase
 
     public function testWithEveryAbilityAClientStandsOnTheTopFittingRung(): void
     {
-        foreach ([Condition::Stroke, Condition::BrainInjury, Condition::Parkinsons, Condition::Tremor] as $condition) {
+        foreach (
+            [
+                Condition::Stroke,
+                Condition::BrainInjury,
+                Condition::Parkinsons,
+                Condition::Tremor,
+            ] as $condition
+        ) {
             $client = new RandomClient(1);
             $client->conditions = [$condition];
             $client->readings = $this->everyAbility($client);
@@ -111,7 +209,17 @@ final class PlacementPropertiesTest extends TestCase
                 $fitting = $placed->ladder->fittingRungs([$condition]);
                 if ([] !== $fitting && LadderKind::Climb === $placed->ladder->kind) {
                     $top = $fitting[array_key_last($fitting)];
-                    self::assertSame($top->id, $placed->standing?->rung->id, $condition->value.', '.$placed->ladder->key.': '.implode(', ', array_map(static fn ($f): string => (string) $f->atom, $placed->next->findings ?? [])));
+                    self::assertSame(
+                        $top->id,
+                        $placed->standing?->rung->id,
+                        $condition->value.', '.$placed->ladder->key.': '.implode(
+                            ', ',
+                            array_map(
+                                static fn ($f): string => (string) $f->atom,
+                                $placed->next->findings ?? [],
+                            ),
+                        ),
+                    );
                 }
             }
         }
@@ -133,7 +241,10 @@ final class PlacementPropertiesTest extends TestCase
     {
         $client = new RandomClient(5);
 
-        self::assertSame(print_r($this->place($client->facts()), true), print_r($this->place($client->facts()), true));
+        self::assertSame(
+            print_r($this->place($client->facts()), true),
+            print_r($this->place($client->facts()), true),
+        );
     }
 
     /** @return list<Reading> */
@@ -150,7 +261,14 @@ final class PlacementPropertiesTest extends TestCase
             foreach (Cases::catalogue()->vocabulary->lists as $list) {
                 foreach ($list->observations as $observation) {
                     foreach ([] === $observation->parts ? [null] : $observation->parts as $part) {
-                        $readings[] = new Reading($observation->code, $observation->sided ? $side : null, null, $part, !$observation->meansTrouble, $client->today);
+                        $readings[] = new Reading(
+                            $observation->code,
+                            $observation->sided ? $side : null,
+                            null,
+                            $part,
+                            !$observation->meansTrouble,
+                            $client->today,
+                        );
                     }
                 }
             }
@@ -166,20 +284,43 @@ final class PlacementPropertiesTest extends TestCase
 
     private function place(ClientFacts $facts): Placements
     {
-        return (new Placer(Cases::catalogue()))->place($facts, new \DateTimeImmutable('2026-11-20', new \DateTimeZone('UTC')));
+        return (new Placer(Cases::catalogue()))->place(
+            $facts,
+            new \DateTimeImmutable('2026-11-20', new \DateTimeZone('UTC')),
+        );
     }
 
-    private function assertNowhereHigher(Placements $limit, Placements $other, string $why, ?Readings $tried = null): void
-    {
+    private function assertNowhereHigher(
+        Placements $limit,
+        Placements $other,
+        string $why,
+        ?Readings $tried = null,
+    ): void {
         foreach ($other->ladders as $n => $placed) {
-            $allowed = array_map(static fn (Rung $r): string => $r->id, $limit->ladders[$n]->offered());
+            $allowed = array_map(
+                static fn (Rung $r): string => $r->id,
+                $limit->ladders[$n]->offered(),
+            );
             foreach ($placed->offered() as $rung) {
                 if ($placed->ladder->kind->isClimbed()) {
-                    $highest = [] === $allowed ? 0 : (int) $placed->ladder->positionOf($allowed[array_key_last($allowed)]);
+                    $highest = [] === $allowed
+                        ? 0
+                        : (int) $placed->ladder->positionOf($allowed[array_key_last($allowed)]);
                     foreach ($placed->ladder->rungs as $i => $candidate) {
-                        $highest = 'clean' === $tried?->newest('tryout', $placed->side, null, $candidate->id)?->value ? max($highest, $i + 1) : $highest;
+                        $highest = 'clean' === $tried?->newest(
+                            'tryout',
+                            $placed->side,
+                            null,
+                            $candidate->id,
+                        )?->value
+                            ? max($highest, $i + 1)
+                            : $highest;
                     }
-                    self::assertLessThanOrEqual($highest, (int) $placed->ladder->positionOf($rung->id), $why.': '.$placed->ladder->key);
+                    self::assertLessThanOrEqual(
+                        $highest,
+                        (int) $placed->ladder->positionOf($rung->id),
+                        $why.': '.$placed->ladder->key,
+                    );
                 } else {
                     self::assertContains($rung->id, $allowed, $why.': '.$placed->ladder->key);
                 }

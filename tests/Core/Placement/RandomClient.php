@@ -73,18 +73,39 @@ final class RandomClient
         $this->today = new \DateTimeImmutable('2026-11-20', new \DateTimeZone('UTC'));
         $random = new Randomizer(new Mt19937($seed));
         $this->side = 0 === $random->getInt(0, 1) ? Side::Left : Side::Right;
-        $all = [Condition::Stroke, Condition::BrainInjury, Condition::Parkinsons, Condition::Tremor, Condition::Spasticity, Condition::Dystonia];
+        $all = [
+            Condition::Stroke,
+            Condition::BrainInjury,
+            Condition::Parkinsons,
+            Condition::Tremor,
+            Condition::Spasticity,
+            Condition::Dystonia,
+        ];
         $first = $random->getInt(0, 5);
-        $this->conditions = [$all[$first], ...(0 === $random->getInt(0, 2) ? [$all[($first + $random->getInt(1, 5)) % 6]] : [])];
+        $this->conditions = [
+            $all[$first],
+            ...(0 === $random->getInt(0, 2) ? [$all[($first + $random->getInt(1, 5)) % 6]] : []),
+        ];
         foreach (Side::cases() as $side) {
             foreach (self::LADDERS as $code => $values) {
                 if ($random->getInt(0, 9) < $known) {
-                    $this->readings[] = $this->number($code, $side, $values[$random->getInt($wellKnown ? 2 : 0, 4)]);
+                    $this->readings[] = $this->number(
+                        $code,
+                        $side,
+                        $values[$random->getInt($wellKnown ? 2 : 0, 4)],
+                    );
                 }
             }
             foreach (['tone_finger', 'tone_wrist', 'tone_elbow'] as $code) {
                 if ($random->getInt(0, 9) < $known) {
-                    $this->readings[] = new Reading($code, $side, null, null, [0.0, 1.0, 1.5, 2.0, 3.0][$random->getInt(0, 4)], $this->today);
+                    $this->readings[] = new Reading(
+                        $code,
+                        $side,
+                        null,
+                        null,
+                        [0.0, 1.0, 1.5, 2.0, 3.0][$random->getInt(0, 4)],
+                        $this->today,
+                    );
                 }
             }
             foreach (Cases::catalogue()->vocabulary->lists as $list) {
@@ -93,21 +114,51 @@ final class RandomClient
                         continue; // asked once, not once a hand
                     }
                     foreach ([] === $observation->parts ? [null] : $observation->parts as $part) {
-                        $yes = $random->getInt(0, $wellKnown ? 39 : 9) < ($observation->meansTrouble ? 1 : ($wellKnown ? 36 : 7));
+                        $yes = $random->getInt(0, $wellKnown ? 39 : 9) < (
+                            $observation->meansTrouble ? 1 : ($wellKnown ? 36 : 7)
+                        );
                         if ($random->getInt(0, 9) < $known) {
-                            $this->readings[] = new Reading($observation->code, $observation->sided ? $side : null, null, $part, $yes, $this->today);
+                            $this->readings[] = new Reading(
+                                $observation->code,
+                                $observation->sided ? $side : null,
+                                null,
+                                $part,
+                                $yes,
+                                $this->today,
+                            );
                         }
                     }
                 }
             }
             foreach (Cases::catalogue()->rungs() as $rung) {
                 if ($random->getInt(0, 9) < $known - 4) {
-                    $this->readings[] = new Reading('tryout', $side, null, $rung->id, ['clean', 'clean', 'trick', 'no'][$random->getInt(0, 3)], $this->today);
+                    $this->readings[] = new Reading(
+                        'tryout',
+                        $side,
+                        null,
+                        $rung->id,
+                        ['clean', 'clean', 'trick', 'no'][$random->getInt(0, 3)],
+                        $this->today,
+                    );
                 }
             }
         }
-        $this->readings[] = new Reading('commands_n', null, null, null, (float) $random->getInt($wellKnown ? 2 : 0, 3), $this->today);
-        $this->readings[] = new Reading('arms_out_hold_s', null, null, null, (float) $random->getInt(0, 30), $this->today);
+        $this->readings[] = new Reading(
+            'commands_n',
+            null,
+            null,
+            null,
+            (float) $random->getInt($wellKnown ? 2 : 0, 3),
+            $this->today,
+        );
+        $this->readings[] = new Reading(
+            'arms_out_hold_s',
+            null,
+            null,
+            null,
+            (float) $random->getInt(0, 30),
+            $this->today,
+        );
     }
 
     public function number(string $code, Side $side, float $value): Reading
@@ -120,7 +171,12 @@ final class RandomClient
     public function newest(string $code): ?float
     {
         [$measure, $mode, $argument] = self::parts($code);
-        $value = (new Readings($this->readings))->newest($measure, $this->side, $mode, $argument)?->value;
+        $value = (new Readings($this->readings))->newest(
+            $measure,
+            $this->side,
+            $mode,
+            $argument,
+        )?->value;
 
         return \is_float($value) ? $value : null;
     }
@@ -137,15 +193,32 @@ final class RandomClient
      * @param list<Reading>         $more    later readings, which count before the others
      * @param array<string, Answer> $answers all others are no
      */
-    public function facts(array $more = [], array $answers = [], bool $everythingMet = false): ClientFacts
-    {
+    public function facts(
+        array $more = [],
+        array $answers = [],
+        bool $everythingMet = false,
+    ): ClientFacts {
         $screening = [];
         foreach (Cases::catalogue()->screening->questions as $question) {
             $screening[$question->id] = [$answers[$question->id] ?? Answer::No, $this->today];
         }
 
-        $met = $everythingMet ? array_map(fn ($rung): string => $rung->id.'|'.$this->side->value, Cases::catalogue()->rungs()) : [];
+        $met = $everythingMet
+            ? array_map(
+                fn ($rung): string => $rung->id.'|'.$this->side->value,
+                Cases::catalogue()->rungs(),
+            )
+            : [];
 
-        return new ClientFacts($this->conditions, [$this->side], [], Side::Right, new Readings([...$this->readings, ...$more]), new Screening(Cases::catalogue()->screening, $screening), supervised: $everythingMet, met: $met);
+        return new ClientFacts(
+            $this->conditions,
+            [$this->side],
+            [],
+            Side::Right,
+            new Readings([...$this->readings, ...$more]),
+            new Screening(Cases::catalogue()->screening, $screening),
+            supervised: $everythingMet,
+            met: $met,
+        );
     }
 }

@@ -27,23 +27,43 @@ final class RecheckTest extends TestCase
     public function testEverythingAskedCanBeAnsweredInAFieldAndIsAskedOnce(string $name): void
     {
         $case = Cases::example($name);
-        $asked = (new Recheck(Cases::catalogue()))->of((new Placer(Cases::catalogue()))->place($case->facts, $case->today), $case->facts);
+        $asked = (new Recheck(Cases::catalogue()))->of(
+            (new Placer(Cases::catalogue()))->place($case->facts, $case->today),
+            $case->facts,
+        );
 
         self::assertNotSame([], $asked);
-        $keys = array_map(static fn (Needed $n): string => $n->code.'|'.$n->argument.'|'.$n->side->value, $asked);
+        $keys = array_map(
+            static fn (Needed $n): string => $n->code.'|'.$n->argument.'|'.$n->side->value,
+            $asked,
+        );
         self::assertSame($keys, array_values(array_unique($keys)));
         foreach ($asked as $fact) {
-            self::assertNotSame([], FieldName::answering($fact, Cases::catalogue()->vocabulary), $fact->code);
+            self::assertNotSame(
+                [],
+                FieldName::answering($fact, Cases::catalogue()->vocabulary),
+                $fact->code,
+            );
         }
     }
 
     public function testToneIsNotAskedBeforeTheMeasuresItWouldSpoil(): void
     {
         $case = Cases::example('tight-hand');
-        $asked = array_map(static fn (Needed $n): string => $n->code, (new Recheck(Cases::catalogue()))->of((new Placer(Cases::catalogue()))->place($case->facts, $case->today), $case->facts));
+        $asked = array_map(
+            static fn (Needed $n): string => $n->code,
+            (new Recheck(Cases::catalogue()))->of(
+                (new Placer(Cases::catalogue()))->place($case->facts, $case->today),
+                $case->facts,
+            ),
+        );
         self::assertContains('wrist_ext_hold_s', $asked);
 
-        self::assertNotContains('tryout', $asked, 'a try-out is offered where it is, not asked again');
+        self::assertNotContains(
+            'tryout',
+            $asked,
+            'a try-out is offered where it is, not asked again',
+        );
     }
 
     public function testAHandFoundWhollyUnaffectedIsNotAskedForObservations(): void
@@ -51,7 +71,10 @@ final class RecheckTest extends TestCase
         $case = Cases::example('tight-hand');
         $placements = (new Placer(Cases::catalogue()))->place($case->facts, $case->today);
         foreach ((new Recheck(Cases::catalogue()))->of($placements, $case->facts) as $fact) {
-            if (null !== Cases::catalogue()->vocabulary->observation($fact->code) && Cases::catalogue()->vocabulary->isSided($fact->code)) {
+            if (
+                null !== Cases::catalogue()->vocabulary->observation($fact->code)
+                && Cases::catalogue()->vocabulary->isSided($fact->code)
+            ) {
                 self::assertSame(Side::Right, $fact->side, $fact->code);
             }
         }
@@ -60,9 +83,21 @@ final class RecheckTest extends TestCase
     public function testAnIndexOfIndependenceIsAnsweredByFiveMarksAndAReleaseAngleByFourOpenings(): void
     {
         $vocabulary = Cases::catalogue()->vocabulary;
-        $names = static fn (string $code, ?string $argument): array => array_map(static fn (FieldName $f): string => $f->name(), FieldName::answering(new Needed($code, $argument, Side::Left, 10, 1), $vocabulary));
+        $names = static fn (string $code, ?string $argument): array => array_map(
+            static fn (FieldName $f): string => $f->name(),
+            FieldName::answering(new Needed($code, $argument, Side::Left, 10, 1), $vocabulary),
+        );
 
-        self::assertSame(['m[along:left:-:ring>thumb]', 'm[along:left:-:ring>index]', 'm[along:left:-:ring>middle]', 'm[along:left:-:ring>ring]', 'm[along:left:-:ring>little]'], $names('individuation_idx', 'ring'));
+        self::assertSame(
+            [
+                'm[along:left:-:ring>thumb]',
+                'm[along:left:-:ring>index]',
+                'm[along:left:-:ring>middle]',
+                'm[along:left:-:ring>ring]',
+                'm[along:left:-:ring>little]',
+            ],
+            $names('individuation_idx', 'ring'),
+        );
         self::assertCount(4, $names('release_angle_deg', null));
         self::assertSame(['o[curls:left:-:-]'], $names('curls', null));
         self::assertSame(['t[helped-lift-hold:left]'], $names('tryout', 'helped-lift-hold'));

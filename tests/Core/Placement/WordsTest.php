@@ -17,40 +17,80 @@ final class WordsTest extends TestCase
 {
     public function testReasonsSpeakPlainlyWithValueAndNeed(): void
     {
-        self::assertSame('Wrist held up: 4 s, needs at least 5 s', $this->next('tight-hand', 'base-1'));
-        self::assertSame('Opens by itself: 15 %, needs at least 40 %; Tone, finger flexors: 2, needs under 2', preg_replace('/ \((left|right) hand\)/', '', $this->next('tight-hand', 'open-1')));
-        self::assertStringStartsWith('Heel, palm and fingertips rest on the table without pain or holding: not looked at yet', $this->next('tight-hand', 'separate-1'));
-        self::assertSame('Try-out of Full-arc wrist lift over the edge: not clean yet', $this->next('cupped-hands', 'base-1'));
-        self::assertSame('Try-out of Arms-out thumb touch: not done yet, and the rung below has not met its evidence', $this->next('cupped-hands', 'dexterity-1'));
+        self::assertSame(
+            'Wrist held up: 4 s, needs at least 5 s',
+            $this->next('tight-hand', 'base-1'),
+        );
+        self::assertSame(
+            'Opens by itself: 15 %, needs at least 40 %; Tone, finger flexors: 2, needs under 2',
+            preg_replace('/ \((left|right) hand\)/', '', $this->next('tight-hand', 'open-1')),
+        );
+        self::assertStringStartsWith(
+            'Heel, palm and fingertips rest on the table without pain or holding: not looked at yet',
+            $this->next('tight-hand', 'separate-1'),
+        );
+        self::assertSame(
+            'Try-out of Full-arc wrist lift over the edge: not clean yet',
+            $this->next('cupped-hands', 'base-1'),
+        );
+        self::assertSame(
+            'Try-out of Arms-out thumb touch: not done yet, and the rung below has not met its evidence',
+            $this->next('cupped-hands', 'dexterity-1'),
+        );
     }
 
     public function testABlockNamesItsCautionAndWhatWasFound(): void
     {
         $case = Cases::example('tight-hand');
-        $placed = (new Placer(Cases::catalogue()))->place($case->facts, $case->today)->find('settle-1', Side::Right);
+        $placed = (
+            new Placer(Cases::catalogue())
+        )->place($case->facts, $case->today)->find('settle-1', Side::Right);
 
         self::assertNotNull($placed?->next);
-        self::assertStringContainsString('Strong spasticity triggered by quick movement', (new Words(Cases::catalogue()))->placed($placed->next, Side::Right));
+        self::assertStringContainsString(
+            'Strong spasticity triggered by quick movement',
+            (new Words(Cases::catalogue()))->placed($placed->next, Side::Right),
+        );
     }
 
     public function testTheStemShowsLeavesBehindABudAndBareNodesAhead(): void
     {
-        $shapes = array_map(static fn (NodeView $n): string => $n->shape, $this->view('fingers-together', 'base-1')->nodes);
+        $shapes = array_map(
+            static fn (NodeView $n): string => $n->shape,
+            $this->view('fingers-together', 'base-1')->nodes,
+        );
 
         self::assertSame(['leaf', 'leaf', 'leaf', 'leaf', 'leaf', 'leaf', 'bud', 'bare'], $shapes);
-        self::assertSame(['bud', 'bud', 'bud', 'bud'], array_map(static fn (NodeView $n): string => $n->shape, $this->view('tight-hand', 'stretch-1')->nodes));
+        self::assertSame(
+            ['bud', 'bud', 'bud', 'bud'],
+            array_map(
+                static fn (NodeView $n): string => $n->shape,
+                $this->view('tight-hand', 'stretch-1')->nodes,
+            ),
+        );
     }
 
     public function testRungsThatDoNotFitAreNoNodes(): void
     {
-        self::assertSame(['active-wrist-lift', 'edge-wrist-lift', 'weighted-wrist-lift'], array_map(static fn (NodeView $n): string => $n->rungId, $this->view('cupped-hands', 'base-1')->nodes));
+        self::assertSame(
+            ['active-wrist-lift', 'edge-wrist-lift', 'weighted-wrist-lift'],
+            array_map(
+                static fn (NodeView $n): string => $n->rungId,
+                $this->view('cupped-hands', 'base-1')->nodes,
+            ),
+        );
     }
 
     public function testHandsThatStandAlikeShareARow(): void
     {
         $case = Cases::example('cupped-hands');
         $views = new PlacementViews(new Words(Cases::catalogue()), []);
-        $rows = LadderView::inOneRow(array_map($views->ladder(...), (new Placer(Cases::catalogue()))->place($case->facts, $case->today)->trained()));
+        $rows = LadderView::inOneRow(
+            array_map(
+                $views->ladder(...),
+                (new Placer(Cases::catalogue()))->place($case->facts, $case->today)->trained(),
+            ),
+        );
 
         $named = array_map(static fn (array $r): string => $r['ladder']->key.' '.$r['hands'], $rows);
         foreach (['base-1', 'open-1', 'separate-1', 'dexterity-1'] as $alike) {
@@ -63,7 +103,10 @@ final class WordsTest extends TestCase
     {
         foreach (['tight-hand', 'cupped-hands', 'fingers-together'] as $name) {
             $case = Cases::example($name);
-            $seconds = array_map(static fn ($n): int => $n->seconds, (new Placer(Cases::catalogue()))->place($case->facts, $case->today)->needed);
+            $seconds = array_map(
+                static fn ($n): int => $n->seconds,
+                (new Placer(Cases::catalogue()))->place($case->facts, $case->today)->needed,
+            );
             $sorted = $seconds;
             sort($sorted);
             self::assertSame($sorted, $seconds);
@@ -79,7 +122,9 @@ final class WordsTest extends TestCase
     private function view(string $name, string $ladder): LadderView
     {
         $case = Cases::example($name);
-        $placed = (new Placer(Cases::catalogue()))->place($case->facts, $case->today)->find($ladder, Side::Right);
+        $placed = (
+            new Placer(Cases::catalogue())
+        )->place($case->facts, $case->today)->find($ladder, Side::Right);
         self::assertNotNull($placed);
 
         return (new PlacementViews(new Words(Cases::catalogue()), []))->ladder($placed);

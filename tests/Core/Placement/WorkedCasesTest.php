@@ -40,12 +40,20 @@ final class WorkedCasesTest extends TestCase
             $placed = $placements->find($key, $expected->get('side')->enum(Side::class));
             self::assertNotNull($placed, $key);
             self::assertSame($expected->get('state')->string(), $placed->state->value, $key);
-            self::assertSame($expected->optional('stands_on')?->strings() ?? [], array_map(static fn (Rung $r): string => $r->id, $placed->offered()), $key);
+            self::assertSame(
+                $expected->optional('stands_on')?->strings() ?? [],
+                array_map(static fn (Rung $r): string => $r->id, $placed->offered()),
+                $key,
+            );
             $next = $expected->optional('next')?->string();
             if (null !== $next) {
                 self::assertNotNull($placed->next, $key);
                 self::assertSame($next, $placed->next->rung->id, $key);
-                self::assertStringContainsString($expected->optional('because')?->string() ?? '', $words->placed($placed->next, $placed->side), $key);
+                self::assertStringContainsString(
+                    $expected->optional('because')?->string() ?? '',
+                    $words->placed($placed->next, $placed->side),
+                    $key,
+                );
             }
         }
     }
@@ -60,10 +68,20 @@ final class WorkedCasesTest extends TestCase
         $ids = array_map(static fn (Item $i): string => $i->rung->id, $routine->sequence->items);
         $expected = $this->expected($file)->get('routine');
 
-        self::assertSame([], $builder->rulesFor($case->facts, $case->limits, $case->today)->broken($routine->sequence->items));
+        self::assertSame(
+            [],
+            $builder->rulesFor(
+                $case->facts,
+                $case->limits,
+                $case->today,
+            )->broken($routine->sequence->items),
+        );
         self::assertTrue($routine->isProvedBest());
         self::assertSame([], array_diff($expected->get('has')->strings(), $ids), implode(' ', $ids));
-        self::assertSame([], array_values(array_intersect($expected->get('has_not')->strings(), $ids)));
+        self::assertSame(
+            [],
+            array_values(array_intersect($expected->get('has_not')->strings(), $ids)),
+        );
     }
 
     public function testTheyCoverAllConditionsBothHandsAndEachHand(): void
@@ -71,13 +89,25 @@ final class WorkedCasesTest extends TestCase
         $conditions = $sides = [];
         foreach (self::files() as [$file]) {
             $facts = $this->read($file)->facts;
-            $conditions = [...$conditions, ...array_map(static fn (Condition $c): string => $c->value, $facts->conditions)];
-            $sides[] = implode('+', array_map(static fn (Side $s): string => $s->value, $facts->affected));
+            $conditions = [
+                ...$conditions,
+                ...array_map(static fn (Condition $c): string => $c->value, $facts->conditions),
+            ];
+            $sides[] = implode(
+                '+',
+                array_map(static fn (Side $s): string => $s->value, $facts->affected),
+            );
         }
 
         self::assertCount(12, $sides);
-        self::assertEqualsCanonicalizing(array_map(static fn (Condition $c): string => $c->value, Condition::cases()), array_values(array_unique($conditions)));
-        self::assertEqualsCanonicalizing(['left', 'right', 'right+left'], array_values(array_unique($sides)));
+        self::assertEqualsCanonicalizing(
+            array_map(static fn (Condition $c): string => $c->value, Condition::cases()),
+            array_values(array_unique($conditions)),
+        );
+        self::assertEqualsCanonicalizing(
+            ['left', 'right', 'right+left'],
+            array_values(array_unique($sides)),
+        );
     }
 
     private function read(string $file): CaseFile

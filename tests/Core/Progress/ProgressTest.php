@@ -44,7 +44,9 @@ final class ProgressTest extends TestCase
 
     public function testThreeSittingsOnOneDayAreOneDay(): void
     {
-        self::assertNull($this->one('helped-lift-hold', [$this->line(1), $this->line(1), $this->line(1)]));
+        self::assertNull(
+            $this->one('helped-lift-hold', [$this->line(1), $this->line(1), $this->line(1)]),
+        );
     }
 
     public function testTwoSittingsAreTooFewForAStepUp(): void
@@ -54,7 +56,9 @@ final class ProgressTest extends TestCase
 
     public function testWhatWasDoneLongerAgoThanTheWindowDoesNotCount(): void
     {
-        self::assertNull($this->one('helped-lift-hold', [$this->line(20), $this->line(18), $this->line(3)]));
+        self::assertNull(
+            $this->one('helped-lift-hold', [$this->line(20), $this->line(18), $this->line(3)]),
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>}> */
@@ -71,22 +75,37 @@ final class ProgressTest extends TestCase
     #[DataProvider('notMet')]
     public function testASittingThatMissedTheTargetIsNoEvidence(array $change): void
     {
-        $proposal = $this->one('helped-lift-hold', [$this->line(5), $this->line(3, $change), $this->line(1, $change)]);
+        $proposal = $this->one(
+            'helped-lift-hold',
+            [$this->line(5), $this->line(3, $change), $this->line(1, $change)],
+        );
 
         self::assertFalse($proposal?->kind->isMore() ?? false);
     }
 
     public function testASymptomInTheWindowCancelsAnyAdvance(): void
     {
-        foreach ([['painAfter' => 4, 'painBefore' => 2], ['tone' => ToneAfter::Tighter], ['painAfter' => 3, 'painBefore' => 1]] as $symptom) {
-            $proposal = $this->one('helped-lift-hold', [$this->line(9, $symptom), $this->line(5), $this->line(3), $this->line(1)]);
+        foreach (
+            [
+                ['painAfter' => 4, 'painBefore' => 2],
+                ['tone' => ToneAfter::Tighter],
+                ['painAfter' => 3, 'painBefore' => 1],
+            ] as $symptom
+        ) {
+            $proposal = $this->one(
+                'helped-lift-hold',
+                [$this->line(9, $symptom), $this->line(5), $this->line(3), $this->line(1)],
+            );
             self::assertFalse($proposal?->kind->isMore() ?? false);
         }
     }
 
     public function testPainOfFourThatRoseEasesByOneDoseStep(): void
     {
-        $proposal = $this->one('helped-lift-hold', [$this->line(5), $this->line(3), $this->line(1, ['painBefore' => 3, 'painAfter' => 4])]);
+        $proposal = $this->one(
+            'helped-lift-hold',
+            [$this->line(5), $this->line(3), $this->line(1, ['painBefore' => 3, 'painAfter' => 4])],
+        );
 
         self::assertSame(ProposalKind::Ease, $proposal?->kind);
         self::assertSame(4, $proposal->to?->holdSeconds);
@@ -95,7 +114,11 @@ final class ProgressTest extends TestCase
     public function testAtTheLeastDoseTheRungBelowIsProposed(): void
     {
         $dose = Dose::of(1, 4, 1, 4, 1, 0);
-        $proposal = $this->one('helped-lift-hold', [$this->line(1, ['painBefore' => 1, 'painAfter' => 4], $dose)], $dose);
+        $proposal = $this->one(
+            'helped-lift-hold',
+            [$this->line(1, ['painBefore' => 1, 'painAfter' => 4], $dose)],
+            $dose,
+        );
 
         self::assertSame(ProposalKind::RungBelow, $proposal?->kind);
         self::assertSame('side-rest-wrist-back', $proposal->toRungId);
@@ -104,7 +127,10 @@ final class ProgressTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, ProposalKind}> */
     public static function suspending(): iterable
     {
-        yield 'pain of 7 afterwards' => [['painBefore' => 6, 'painAfter' => 7], ProposalKind::Suspend];
+        yield 'pain of 7 afterwards' => [
+            ['painBefore' => 6, 'painAfter' => 7],
+            ProposalKind::Suspend,
+        ];
         yield 'new tingling' => [['newTingling' => true], ProposalKind::Suspend];
         yield 'dizzy' => [['systemic' => true], ProposalKind::SuspendRoutine];
     }
@@ -113,12 +139,18 @@ final class ProgressTest extends TestCase
     #[DataProvider('suspending')]
     public function testWhatIsSeriousSuspends(array $symptom, ProposalKind $kind): void
     {
-        self::assertSame($kind, $this->all('helped-lift-hold', [$this->line(3), $this->line(1, $symptom)])[0]->kind);
+        self::assertSame(
+            $kind,
+            $this->all('helped-lift-hold', [$this->line(3), $this->line(1, $symptom)])[0]->kind,
+        );
     }
 
     public function testPainTheNextMorningCountsAsFourAndUpByOne(): void
     {
-        self::assertSame(ProposalKind::Ease, $this->one('helped-lift-hold', [$this->line(1, ['hurtLater' => true])])?->kind);
+        self::assertSame(
+            ProposalKind::Ease,
+            $this->one('helped-lift-hold', [$this->line(1, ['hurtLater' => true])])?->kind,
+        );
     }
 
     public function testTighterToneTwiceAsksForReleaseFirst(): void
@@ -126,21 +158,46 @@ final class ProgressTest extends TestCase
         $tighter = ['tone' => ToneAfter::Tighter];
 
         self::assertNull($this->one('helped-lift-hold', [$this->line(3), $this->line(1, $tighter)]));
-        self::assertSame(ProposalKind::ReleaseFirst, $this->one('helped-lift-hold', [$this->line(3, $tighter), $this->line(1, $tighter)])?->kind);
+        self::assertSame(
+            ProposalKind::ReleaseFirst,
+            $this->one(
+                'helped-lift-hold',
+                [$this->line(3, $tighter), $this->line(1, $tighter)],
+            )?->kind,
+        );
     }
 
     public function testTricksInMoreThanAThirdOfSittingsAskForLess(): void
     {
         $trick = ['compensations' => [Compensation::TrunkLean]];
 
-        self::assertNull($this->one('helped-lift-hold', [$this->line(7, ['hold' => 3]), $this->line(5, ['hold' => 3]), $this->line(1, $trick)]));
-        self::assertSame(ProposalKind::Lighter, $this->one('helped-lift-hold', [$this->line(7), $this->line(5, $trick), $this->line(1, $trick)])?->kind);
+        self::assertNull(
+            $this->one(
+                'helped-lift-hold',
+                [
+                    $this->line(7, ['hold' => 3]),
+                    $this->line(5, ['hold' => 3]),
+                    $this->line(1, $trick),
+                ],
+            ),
+        );
+        self::assertSame(
+            ProposalKind::Lighter,
+            $this->one(
+                'helped-lift-hold',
+                [$this->line(7), $this->line(5, $trick), $this->line(1, $trick)],
+            )?->kind,
+        );
     }
 
     public function testAtTheTopOfTheLastRuleTheNextFittingRungIsProposed(): void
     {
         $top = Dose::of(1, 15, 1, 4, 10, 0);
-        $proposal = $this->one('helped-lift-hold', [$this->line(5, [], $top), $this->line(3, [], $top), $this->line(1, [], $top)], $top);
+        $proposal = $this->one(
+            'helped-lift-hold',
+            [$this->line(5, [], $top), $this->line(3, [], $top), $this->line(1, [], $top)],
+            $top,
+        );
 
         self::assertSame(ProposalKind::NextRung, $proposal?->kind);
         self::assertSame('pressed-lift-hold', $proposal->toRungId);
@@ -150,26 +207,57 @@ final class ProgressTest extends TestCase
     {
         $top = Dose::of(2, 1, 1, 10, 30, 0);
 
-        self::assertNull($this->one('staged-joint-opener', [$this->line(5, [], $top, 'staged-joint-opener'), $this->line(3, [], $top, 'staged-joint-opener'), $this->line(1, [], $top, 'staged-joint-opener')], $top));
+        self::assertNull(
+            $this->one(
+                'staged-joint-opener',
+                [
+                    $this->line(5, [], $top, 'staged-joint-opener'),
+                    $this->line(3, [], $top, 'staged-joint-opener'),
+                    $this->line(1, [], $top, 'staged-joint-opener'),
+                ],
+                $top,
+            ),
+        );
     }
 
     public function testAWeekAwayBeginsLowerAndTwoWeeksAwayMeasuresAgain(): void
     {
-        self::assertSame(ProposalKind::StepDownAfterBreak, $this->all('helped-lift-hold', [$this->line(8)])[0]->kind);
-        self::assertSame(ProposalKind::PlaceAgain, $this->all('helped-lift-hold', [$this->line(14)])[0]->kind);
+        self::assertSame(
+            ProposalKind::StepDownAfterBreak,
+            $this->all('helped-lift-hold', [$this->line(8)])[0]->kind,
+        );
+        self::assertSame(
+            ProposalKind::PlaceAgain,
+            $this->all('helped-lift-hold', [$this->line(14)])[0]->kind,
+        );
         self::assertSame([], $this->all('helped-lift-hold', [$this->line(6)]));
     }
 
     public function testTwoVeryTiringSittingsShortenTheNext(): void
     {
-        self::assertSame(ProposalKind::Shorten, $this->all('helped-lift-hold', [$this->line(3, ['fatigue' => 8]), $this->line(1, ['fatigue' => 9])])[0]->kind);
-        self::assertSame([], $this->all('helped-lift-hold', [$this->line(3, ['fatigue' => 9]), $this->line(1, ['fatigue' => 5])]));
+        self::assertSame(
+            ProposalKind::Shorten,
+            $this->all(
+                'helped-lift-hold',
+                [$this->line(3, ['fatigue' => 8]), $this->line(1, ['fatigue' => 9])],
+            )[0]->kind,
+        );
+        self::assertSame(
+            [],
+            $this->all(
+                'helped-lift-hold',
+                [$this->line(3, ['fatigue' => 9]), $this->line(1, ['fatigue' => 5])],
+            ),
+        );
     }
 
     public function testTwoWeeksWithoutAStepAtGoodAttendanceAreAPlateau(): void
     {
         $short = ['hold' => 4];
-        $lines = array_map(fn (int $ago): LogLine => $this->line($ago, $short), [16, 13, 12, 10, 9, 7, 6, 4, 2, 1]);
+        $lines = array_map(
+            fn (int $ago): LogLine => $this->line($ago, $short),
+            [16, 13, 12, 10, 9, 7, 6, 4, 2, 1],
+        );
 
         self::assertSame(ProposalKind::Plateau, $this->one('helped-lift-hold', $lines)?->kind);
     }
@@ -196,7 +284,10 @@ final class ProgressTest extends TestCase
                     $rung->range->check($dose, $rung->id);
                     $next = 'up' === $way ? $steps->up($dose) : $steps->down($dose);
                     if (null !== $next) {
-                        self::assertTrue('up' === $way ? $dose->isAtMost($next) : $next->isAtMost($dose), $rung->id.' '.$way);
+                        self::assertTrue(
+                            'up' === $way ? $dose->isAtMost($next) : $next->isAtMost($dose),
+                            $rung->id.' '.$way,
+                        );
                         self::assertNotEquals($dose, $next);
                     }
                     $dose = $next;
@@ -212,8 +303,22 @@ final class ProgressTest extends TestCase
         $evidence = new Evidence(Cases::catalogue(), new ProgressSettings());
 
         self::assertSame([], $evidence->met(new SittingLog([$this->line(9, [], $top)])));
-        self::assertSame(['helped-lift-hold|right'], $evidence->met(new SittingLog([$this->line(9, [], $top), $this->line(8, [], $top)])));
-        self::assertSame([], $evidence->met(new SittingLog([$this->line(9, [], $top), $this->line(8, [], $top), $this->line(7, ['newTingling' => true], $top)])));
+        self::assertSame(
+            ['helped-lift-hold|right'],
+            $evidence->met(new SittingLog([$this->line(9, [], $top), $this->line(8, [], $top)])),
+        );
+        self::assertSame(
+            [],
+            $evidence->met(
+                new SittingLog(
+                    [
+                        $this->line(9, [], $top),
+                        $this->line(8, [], $top),
+                        $this->line(7, ['newTingling' => true], $top),
+                    ],
+                ),
+            ),
+        );
     }
 
     /** The promise that matters most: whatever else is in the log, a worse symptom never yields more. */
@@ -221,15 +326,24 @@ final class ProgressTest extends TestCase
     {
         for ($seed = 0; $seed < 400; ++$seed) {
             $random = new Randomizer(new Mt19937($seed));
-            $rung = Cases::catalogue()->rungs()[$random->getInt(0, \count(Cases::catalogue()->rungs()) - 1)];
+            $rung = Cases::catalogue()->rungs()[
+                $random->getInt(0, \count(Cases::catalogue()->rungs()) - 1)
+            ];
             $lines = [];
             for ($ago = 13; $ago > 0; $ago -= $random->getInt(1, 4)) {
                 $lines[] = $this->randomLine($random, $ago, $rung->startDose, $rung->id);
             }
             $at = $random->getInt(0, \count($lines) - 1);
             $how = $random->getInt(0, 4);
-            $worse = array_map(fn (int $i, LogLine $l): LogLine => $i === $at ? $this->worsened($l, $how) : $l, array_keys($lines), $lines);
-            $before = $this->weight($this->all($rung->id, $lines, $rung->startDose), $rung->startDose);
+            $worse = array_map(
+                fn (int $i, LogLine $l): LogLine => $i === $at ? $this->worsened($l, $how) : $l,
+                array_keys($lines),
+                $lines,
+            );
+            $before = $this->weight(
+                $this->all($rung->id, $lines, $rung->startDose),
+                $rung->startDose,
+            );
             $after = $this->weight($this->all($rung->id, $worse, $rung->startDose), $rung->startDose);
 
             self::assertLessThanOrEqual($before, $after, "seed $seed, {$rung->id}");
@@ -238,9 +352,16 @@ final class ProgressTest extends TestCase
 
     public function testTheSameLogGivesTheSameProposals(): void
     {
-        $lines = [$this->line(5), $this->line(3), $this->line(1, ['painAfter' => 5, 'painBefore' => 2])];
+        $lines = [
+            $this->line(5),
+            $this->line(3),
+            $this->line(1, ['painAfter' => 5, 'painBefore' => 2]),
+        ];
 
-        self::assertEquals($this->all('helped-lift-hold', $lines), $this->all('helped-lift-hold', $lines));
+        self::assertEquals(
+            $this->all('helped-lift-hold', $lines),
+            $this->all('helped-lift-hold', $lines),
+        );
     }
 
     /** @param list<Proposal> $proposals */
@@ -253,7 +374,9 @@ final class ProgressTest extends TestCase
                 ProposalKind::Suspend === $proposal->kind, ProposalKind::SuspendRoutine === $proposal->kind => -1000.0,
                 ProposalKind::RungBelow === $proposal->kind => -500.0,
                 ProposalKind::NextRung === $proposal->kind => 500.0,
-                default => (float) ($to->totalSeconds(1, 0) - $now->totalSeconds(1, 0)) + 10.0 * ($to->loadKilograms - $now->loadKilograms),
+                default => (float) (
+                    $to->totalSeconds(1, 0) - $now->totalSeconds(1, 0)
+                ) + 10.0 * ($to->loadKilograms - $now->loadKilograms),
             };
         }
 
@@ -267,7 +390,12 @@ final class ProgressTest extends TestCase
         return $this->line($ago, [
             'painBefore' => $before,
             'painAfter' => max(0, $before + $random->getInt(-1, 2)),
-            'tone' => [ToneAfter::Same, ToneAfter::Looser, ToneAfter::Same, ToneAfter::Tighter][$random->getInt(0, 3)],
+            'tone' => [
+                ToneAfter::Same,
+                ToneAfter::Looser,
+                ToneAfter::Same,
+                ToneAfter::Tighter,
+            ][$random->getInt(0, 3)],
             'outcome' => $random->getInt(0, 5) > 0 ? Outcome::Done : Outcome::Part,
             'compensations' => 0 === $random->getInt(0, 4) ? [Compensation::ShoulderHike] : [],
         ], $dose, $rungId);
@@ -284,9 +412,33 @@ final class ProgressTest extends TestCase
         };
     }
 
-    private function copy(LogLine $l, ?int $painAfter = null, bool $newTingling = false, bool $systemic = false, bool $hurtLater = false): LogLine
-    {
-        return new LogLine($l->id, $l->sittingId, $l->rungId, $l->hands, $l->dose, $l->day, $l->outcome, $l->repetitions, $l->holdSeconds, $l->painBefore, $painAfter ?? $l->painAfter, $l->tone, $l->help, $l->compensations, $l->fatigue, $newTingling || $l->newTingling, $systemic || $l->systemic, $hurtLater || $l->hurtLater);
+    private function copy(
+        LogLine $l,
+        ?int $painAfter = null,
+        bool $newTingling = false,
+        bool $systemic = false,
+        bool $hurtLater = false,
+    ): LogLine {
+        return new LogLine(
+            $l->id,
+            $l->sittingId,
+            $l->rungId,
+            $l->hands,
+            $l->dose,
+            $l->day,
+            $l->outcome,
+            $l->repetitions,
+            $l->holdSeconds,
+            $l->painBefore,
+            $painAfter ?? $l->painAfter,
+            $l->tone,
+            $l->help,
+            $l->compensations,
+            $l->fatigue,
+            $newTingling || $l->newTingling,
+            $systemic || $l->systemic,
+            $hurtLater || $l->hurtLater,
+        );
     }
 
     /** @param list<LogLine> $lines */
@@ -304,12 +456,22 @@ final class ProgressTest extends TestCase
     {
         $rung = Cases::catalogue()->rung($rungId);
 
-        return (new Proposer(Cases::catalogue()))->propose([new Prescribed($rung, Hands::Right, $dose ?? $rung->startDose)], new SittingLog($lines), [Condition::Stroke, Condition::Spasticity, Condition::Tremor, Condition::Parkinsons], 5, new \DateTimeImmutable(self::TODAY));
+        return (new Proposer(Cases::catalogue()))->propose(
+            [new Prescribed($rung, Hands::Right, $dose ?? $rung->startDose)],
+            new SittingLog($lines),
+            [Condition::Stroke, Condition::Spasticity, Condition::Tremor, Condition::Parkinsons],
+            5,
+            new \DateTimeImmutable(self::TODAY),
+        );
     }
 
     /** @param array<string, mixed> $change */
-    private function line(int $daysAgo, array $change = [], ?Dose $dose = null, string $rungId = 'helped-lift-hold'): LogLine
-    {
+    private function line(
+        int $daysAgo,
+        array $change = [],
+        ?Dose $dose = null,
+        string $rungId = 'helped-lift-hold',
+    ): LogLine {
         ++self::$made;
         $of = static fn (string $key, mixed $otherwise): mixed => $change[$key] ?? $otherwise;
         $day = new \DateTimeImmutable(self::TODAY.' -'.$daysAgo.' days');
@@ -317,10 +479,37 @@ final class ProgressTest extends TestCase
         $tone = $of('tone', ToneAfter::Same);
         $help = $of('help', Help::None);
         $tricks = $of('compensations', []);
-        $number = static fn (string $key, ?int $otherwise): ?int => \is_int($of($key, $otherwise)) ? $of($key, $otherwise) : null;
-        \assert($outcome instanceof Outcome && $tone instanceof ToneAfter && $help instanceof Help && \is_array($tricks));
+        $number = static fn (
+            string $key,
+            ?int $otherwise,
+        ): ?int => \is_int($of($key, $otherwise)) ? $of($key, $otherwise) : null;
+        \assert(
+            $outcome instanceof Outcome
+            && $tone instanceof ToneAfter
+            && $help instanceof Help
+            && \is_array($tricks),
+        );
         /** @var list<Compensation> $tricks */
 
-        return new LogLine('line-'.self::$made, $day->format('Y-m-d'), $rungId, Hands::Right, $dose ?? Cases::catalogue()->rung($rungId)->startDose, $day, $outcome, $number('repetitions', null), $number('hold', null), $number('painBefore', 1), $number('painAfter', 1), $tone, $help, $tricks, $number('fatigue', null), true === $of('newTingling', false), true === $of('systemic', false), true === $of('hurtLater', false));
+        return new LogLine(
+            'line-'.self::$made,
+            $day->format('Y-m-d'),
+            $rungId,
+            Hands::Right,
+            $dose ?? Cases::catalogue()->rung($rungId)->startDose,
+            $day,
+            $outcome,
+            $number('repetitions', null),
+            $number('hold', null),
+            $number('painBefore', 1),
+            $number('painAfter', 1),
+            $tone,
+            $help,
+            $tricks,
+            $number('fatigue', null),
+            true === $of('newTingling', false),
+            true === $of('systemic', false),
+            true === $of('hurtLater', false),
+        );
     }
 }

@@ -26,10 +26,25 @@ final class BuilderTest extends TestCase
     {
         $ids = $this->ids($this->build(Cases::example('tight-hand')));
 
-        $expected = ['wrist-ease-back', 'finger-space-opener', 'thumb-lift-away-stretch', 'staged-joint-opener', 'palm-down-flattening-rest', 'close-and-open', 'helped-lift-hold'];
-        self::assertSame($expected, array_values(array_intersect($ids, $expected)), 'fingers first while they hold the thumb; opening closes the rounds; then the wrist');
+        $expected = [
+            'wrist-ease-back',
+            'finger-space-opener',
+            'thumb-lift-away-stretch',
+            'staged-joint-opener',
+            'palm-down-flattening-rest',
+            'close-and-open',
+            'helped-lift-hold',
+        ];
+        self::assertSame(
+            $expected,
+            array_values(array_intersect($ids, $expected)),
+            'fingers first while they hold the thumb; opening closes the rounds; then the wrist',
+        );
         self::assertSame('warm-up', Cases::catalogue()->rung($ids[0])->role->value);
-        self::assertContains($ids[\count($ids) - 1], ['cream-palm-massage', 'finger-lengthening-massage']);
+        self::assertContains(
+            $ids[\count($ids) - 1],
+            ['cream-palm-massage', 'finger-lengthening-massage'],
+        );
     }
 
     public function testACuppedHandGetsNoGripping(): void
@@ -59,21 +74,47 @@ final class BuilderTest extends TestCase
         $short = $this->build(Cases::changed('tight-hand', ['limits' => ['minutes' => 8]]));
 
         self::assertLessThanOrEqual(8 * 60, $short->sequence->seconds());
-        self::assertMatchesRegularExpression('/Time: \d+:\d\d more than the 8 minutes/', implode(' ', array_map(static fn ($l): string => $l->reason, $short->leftOut)));
+        self::assertMatchesRegularExpression(
+            '/Time: \d+:\d\d more than the 8 minutes/',
+            implode(' ', array_map(static fn ($l): string => $l->reason, $short->leftOut)),
+        );
     }
 
     public function testWhatIsNotAtHandIsLeftOutByName(): void
     {
-        $routine = $this->build(Cases::changed('tight-hand', ['client' => ['conditions' => ['stroke', 'spasticity'], 'affected' => ['right'], 'unaffected' => ['left'], 'materials' => ['chair', 'hand-cream', 'towel']]]));
+        $routine = $this->build(
+            Cases::changed(
+                'tight-hand',
+                [
+                    'client' => [
+                        'conditions' => ['stroke', 'spasticity'],
+                        'affected' => ['right'],
+                        'unaffected' => ['left'],
+                        'materials' => ['chair', 'hand-cream', 'towel'],
+                    ],
+                ],
+            ),
+        );
 
         self::assertNotContains('helped-lift-hold', $this->ids($routine));
-        self::assertContains('Not at hand: Table', array_map(static fn ($l): string => $l->reason, $routine->leftOut));
+        self::assertContains(
+            'Not at hand: Table',
+            array_map(static fn ($l): string => $l->reason, $routine->leftOut),
+        );
     }
 
     public function testASuspendedItemStaysOutUntilItIsReopened(): void
     {
-        $client = ['conditions' => ['stroke', 'spasticity'], 'affected' => ['right'], 'unaffected' => ['left'], 'suspended' => ['helped-lift-hold|right']];
-        self::assertNotContains('helped-lift-hold', $this->ids($this->build(Cases::changed('tight-hand', ['client' => $client]))));
+        $client = [
+            'conditions' => ['stroke', 'spasticity'],
+            'affected' => ['right'],
+            'unaffected' => ['left'],
+            'suspended' => ['helped-lift-hold|right'],
+        ];
+        self::assertNotContains(
+            'helped-lift-hold',
+            $this->ids($this->build(Cases::changed('tight-hand', ['client' => $client]))),
+        );
 
         $this->expectException(NothingFits::class);
         $this->expectExceptionMessage('suspended after a symptom');
@@ -89,7 +130,15 @@ final class BuilderTest extends TestCase
 
     public function testLostFeelingShortensTheHold(): void
     {
-        $case = Cases::changed('tight-hand', ['screening' => ['sensation_lost' => 'yes'] + Cases::allNo(), 'routine' => [['rung' => 'staged-joint-opener', 'hands' => 'right', 'dose' => ['hold' => 30]]]]);
+        $case = Cases::changed(
+            'tight-hand',
+            [
+                'screening' => ['sensation_lost' => 'yes'] + Cases::allNo(),
+                'routine' => [
+                    ['rung' => 'staged-joint-opener', 'hands' => 'right', 'dose' => ['hold' => 30]],
+                ],
+            ],
+        );
         foreach ($this->build($case)->sequence->items as $item) {
             self::assertTrue('prep' !== $item->rung->class->value || $item->dose->holdSeconds <= 10);
         }
@@ -114,26 +163,51 @@ final class BuilderTest extends TestCase
             $placements = (new Placer(Cases::catalogue()))->place($facts, $client->today);
             $builder = new Builder(Cases::catalogue());
             $goals = Cases::catalogue()->goals;
-            $brief = new Brief($placements, $facts, Goals::of([[$goals[$seed % 6], 3], [$goals[($seed + 2) % 6], 1 + $seed % 3]]), $limits, $client->today);
+            $brief = new Brief(
+                $placements,
+                $facts,
+                Goals::of([[$goals[$seed % 6], 3], [$goals[($seed + 2) % 6], 1 + $seed % 3]]),
+                $limits,
+                $client->today,
+            );
             try {
                 $routine = $builder->build($brief);
             } catch (NothingFits) {
                 continue;
             }
             ++$built;
-            self::assertSame([], $builder->rulesFor($facts, $limits, $client->today)->broken($routine->sequence->items), "seed $seed");
+            self::assertSame(
+                [],
+                $builder->rulesFor(
+                    $facts,
+                    $limits,
+                    $client->today,
+                )->broken($routine->sequence->items),
+                "seed $seed",
+            );
             self::assertEquals($routine, $builder->build($brief), "seed $seed: same input, same routine");
             $longer = $builder->build($brief->withLimits($limits->withMinutes($limits->minutes + 5)));
-            self::assertGreaterThanOrEqual($routine->value, $longer->value, "seed $seed: more minutes are never worth less");
+            self::assertGreaterThanOrEqual(
+                $routine->value,
+                $longer->value,
+                "seed $seed: more minutes are never worth less",
+            );
             $offered = [];
             foreach ($placements->ladders as $placed) {
                 foreach ($placed->offered() as $rung) {
                     $offered[$rung->id] = true;
-                    self::assertNotContains($placed->of($rung->id)?->state, [RungState::Blocked, RungState::NotYet, RungState::Measure, RungState::NoFit], "seed $seed");
+                    self::assertNotContains(
+                        $placed->of($rung->id)?->state,
+                        [RungState::Blocked, RungState::NotYet, RungState::Measure, RungState::NoFit],
+                        "seed $seed",
+                    );
                 }
             }
             foreach ($routine->sequence->items as $item) {
-                self::assertTrue($item->isPause || isset($offered[$item->rung->id]), "seed $seed: {$item->rung->id} was never offered");
+                self::assertTrue(
+                    $item->isPause || isset($offered[$item->rung->id]),
+                    "seed $seed: {$item->rung->id} was never offered",
+                );
             }
             $this->assertRanked($routine->sequence->items, "seed $seed");
         }
@@ -153,10 +227,19 @@ final class BuilderTest extends TestCase
             if ($letsGo) {
                 continue; // stands directly after gripping
             }
-            if ($item->isPause || null !== $item->block || 'lead-in' === $item->rung->role->value || 'cool-down' === $item->rung->role->value) {
+            if (
+                $item->isPause
+                || null !== $item->block
+                || 'lead-in' === $item->rung->role->value
+                || 'cool-down' === $item->rung->role->value
+            ) {
                 continue;
             }
-            self::assertGreaterThanOrEqual($last, $ranks[$strand->value], $why.': '.$item->rung->id.' comes too late');
+            self::assertGreaterThanOrEqual(
+                $last,
+                $ranks[$strand->value],
+                $why.': '.$item->rung->id.' comes too late',
+            );
             $last = $ranks[$strand->value];
         }
     }

@@ -26,7 +26,9 @@ final class DraftTest extends TestCase
         $brief = $this->brief();
         $draft = $this->suggested($brief);
         $out = $this->at($draft, 'close-and-open');
-        $draft = $draft->forbidding($out)->adding($this->item('palm-up-turn', Hands::Right, 'turns badly'));
+        $draft = $draft->forbidding($out)->adding(
+            $this->item('palm-up-turn', Hands::Right, 'turns badly'),
+        );
 
         $anew = $this->build($brief->withEdits(Edits::in($draft->items, $draft->forbidden)));
 
@@ -63,7 +65,11 @@ final class DraftTest extends TestCase
         $forced = $without->forced($broken, 'eased in the bath just before');
         $item = $forced->items[$broken[0]->item ?? -1];
         self::assertSame('eased in the bath just before', $item->kept?->forced);
-        self::assertEquals(array_map(static fn (Item $i): string => $i->key(), $without->items), array_map(static fn (Item $i): string => $i->key(), $forced->items), 'only the reason is added');
+        self::assertEquals(
+            array_map(static fn (Item $i): string => $i->key(), $without->items),
+            array_map(static fn (Item $i): string => $i->key(), $forced->items),
+            'only the reason is added',
+        );
     }
 
     public function testMovingAtTheEndsChangesNothing(): void
@@ -85,7 +91,10 @@ final class DraftTest extends TestCase
         self::assertNotSame([], $others);
         foreach ($others as $other) {
             self::assertTrue(SittingRules::isCoolDown($other));
-            self::assertNotContains($other->key(), array_map(static fn (Item $i): string => $i->key(), $draft->items));
+            self::assertNotContains(
+                $other->key(),
+                array_map(static fn (Item $i): string => $i->key(), $draft->items),
+            );
         }
         $swapped = $draft->swapped($last, $others[0]);
         self::assertSame([$draft->items[$last]->key()], $swapped->forbidden);
@@ -96,28 +105,48 @@ final class DraftTest extends TestCase
 
     public function testWhatRestsAfterASymptomOrIsScreenedOutIsNotKeptInByAnyNote(): void
     {
-        $client = ['conditions' => ['stroke', 'spasticity'], 'affected' => ['right'], 'unaffected' => ['left'], 'suspended' => ['helped-lift-hold|right']];
+        $client = [
+            'conditions' => ['stroke', 'spasticity'],
+            'affected' => ['right'],
+            'unaffected' => ['left'],
+            'suspended' => ['helped-lift-hold|right'],
+        ];
         $case = Cases::changed('tight-hand', ['client' => $client]);
-        $brief = $case->brief((new Placer(Cases::catalogue()))->place($case->facts, $case->today))->withEdits(new Edits([$this->item('helped-lift-hold', Hands::Right, 'please')]));
+        $brief = $case->brief(
+            (new Placer(Cases::catalogue()))->place($case->facts, $case->today),
+        )->withEdits(
+            new Edits([$this->item('helped-lift-hold', Hands::Right, 'please')]),
+        );
 
         self::assertNotContains('helped-lift-hold', $this->ids($this->build($brief)));
     }
 
     public function testADoseThatIsKeptInHoldsNoLongerThanScreeningAllowsByNow(): void
     {
-        $case = Cases::changed('tight-hand', ['screening' => ['sensation_lost' => 'yes'] + Cases::allNo()]);
+        $case = Cases::changed(
+            'tight-hand',
+            ['screening' => ['sensation_lost' => 'yes'] + Cases::allNo()],
+        );
         $long = $this->item('staged-joint-opener', Hands::Right, 'half a minute');
-        $brief = $case->brief((new Placer(Cases::catalogue()))->place($case->facts, $case->today))->withEdits(new Edits([$long->withDose($long->dose->withHold(30))]));
+        $brief = $case->brief(
+            (new Placer(Cases::catalogue()))->place($case->facts, $case->today),
+        )->withEdits(new Edits([$long->withDose($long->dose->withHold(30))]));
 
         $draft = $this->build($brief);
 
-        self::assertSame(10, $draft->items[$this->at($draft, 'staged-joint-opener')]->dose->holdSeconds);
+        self::assertSame(
+            10,
+            $draft->items[$this->at($draft, 'staged-joint-opener')]->dose->holdSeconds,
+        );
     }
 
     public function testWhatIsKeptInAndCannotFitIsNamed(): void
     {
         $brief = $this->brief();
-        $long = array_map(fn (string $id): Item => $this->item($id, Hands::Right, 'all of it'), ['palm-up-turn', 'goal-task-carry-over', 'palm-down-turn']);
+        $long = array_map(
+            fn (string $id): Item => $this->item($id, Hands::Right, 'all of it'),
+            ['palm-up-turn', 'goal-task-carry-over', 'palm-down-turn'],
+        );
 
         $this->expectException(NothingFits::class);
         $this->expectExceptionMessage('Goal-task carry-over');
@@ -143,7 +172,11 @@ final class DraftTest extends TestCase
 
     private function rules(Brief $brief): SittingRules
     {
-        return (new Builder(Cases::catalogue()))->rulesFor($brief->facts, $brief->limits, $brief->today);
+        return (new Builder(Cases::catalogue()))->rulesFor(
+            $brief->facts,
+            $brief->limits,
+            $brief->today,
+        );
     }
 
     private function at(Draft $draft, string $id): int
@@ -158,7 +191,13 @@ final class DraftTest extends TestCase
     {
         $rung = Cases::catalogue()->rung($id);
 
-        return new Item($rung, $hands, $rung->startDose, 'Added by the therapist', kept: new Kept($note));
+        return new Item(
+            $rung,
+            $hands,
+            $rung->startDose,
+            'Added by the therapist',
+            kept: new Kept($note),
+        );
     }
 
     /** @return list<string> */

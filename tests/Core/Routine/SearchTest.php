@@ -29,7 +29,14 @@ use Random\Randomizer;
 final class SearchTest extends TestCase
 {
     private const MOST_CANDIDATES = 14;
-    private const HEAVY = ['dry-wash-warm-up', 'wrist-ease-back', 'pressed-lift-hold', 'slow-lower-from-lift', 'edge-wrist-lift', 'finger-lengthening-massage'];
+    private const HEAVY = [
+        'dry-wash-warm-up',
+        'wrist-ease-back',
+        'pressed-lift-hold',
+        'slow-lower-from-lift',
+        'edge-wrist-lift',
+        'finger-lengthening-massage',
+    ];
 
     /** @return iterable<string, array{int}> */
     public static function seeds(): iterable
@@ -46,11 +53,30 @@ final class SearchTest extends TestCase
         $random = new Randomizer(new Mt19937($seed));
         $client = new RandomClient($seed, true);
         $facts = $client->facts([], [], true);
-        $goals = Goals::of([[Cases::catalogue()->goals[$seed % 6], 3], [Cases::catalogue()->goals[($seed + 3) % 6], $random->getInt(1, 3)]]);
-        $limits = new Limits($random->getInt(4, 22), $random->getInt(0, 2) > 0 ? null : (float) $random->getInt(8, 30), $random->getInt(3, 9));
-        $brief = new Brief((new Placer(Cases::catalogue()))->place($facts, $client->today), $facts, $goals, $limits, $client->today);
+        $goals = Goals::of(
+            [
+                [Cases::catalogue()->goals[$seed % 6], 3],
+                [Cases::catalogue()->goals[($seed + 3) % 6], $random->getInt(1, 3)],
+            ],
+        );
+        $limits = new Limits(
+            $random->getInt(4, 22),
+            $random->getInt(0, 2) > 0 ? null : (float) $random->getInt(8, 30),
+            $random->getInt(3, 9),
+        );
+        $brief = new Brief(
+            (new Placer(Cases::catalogue()))->place($facts, $client->today),
+            $facts,
+            $goals,
+            $limits,
+            $client->today,
+        );
         $groups = $this->thinned((new Candidates(Cases::catalogue(), $brief))->groups(), $random);
-        $weights = new Weights(area: $random->getInt(0, 30), balance: $random->getInt(0, 12), position: $random->getInt(0, 8));
+        $weights = new Weights(
+            area: $random->getInt(0, 30),
+            balance: $random->getInt(0, 12),
+            position: $random->getInt(0, 8),
+        );
         $objective = new Objective(Cases::catalogue(), $goals, $weights);
         $rules = (new Builder(Cases::catalogue()))->rulesFor($facts, $limits, $client->today);
         $pause = $random->getInt(0, 1) > 0 ? $this->pause() : null;
@@ -61,7 +87,11 @@ final class SearchTest extends TestCase
         if (null !== $found) {
             self::assertTrue($found->isProved());
             self::assertSame([], $rules->broken($found->items));
-            self::assertSame($found->value, $objective->of($found->items), 'worth of the order that comes back');
+            self::assertSame(
+                $found->value,
+                $objective->of($found->items),
+                'worth of the order that comes back',
+            );
         }
     }
 
@@ -72,18 +102,30 @@ final class SearchTest extends TestCase
             $client = new RandomClient($seed, true);
             $facts = $client->facts([], [], true);
             $limits = new Limits(20 + $seed);
-            $brief = new Brief((new Placer(Cases::catalogue()))->place($facts, $client->today), $facts, Goals::one(Cases::catalogue()->goals[$seed % 6]), $limits, $client->today);
+            $brief = new Brief(
+                (new Placer(Cases::catalogue()))->place($facts, $client->today),
+                $facts,
+                Goals::one(Cases::catalogue()->goals[$seed % 6]),
+                $limits,
+                $client->today,
+            );
             $groups = (new Candidates(Cases::catalogue(), $brief))->groups();
             $rules = (new Builder(Cases::catalogue()))->rulesFor($facts, $limits, $client->today);
             $objective = new Objective(Cases::catalogue(), $brief->goals, $brief->weights);
             $whole = (new Search($groups, $rules, $objective, $limits, $this->pause()))->best();
-            $cut = (new Search($groups, $rules, $objective, $limits, $this->pause(), mostWork: 900))->best();
+            $cut = (
+                new Search($groups, $rules, $objective, $limits, $this->pause(), mostWork: 900)
+            )->best();
             if (null === $whole || null === $cut) {
                 continue;
             }
             self::assertTrue($whole->isProved(), "seed $seed");
             self::assertLessThanOrEqual($whole->value, $cut->value);
-            self::assertGreaterThanOrEqual($whole->value, $cut->bound, 'the best lies under the bound');
+            self::assertGreaterThanOrEqual(
+                $whole->value,
+                $cut->bound,
+                'the best lies under the bound',
+            );
             $short += $cut->isProved() ? 0 : 1;
         }
         self::assertGreaterThan(0, $short, 'some were cut short');
@@ -93,11 +135,28 @@ final class SearchTest extends TestCase
     {
         $limits = new Limits(30);
         $rules = new SittingRules($limits, ['right' => 0.0, 'left' => 0.0], true);
-        $groups = array_map(fn (string $id): OptionGroup => OptionGroup::of($this->item($id)->worth(10)), self::HEAVY);
+        $groups = array_map(
+            fn (string $id): OptionGroup => OptionGroup::of($this->item($id)->worth(10)),
+            self::HEAVY,
+        );
 
-        $items = (new Search($groups, $rules, $this->objective(), $limits, $this->pause()))->best()->items ?? [];
+        $items = (
+            new Search($groups, $rules, $this->objective(), $limits, $this->pause())
+        )->best()->items
+            ?? [];
 
-        self::assertSame(['dry-wash-warm-up', 'wrist-ease-back', 'pressed-lift-hold', 'slow-lower-from-lift', 'shake-loose-pause', 'edge-wrist-lift', 'finger-lengthening-massage'], array_map(static fn (Item $i): string => $i->rung->id, $items));
+        self::assertSame(
+            [
+                'dry-wash-warm-up',
+                'wrist-ease-back',
+                'pressed-lift-hold',
+                'slow-lower-from-lift',
+                'shake-loose-pause',
+                'edge-wrist-lift',
+                'finger-lengthening-massage',
+            ],
+            array_map(static fn (Item $i): string => $i->rung->id, $items),
+        );
         self::assertSame([], $rules->broken($items));
     }
 
@@ -105,11 +164,18 @@ final class SearchTest extends TestCase
     {
         $limits = new Limits(20);
         $rules = new SittingRules($limits, ['right' => 0.0, 'left' => 0.0], true);
-        $groups = [OptionGroup::of($this->item('dry-wash-warm-up')), new OptionGroup('wanted', [new Option([$this->item('thumb-lift-away-stretch')])], true), OptionGroup::of($this->item('finger-lengthening-massage'))];
+        $groups = [
+            OptionGroup::of($this->item('dry-wash-warm-up')),
+            new OptionGroup('wanted', [new Option([$this->item('thumb-lift-away-stretch')])], true),
+            OptionGroup::of($this->item('finger-lengthening-massage')),
+        ];
 
         self::assertNull((new Search($groups, $rules, $this->objective(), $limits, null))->best());
         $found = (new Search($groups, $rules, $this->objective(), $limits, null, true))->best();
-        self::assertSame(['dry-wash-warm-up', 'thumb-lift-away-stretch', 'finger-lengthening-massage'], array_map(static fn (Item $i): string => $i->rung->id, $found->items ?? []));
+        self::assertSame(
+            ['dry-wash-warm-up', 'thumb-lift-away-stretch', 'finger-lengthening-massage'],
+            array_map(static fn (Item $i): string => $i->rung->id, $found->items ?? []),
+        );
     }
 
     /**
@@ -119,19 +185,49 @@ final class SearchTest extends TestCase
      */
     private function thinned(array $groups, Randomizer $random): array
     {
-        $kept = \count($groups) <= self::MOST_CANDIDATES ? range(0, \count($groups) - 1) : [0, ...array_map(static fn (int $i): int => $i + 1, $random->pickArrayKeys(array_fill(0, \count($groups) - 2, true), self::MOST_CANDIDATES - 2)), \count($groups) - 1];
+        $kept = \count($groups) <= self::MOST_CANDIDATES
+            ? range(0, \count($groups) - 1)
+            : [
+                0,
+                ...array_map(
+                    static fn (int $i): int => $i + 1,
+                    $random->pickArrayKeys(
+                        array_fill(0, \count($groups) - 2, true),
+                        self::MOST_CANDIDATES - 2,
+                    ),
+                ),
+                \count($groups) - 1,
+            ];
         $thinned = [];
         foreach ($kept as $i) {
             $options = \array_slice($groups[$i]->options, 0, 3);
-            $thinned[] = new OptionGroup($groups[$i]->label, array_map(static fn (Option $o): Option => new Option(array_map(static fn (Item $item): Item => $item->worth(crc32($item->key().$groups[$i]->label) % 60 - 5), $o->items)), $options), 0 === $random->getInt(0, 11));
+            $thinned[] = new OptionGroup(
+                $groups[$i]->label,
+                array_map(
+                    static fn (Option $o): Option => new Option(
+                        array_map(
+                            static fn (Item $item): Item => $item->worth(
+                                crc32($item->key().$groups[$i]->label) % 60 - 5,
+                            ),
+                            $o->items,
+                        ),
+                    ),
+                    $options,
+                ),
+                0 === $random->getInt(0, 11),
+            );
         }
 
         return $thinned;
     }
 
     /** @param list<OptionGroup> $groups */
-    private function bruteForce(array $groups, SittingRules $rules, Objective $objective, ?Item $pause): ?int
-    {
+    private function bruteForce(
+        array $groups,
+        SittingRules $rules,
+        Objective $objective,
+        ?Item $pause,
+    ): ?int {
         $best = null;
         $this->tryAll($groups, 0, [], $rules, $objective, $pause, $best);
 
@@ -142,17 +238,37 @@ final class SearchTest extends TestCase
      * @param list<OptionGroup> $groups
      * @param list<Item>        $items
      */
-    private function tryAll(array $groups, int $at, array $items, SittingRules $rules, Objective $objective, ?Item $pause, ?int &$best): void
-    {
+    private function tryAll(
+        array $groups,
+        int $at,
+        array $items,
+        SittingRules $rules,
+        Objective $objective,
+        ?Item $pause,
+        ?int &$best,
+    ): void {
         if (!isset($groups[$at])) {
-            $value = [] === $rules->broken($items) && [] !== array_filter($items, static fn (Item $i): bool => !$i->isPause && !SittingRules::isWarmUp($i) && !SittingRules::isCoolDown($i)) ? $objective->of($items) : null;
+            $value = [] === $rules->broken($items)
+                && [] !== array_filter(
+                    $items,
+                    static fn (Item $i): bool => !$i->isPause && !SittingRules::isWarmUp(
+                        $i,
+                    ) && !SittingRules::isCoolDown(
+                        $i,
+                    ),
+                )
+                ? $objective->of($items)
+                : null;
             $best = null === $value || (null !== $best && $best >= $value) ? $best : $value;
 
             return;
         }
         foreach ($groups[$at]->options as $option) {
             $with = $items;
-            $keys = array_map(static fn (Item $i): string => $i->key(), array_filter($items, static fn (Item $i): bool => !$i->isPause));
+            $keys = array_map(
+                static fn (Item $i): string => $i->key(),
+                array_filter($items, static fn (Item $i): bool => !$i->isPause),
+            );
             foreach ($option->items as $item) {
                 if (\in_array($item->key(), $keys, true)) {
                     continue 2;
@@ -182,7 +298,13 @@ final class SearchTest extends TestCase
     private function isHopeless(SittingRules $rules, array $items): bool
     {
         foreach ($rules->broken($items) as $broken) {
-            if (\in_array($broken->code, ['over-time', 'over-effort', 'too-many-items', 'needs-before'], true)) {
+            if (
+                \in_array(
+                    $broken->code,
+                    ['over-time', 'over-effort', 'too-many-items', 'needs-before'],
+                    true,
+                )
+            ) {
                 return true;
             }
         }
@@ -206,6 +328,13 @@ final class SearchTest extends TestCase
     {
         $rung = Cases::catalogue()->rung($id);
 
-        return new Item($rung, 2 === $rung->doneOn->sides() ? Hands::Each : ('both together' === $rung->doneOn->value ? Hands::Together : Hands::Right), $rung->startDose, 'test');
+        return new Item(
+            $rung,
+            2 === $rung->doneOn->sides()
+                ? Hands::Each
+                : ('both together' === $rung->doneOn->value ? Hands::Together : Hands::Right),
+            $rung->startDose,
+            'test',
+        );
     }
 }

@@ -18,7 +18,14 @@ use PHPUnit\Framework\TestCase;
 
 final class SittingRulesTest extends TestCase
 {
-    private const GOOD = ['dry-wash-warm-up', 'wrist-ease-back', 'thumb-lift-away-stretch', 'helped-lift-hold', 'close-and-open', 'finger-lengthening-massage'];
+    private const GOOD = [
+        'dry-wash-warm-up',
+        'wrist-ease-back',
+        'thumb-lift-away-stretch',
+        'helped-lift-hold',
+        'close-and-open',
+        'finger-lengthening-massage',
+    ];
 
     public function testAGoodOrderBreaksNothing(): void
     {
@@ -31,10 +38,35 @@ final class SittingRulesTest extends TestCase
         $without = static fn (string $id): array => array_values(array_diff(self::GOOD, [$id]));
         yield 'no warm-up' => [$without('dry-wash-warm-up'), 'no-warm-up'];
         yield 'nothing at the end' => [$without('finger-lengthening-massage'), 'no-cool-down'];
-        yield 'a stretch without easing the wrist back' => [$without('wrist-ease-back'), 'needs-before'];
-        yield 'opening a tight hand without its stretch' => [$without('thumb-lift-away-stretch'), 'needs-before'];
-        yield 'the lift before the stretch' => [['dry-wash-warm-up', 'helped-lift-hold', 'wrist-ease-back', 'thumb-lift-away-stretch', 'finger-lengthening-massage'], 'needs-before'];
-        yield 'three heavy lifts in a row' => [['dry-wash-warm-up', 'wrist-ease-back', 'pressed-lift-hold', 'slow-lower-from-lift', 'edge-wrist-lift', 'finger-lengthening-massage'], 'too-heavy-in-a-row'];
+        yield 'a stretch without easing the wrist back' => [
+            $without('wrist-ease-back'),
+            'needs-before',
+        ];
+        yield 'opening a tight hand without its stretch' => [
+            $without('thumb-lift-away-stretch'),
+            'needs-before',
+        ];
+        yield 'the lift before the stretch' => [
+            [
+                'dry-wash-warm-up',
+                'helped-lift-hold',
+                'wrist-ease-back',
+                'thumb-lift-away-stretch',
+                'finger-lengthening-massage',
+            ],
+            'needs-before',
+        ];
+        yield 'three heavy lifts in a row' => [
+            [
+                'dry-wash-warm-up',
+                'wrist-ease-back',
+                'pressed-lift-hold',
+                'slow-lower-from-lift',
+                'edge-wrist-lift',
+                'finger-lengthening-massage',
+            ],
+            'too-heavy-in-a-row',
+        ];
     }
 
     /** @param list<string> $ids */
@@ -46,9 +78,19 @@ final class SittingRulesTest extends TestCase
 
     public function testTheBrokenItemIsPointedAt(): void
     {
-        $broken = $this->broken(['dry-wash-warm-up', 'thumb-lift-away-stretch', 'finger-lengthening-massage']);
+        $broken = $this->broken(
+            ['dry-wash-warm-up', 'thumb-lift-away-stretch', 'finger-lengthening-massage'],
+        );
 
-        self::assertSame([1], array_values(array_filter(array_map(static fn (BrokenRule $b): ?int => $b->item, $broken), static fn (?int $i): bool => null !== $i)));
+        self::assertSame(
+            [1],
+            array_values(
+                array_filter(
+                    array_map(static fn (BrokenRule $b): ?int => $b->item, $broken),
+                    static fn (?int $i): bool => null !== $i,
+                ),
+            ),
+        );
         self::assertStringContainsString('ease the wrist back first', $broken[0]->text);
     }
 
@@ -61,10 +103,18 @@ final class SittingRulesTest extends TestCase
 
     public function testStrengthIsNeverDoneTwoDaysRunning(): void
     {
-        $ids = ['dry-wash-warm-up', 'wrist-ease-back', 'weighted-wrist-lift', 'finger-lengthening-massage'];
+        $ids = [
+            'dry-wash-warm-up',
+            'wrist-ease-back',
+            'weighted-wrist-lift',
+            'finger-lengthening-massage',
+        ];
 
         self::assertNotContains('needs-before', $this->codes($ids));
-        self::assertContains('needs-before', $this->codes($ids, new Limits(20, lastStrengthOn: new \DateTimeImmutable('2026-11-19'))));
+        self::assertContains(
+            'needs-before',
+            $this->codes($ids, new Limits(20, lastStrengthOn: new \DateTimeImmutable('2026-11-19'))),
+        );
     }
 
     public function testWithoutToneNoStretchIsNeededAndWithUnknownToneItIs(): void
@@ -77,10 +127,16 @@ final class SittingRulesTest extends TestCase
 
     public function testThePreparationOfOneHandDoesNotCountForTheOther(): void
     {
-        $items = array_map(fn (string $id): Item => $this->item($id), ['dry-wash-warm-up', 'wrist-ease-back', 'helped-lift-hold', 'finger-lengthening-massage']);
+        $items = array_map(
+            fn (string $id): Item => $this->item($id),
+            ['dry-wash-warm-up', 'wrist-ease-back', 'helped-lift-hold', 'finger-lengthening-massage'],
+        );
         $items[1] = new Item($items[1]->rung, Hands::Left, $items[1]->dose, 'other hand');
 
-        self::assertContains('needs-before', array_map(static fn (BrokenRule $b): string => $b->code, $this->rules()->broken($items)));
+        self::assertContains(
+            'needs-before',
+            array_map(static fn (BrokenRule $b): string => $b->code, $this->rules()->broken($items)),
+        );
     }
 
     /**
@@ -91,7 +147,14 @@ final class SittingRulesTest extends TestCase
      */
     private function codes(array $ids, ?Limits $limits = null, ?array $tone = null): array
     {
-        return array_values(array_unique(array_map(static fn (BrokenRule $b): string => $b->code, $this->broken($ids, $limits, $tone))));
+        return array_values(
+            array_unique(
+                array_map(
+                    static fn (BrokenRule $b): string => $b->code,
+                    $this->broken($ids, $limits, $tone),
+                ),
+            ),
+        );
     }
 
     public function testLettingGoBelongsDirectlyAfterGripping(): void
@@ -99,20 +162,69 @@ final class SittingRulesTest extends TestCase
         $rules = $this->ofHand(0.0);
         $start = ['dry-wash-warm-up', 'wrist-ease-back', 'thumb-lift-away-stretch'];
 
-        self::assertContains('release-after-grip', $this->codesOf($rules, [...$start, 'soft-squeeze', 'single-finger-taps', 'close-and-open', 'finger-lengthening-massage']));
-        self::assertContains('release-after-grip', $this->codesOf($rules, [...$start, 'soft-squeeze', 'finger-lengthening-massage']));
-        self::assertNotContains('release-after-grip', $this->codesOf($rules, [...$start, 'soft-squeeze', 'close-and-open', 'finger-lengthening-massage']));
+        self::assertContains(
+            'release-after-grip',
+            $this->codesOf(
+                $rules,
+                [
+                    ...$start,
+                    'soft-squeeze',
+                    'single-finger-taps',
+                    'close-and-open',
+                    'finger-lengthening-massage',
+                ],
+            ),
+        );
+        self::assertContains(
+            'release-after-grip',
+            $this->codesOf($rules, [...$start, 'soft-squeeze', 'finger-lengthening-massage']),
+        );
+        self::assertNotContains(
+            'release-after-grip',
+            $this->codesOf(
+                $rules,
+                [...$start, 'soft-squeeze', 'close-and-open', 'finger-lengthening-massage'],
+            ),
+        );
     }
 
     public function testATightHandThatIsGivenGrippingOpensLongerThanItGripsAndTakesTurns(): void
     {
-        $squeezes = ['dry-wash-warm-up', 'wrist-ease-back', 'thumb-lift-away-stretch', 'soft-squeeze', 'five-count-squeeze', 'close-and-open', 'finger-lengthening-massage'];
+        $squeezes = [
+            'dry-wash-warm-up',
+            'wrist-ease-back',
+            'thumb-lift-away-stretch',
+            'soft-squeeze',
+            'five-count-squeeze',
+            'close-and-open',
+            'finger-lengthening-massage',
+        ];
 
         self::assertContains('too-little-opening', $this->codesOf($this->ofHand(2.0), $squeezes));
-        self::assertContains('release-after-grip', $this->codesOf($this->ofHand(2.0), $squeezes), 'the first squeeze is followed by the second');
-        self::assertNotContains('too-little-opening', $this->codesOf($this->ofHand(0.0), $squeezes), 'a matter of points only, in a hand without tone');
-        $longer = ['dry-wash-warm-up', 'wrist-ease-back', 'thumb-lift-away-stretch', 'pressed-lift-hold', 'soft-squeeze', 'close-and-open', 'finger-lengthening-massage'];
-        self::assertNotContains('too-little-opening', $this->codesOf($this->ofHand(2.0), $longer), '102 s of opening beside 45 s of gripping');
+        self::assertContains(
+            'release-after-grip',
+            $this->codesOf($this->ofHand(2.0), $squeezes),
+            'the first squeeze is followed by the second',
+        );
+        self::assertNotContains(
+            'too-little-opening',
+            $this->codesOf($this->ofHand(0.0), $squeezes),
+            'a matter of points only, in a hand without tone',
+        );
+        $longer = [
+            'dry-wash-warm-up',
+            'wrist-ease-back',
+            'thumb-lift-away-stretch',
+            'pressed-lift-hold',
+            'soft-squeeze',
+            'close-and-open',
+            'finger-lengthening-massage',
+        ];
+        self::assertNotContains(
+            'too-little-opening',
+            $this->codesOf($this->ofHand(2.0), $longer),
+            '102 s of opening beside 45 s of gripping',
+        );
     }
 
     private function ofHand(float $tone): SittingRules
@@ -128,7 +240,14 @@ final class SittingRulesTest extends TestCase
             }
         }
 
-        return new SittingRules(new Limits(40), ['right' => $tone, 'left' => 0.0], true, $tone >= 2.0 ? [Side::Right] : [], $gripping, $lettingGo);
+        return new SittingRules(
+            new Limits(40),
+            ['right' => $tone, 'left' => 0.0],
+            true,
+            $tone >= 2.0 ? [Side::Right] : [],
+            $gripping,
+            $lettingGo,
+        );
     }
 
     /**
@@ -138,7 +257,10 @@ final class SittingRulesTest extends TestCase
      */
     private function codesOf(SittingRules $rules, array $ids): array
     {
-        return array_map(static fn (BrokenRule $b): string => $b->code, $rules->broken(array_map(fn (string $id): Item => $this->item($id), $ids)));
+        return array_map(
+            static fn (BrokenRule $b): string => $b->code,
+            $rules->broken(array_map(fn (string $id): Item => $this->item($id), $ids)),
+        );
     }
 
     /**
@@ -149,13 +271,19 @@ final class SittingRulesTest extends TestCase
      */
     private function broken(array $ids, ?Limits $limits = null, ?array $tone = null): array
     {
-        return $this->rules($limits, $tone)->broken(array_map(fn (string $id): Item => $this->item($id), $ids));
+        return $this->rules($limits, $tone)->broken(
+            array_map(fn (string $id): Item => $this->item($id), $ids),
+        );
     }
 
     /** @param array<string, float>|null $tone */
     private function rules(?Limits $limits = null, ?array $tone = null): SittingRules
     {
-        return new SittingRules($limits ?? new Limits(20), $tone ?? ['right' => 2.0, 'left' => 0.0], true);
+        return new SittingRules(
+            $limits ?? new Limits(20),
+            $tone ?? ['right' => 2.0, 'left' => 0.0],
+            true,
+        );
     }
 
     private function item(string $id): Item

@@ -31,7 +31,10 @@ final class TimeTest extends TestCase
 
     public function testTheTableCoversTheWholeCatalogue(): void
     {
-        self::assertEqualsCanonicalizing(array_map(static fn ($r): string => $r->id, Cases::catalogue()->rungs()), array_column(iterator_to_array(self::seconds()), 0));
+        self::assertEqualsCanonicalizing(
+            array_map(static fn ($r): string => $r->id, Cases::catalogue()->rungs()),
+            array_column(iterator_to_array(self::seconds()), 0),
+        );
     }
 
     public function testBetweenItemsPassesTimeAndMoreOnAChangeOfPosition(): void
@@ -47,7 +50,14 @@ final class TimeTest extends TestCase
     public function testMoreOfAnythingNeverTakesLess(): void
     {
         $dose = Dose::of(2, 5, 2, 4, 3, 10);
-        foreach ([$dose->withSets(3), $dose->withRepetitions(6), $dose->withHold(4), $dose->withMove(5)] as $more) {
+        foreach (
+            [
+                $dose->withSets(3),
+                $dose->withRepetitions(6),
+                $dose->withHold(4),
+                $dose->withMove(5),
+            ] as $more
+        ) {
             self::assertGreaterThan($dose->totalSeconds(2, 20), $more->totalSeconds(2, 20));
         }
     }
@@ -59,7 +69,9 @@ final class TimeTest extends TestCase
         // 60 s of work: extensors whole, flexors light; an item that loads both is split in halves
         self::assertSame(30.0, $balance->extensionSeconds);
         self::assertSame(15.0, $balance->flexionSeconds);
-        self::assertNull((new Sequence([$this->item('long-out-breath', Hands::Together)]))->balance()->ratio());
+        self::assertNull(
+            (new Sequence([$this->item('long-out-breath', Hands::Together)]))->balance()->ratio(),
+        );
     }
 
     private function item(string $rung, Hands $hands): Item

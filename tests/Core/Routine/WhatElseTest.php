@@ -21,14 +21,19 @@ final class WhatElseTest extends TestCase
     {
         foreach (['tight-hand', 'cupped-hands', 'fingers-together'] as $name) {
             yield $name.' at a table' => [$name, ['table', 'firm-chair']];
-            yield $name.' with a few things' => [$name, ['table', 'firm-chair', 'pillow-or-towel', 'hand-cream', 'coins']];
+            yield $name.' with a few things' => [
+                $name,
+                ['table', 'firm-chair', 'pillow-or-towel', 'hand-cream', 'coins'],
+            ];
         }
     }
 
     /** @param list<string> $materials */
     #[DataProvider('cases')]
-    public function testWhatIsNamedReallyAddsWhatItSaysAndNothingElseIs(string $name, array $materials): void
-    {
+    public function testWhatIsNamedReallyAddsWhatItSaysAndNothingElseIs(
+        string $name,
+        array $materials,
+    ): void {
         $case = Cases::example($name);
         $facts = $case->facts->withMaterials($materials);
         $placements = (new Placer(Cases::catalogue()))->place($facts, $case->today);
@@ -37,8 +42,24 @@ final class WhatElseTest extends TestCase
         $now = (new Builder(Cases::catalogue()))->build($brief);
         $found = (new WhatElse(Cases::catalogue()))->of($now, $brief);
 
-        self::assertSame($found, array_values(array_filter($found, static fn (Alternative $a): bool => $a->gain > 0 && [] !== $a->adds)));
-        $gains = array_map(static fn (Alternative $a): int => $a->gain, array_values(array_filter($found, static fn (Alternative $a): bool => '5 more minutes' !== $a->with)));
+        self::assertSame(
+            $found,
+            array_values(
+                array_filter(
+                    $found,
+                    static fn (Alternative $a): bool => $a->gain > 0 && [] !== $a->adds,
+                ),
+            ),
+        );
+        $gains = array_map(
+            static fn (Alternative $a): int => $a->gain,
+            array_values(
+                array_filter(
+                    $found,
+                    static fn (Alternative $a): bool => '5 more minutes' !== $a->with,
+                ),
+            ),
+        );
         $sorted = $gains;
         rsort($sorted);
         self::assertSame($sorted, $gains, 'most gain first');
@@ -46,7 +67,9 @@ final class WhatElseTest extends TestCase
             foreach (Cases::catalogue()->handbook()->materials as $key => $material) {
                 if ($material->label === $alternative->with) {
                     self::assertNotContains($key, $materials);
-                    $then = (new Builder(Cases::catalogue()))->build($brief->withClient($placements, $facts->withMaterials([...$materials, $key])));
+                    $then = (new Builder(Cases::catalogue()))->build(
+                        $brief->withClient($placements, $facts->withMaterials([...$materials, $key])),
+                    );
                     self::assertSame($alternative->gain, $then->value - $now->value);
                 }
             }
@@ -55,12 +78,28 @@ final class WhatElseTest extends TestCase
 
     public function testWhoWasNeverAskedForMaterialsMissesNone(): void
     {
-        $case = Cases::changed('tight-hand', ['client' => ['materials' => null, 'helper_here' => true, 'conditions' => ['stroke', 'spasticity'], 'affected' => ['right']]]);
+        $case = Cases::changed(
+            'tight-hand',
+            [
+                'client' => [
+                    'materials' => null,
+                    'helper_here' => true,
+                    'conditions' => ['stroke', 'spasticity'],
+                    'affected' => ['right'],
+                ],
+            ],
+        );
         $placements = (new Placer(Cases::catalogue()))->place($case->facts, $case->today);
         $limits = new Limits(30, 120.0, 20);
         $brief = new Brief($placements, $case->facts, $case->goals, $limits, $case->today);
         $now = (new Builder(Cases::catalogue()))->build($brief);
 
-        self::assertSame([], array_filter((new WhatElse(Cases::catalogue()))->of($now, $brief), static fn (Alternative $a): bool => '5 more minutes' !== $a->with));
+        self::assertSame(
+            [],
+            array_filter(
+                (new WhatElse(Cases::catalogue()))->of($now, $brief),
+                static fn (Alternative $a): bool => '5 more minutes' !== $a->with,
+            ),
+        );
     }
 }

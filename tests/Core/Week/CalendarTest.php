@@ -17,14 +17,35 @@ final class CalendarTest extends TestCase
     /** @return iterable<string, array{string, array<int, list<array{int, int}>>}> lines of one event, taken minutes by day */
     public static function events(): iterable
     {
-        yield 'an hour on Tuesday' => ["DTSTART;TZID=Europe/Tallinn:20260106T093000\nDTEND;TZID=Europe/Tallinn:20260106T103000", [1 => [[570, 630]]]];
-        yield 'in another zone' => ["DTSTART:20260106T073000Z\nDTEND:20260106T083000Z", [1 => [[570, 630]]]];
-        yield 'by its length' => ["DTSTART;TZID=Europe/Tallinn:20260106T093000\nDURATION:PT2H", [1 => [[570, 690]]]];
+        yield 'an hour on Tuesday' => [
+            "DTSTART;TZID=Europe/Tallinn:20260106T093000\nDTEND;TZID=Europe/Tallinn:20260106T103000",
+            [1 => [[570, 630]]],
+        ];
+        yield 'in another zone' => [
+            "DTSTART:20260106T073000Z\nDTEND:20260106T083000Z",
+            [1 => [[570, 630]]],
+        ];
+        yield 'by its length' => [
+            "DTSTART;TZID=Europe/Tallinn:20260106T093000\nDURATION:PT2H",
+            [1 => [[570, 690]]],
+        ];
         yield 'a whole day' => ['DTSTART;VALUE=DATE:20260107', [2 => [[0, 1440]]]];
-        yield 'over midnight' => ["DTSTART;TZID=Europe/Tallinn:20260106T230000\nDTEND;TZID=Europe/Tallinn:20260107T010000", [1 => [[1380, 1440]], 2 => [[0, 60]]]];
-        yield 'every weekday since last year' => ["DTSTART;TZID=Europe/Tallinn:20250106T080000\nDTEND;TZID=Europe/Tallinn:20250106T090000\nRRULE:FREQ=WEEKLY;BYDAY=MO,WE", [0 => [[480, 540]], 2 => [[480, 540]]]];
-        yield 'cancelled' => ["DTSTART:20260106T073000Z\nDTEND:20260106T083000Z\nSTATUS:CANCELLED", []];
-        yield 'marked as free' => ["DTSTART:20260106T073000Z\nDTEND:20260106T083000Z\nTRANSP:TRANSPARENT", []];
+        yield 'over midnight' => [
+            "DTSTART;TZID=Europe/Tallinn:20260106T230000\nDTEND;TZID=Europe/Tallinn:20260107T010000",
+            [1 => [[1380, 1440]], 2 => [[0, 60]]],
+        ];
+        yield 'every weekday since last year' => [
+            "DTSTART;TZID=Europe/Tallinn:20250106T080000\nDTEND;TZID=Europe/Tallinn:20250106T090000\nRRULE:FREQ=WEEKLY;BYDAY=MO,WE",
+            [0 => [[480, 540]], 2 => [[480, 540]]],
+        ];
+        yield 'cancelled' => [
+            "DTSTART:20260106T073000Z\nDTEND:20260106T083000Z\nSTATUS:CANCELLED",
+            [],
+        ];
+        yield 'marked as free' => [
+            "DTSTART:20260106T073000Z\nDTEND:20260106T083000Z\nTRANSP:TRANSPARENT",
+            [],
+        ];
         yield 'another week' => ["DTSTART:20260206T073000Z\nDTEND:20260206T083000Z", []];
     }
 
@@ -33,14 +54,35 @@ final class CalendarTest extends TestCase
     public function testReadsWhatIsTaken(string $lines, array $expected): void
     {
         $text = "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\nDTSTAMP:20250101T000000Z\n$lines\nEND:VEVENT\nEND:VCALENDAR\n";
-        $busy = CalendarFormat::busy($text, new \DateTimeImmutable('2026-01-05'), new \DateTimeZone('Europe/Tallinn'));
+        $busy = CalendarFormat::busy(
+            $text,
+            new \DateTimeImmutable('2026-01-05'),
+            new \DateTimeZone('Europe/Tallinn'),
+        );
 
-        self::assertEquals(array_map(static fn (array $slots): array => array_map(static fn (array $s): Slot => new Slot($s[0], $s[1]), $slots), $expected), $busy);
+        self::assertEquals(
+            array_map(
+                static fn (array $slots): array => array_map(
+                    static fn (array $s): Slot => new Slot($s[0], $s[1]),
+                    $slots,
+                ),
+                $expected,
+            ),
+            $busy,
+        );
     }
 
     public function testWhatIsNoCalendarIsRefused(): void
     {
-        foreach (['', 'Monday 9:00 dentist', '{"a":1}', "BEGIN:VCARD\nVERSION:4.0\nFN:x\nEND:VCARD\n", str_repeat('x', 600_000)] as $text) {
+        foreach (
+            [
+                '',
+                'Monday 9:00 dentist',
+                '{"a":1}',
+                "BEGIN:VCARD\nVERSION:4.0\nFN:x\nEND:VCARD\n",
+                str_repeat('x', 600_000),
+            ] as $text
+        ) {
             try {
                 CalendarFormat::check($text);
                 self::fail(substr($text, 0, 20));
@@ -52,13 +94,27 @@ final class CalendarTest extends TestCase
 
     public function testTheWeekGoesOutAndComesInAgainAtTheSameTimes(): void
     {
-        $monday = new \DateTimeImmutable('2026-03-23', new \DateTimeZone('UTC')); // summer time begins on its Sunday
+        $monday = new \DateTimeImmutable(
+            '2026-03-23',
+            new \DateTimeZone('UTC'),
+        ); // summer time begins on its Sunday
         $zone = new \DateTimeZone('Europe/Tallinn');
         $days = [];
         for ($day = 0; $day < 7; ++$day) {
-            $days[] = new PlannedDay($monday->modify("+$day days"), 3 === $day ? null : new Slot(450, 475), [], true, []);
+            $days[] = new PlannedDay(
+                $monday->modify("+$day days"),
+                3 === $day ? null : new Slot(450, 475),
+                [],
+                true,
+                [],
+            );
         }
-        $text = CalendarFormat::week(new Week($days, []), 'week', $zone, new \DateTimeImmutable('2026-03-01T00:00:00Z'));
+        $text = CalendarFormat::week(
+            new Week($days, []),
+            'week',
+            $zone,
+            new \DateTimeImmutable('2026-03-01T00:00:00Z'),
+        );
         $busy = CalendarFormat::busy($text, $monday, $zone);
 
         self::assertSame([0, 1, 2, 4, 5, 6], array_keys($busy));

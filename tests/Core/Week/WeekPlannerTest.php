@@ -40,12 +40,20 @@ final class WeekPlannerTest extends TestCase
         }
         self::assertLessThan(\count($week->days[0]->items), \count($week->days[1]->items));
         self::assertSame([], $week->conflicts);
-        self::assertSame([0, 1, 3, 4, 6], self::trainingDays($this->plan('tight-hand', 5)), 'no three in a row where two and two will do');
+        self::assertSame(
+            [0, 1, 3, 4, 6],
+            self::trainingDays($this->plan('tight-hand', 5)),
+            'no three in a row where two and two will do',
+        );
     }
 
     public function testTakenTimesAreLeftFreeAndAFullDayIsNamed(): void
     {
-        $week = $this->plan('tight-hand', 5, ['busy' => [0 => [new Slot(0, 1440)], 1 => [new Slot(6 * 60, 12 * 60)]]]);
+        $week = $this->plan(
+            'tight-hand',
+            5,
+            ['busy' => [0 => [new Slot(0, 1440)], 1 => [new Slot(6 * 60, 12 * 60)]]],
+        );
 
         self::assertNull($week->days[0]->slot);
         self::assertContains('No free time that is long enough.', $week->days[0]->conflicts);
@@ -64,17 +72,32 @@ final class WeekPlannerTest extends TestCase
 
     public function testWithAFeltMedicineTheSittingLiesInItsWindowOnEveryDay(): void
     {
-        $week = $this->plan('cupped-hands', 4, ['conditions' => [Condition::Parkinsons], 'doses' => [7 * 60, 13 * 60]]);
+        $week = $this->plan(
+            'cupped-hands',
+            4,
+            ['conditions' => [Condition::Parkinsons], 'doses' => [7 * 60, 13 * 60]],
+        );
         foreach ($week->days as $day) {
             self::assertSame(7 * 60 + 45, $day->slot?->from, 'the same time after the dose');
         }
-        $taken = $this->plan('cupped-hands', 4, ['conditions' => [Condition::Parkinsons], 'doses' => [7 * 60, 13 * 60], 'busy' => array_fill(0, 7, [new Slot(7 * 60, 11 * 60)])]);
+        $taken = $this->plan(
+            'cupped-hands',
+            4,
+            [
+                'conditions' => [Condition::Parkinsons],
+                'doses' => [7 * 60, 13 * 60],
+                'busy' => array_fill(0, 7, [new Slot(7 * 60, 11 * 60)]),
+            ],
+        );
         self::assertSame(13 * 60 + 45, $taken->days[0]->slot?->from);
     }
 
     public function testAStiffHandMovesBeforeBreakfast(): void
     {
-        self::assertSame(7 * 60, $this->plan('tight-hand', 5, ['stiff' => true])->days[0]->slot?->from);
+        self::assertSame(
+            7 * 60,
+            $this->plan('tight-hand', 5, ['stiff' => true])->days[0]->slot?->from,
+        );
         self::assertSame(10 * 60, $this->plan('tight-hand', 5)->days[0]->slot?->from);
     }
 
@@ -102,19 +125,42 @@ final class WeekPlannerTest extends TestCase
         }
         foreach (['tight-hand', 'cupped-hands', 'fingers-together'] as $name) {
             $items = $this->items($name);
-            $options = ['busy' => $busy, 'helper' => $helper, 'strength' => '2026-01-04', 'items' => $items];
+            $options = [
+                'busy' => $busy,
+                'helper' => $helper,
+                'strength' => '2026-01-04',
+                'items' => $items,
+            ];
             $week = $this->plan($name, 1 + $seed % 7, $options);
-            self::assertEquals($week, $this->plan($name, 1 + $seed % 7, $options), 'same input, same week');
+            self::assertEquals(
+                $week,
+                $this->plan($name, 1 + $seed % 7, $options),
+                'same input, same week',
+            );
             $last = -1; // strength on the Sunday before
             foreach ($week->days as $weekday => $day) {
                 if (null !== $day->slot) {
                     self::assertSame([], array_filter($busy[$weekday], $day->slot->overlaps(...)));
-                    self::assertSame([], $this->rules($name)->broken($day->items), 'a day keeps the hard rules');
+                    self::assertSame(
+                        [],
+                        $this->rules($name)->broken($day->items),
+                        'a day keeps the hard rules',
+                    );
                 }
                 foreach ($day->items as $item) {
-                    if (!\in_array(Performer::ClientAlone, $item->rung->performers, true) && !\in_array(Performer::OwnOtherHand, $item->rung->performers, true)) {
+                    if (
+                        !\in_array(Performer::ClientAlone, $item->rung->performers, true)
+                        && !\in_array(Performer::OwnOtherHand, $item->rung->performers, true)
+                    ) {
                         self::assertNotNull($day->slot);
-                        self::assertNotSame([], array_filter($helper[$weekday] ?? [], static fn (Slot $h): bool => $h->holds($day->slot)), $item->rung->name);
+                        self::assertNotSame(
+                            [],
+                            array_filter(
+                                $helper[$weekday] ?? [],
+                                static fn (Slot $h): bool => $h->holds($day->slot),
+                            ),
+                            $item->rung->name,
+                        );
                     }
                 }
                 if ($day->hasStrength()) {
@@ -131,9 +177,15 @@ final class WeekPlannerTest extends TestCase
         $hours = HelperHours::parse("Mon-Wed 8:00-12:00; sun 16.30 - 18.00\nTue 20:00-21:00");
         self::assertSame([0, 1, 2, 6], array_keys($hours));
         self::assertEquals([new Slot(480, 720), new Slot(1200, 1260)], $hours[1]);
-        self::assertSame([0, 5, 6], array_keys(HelperHours::parse('Sat-Mon 8:00-9:00')), 'round the weekend');
+        self::assertSame(
+            [0, 5, 6],
+            array_keys(HelperHours::parse('Sat-Mon 8:00-9:00')),
+            'round the weekend',
+        );
         self::assertSame([], HelperHours::parse('  '));
-        foreach (['mornings', 'Mon 8-12', 'Xyz 8:00-9:00', 'Mon 12:00-8:00', 'Mon 8:00-29:00'] as $wrong) {
+        foreach (
+            ['mornings', 'Mon 8-12', 'Xyz 8:00-9:00', 'Mon 12:00-8:00', 'Mon 8:00-29:00'] as $wrong
+        ) {
             try {
                 HelperHours::parse($wrong);
                 self::fail($wrong);
@@ -152,7 +204,9 @@ final class WeekPlannerTest extends TestCase
     /** @return list<int> */
     private static function trainingDays(Week $week): array
     {
-        return array_keys(array_filter($week->days, static fn (PlannedDay $d): bool => $d->isTraining));
+        return array_keys(
+            array_filter($week->days, static fn (PlannedDay $d): bool => $d->isTraining),
+        );
     }
 
     /** @param list<Item> $items */
@@ -163,8 +217,20 @@ final class WeekPlannerTest extends TestCase
         }
         $there = array_map(static fn (Item $i): string => $i->key(), $day->items);
         foreach ($items as $item) {
-            if (!\in_array($item->key(), $there, true) && EffortClass::Strength !== $item->rung->class) {
-                self::assertNotSame([], array_filter($day->conflicts, static fn (string $c): bool => str_contains($c, $item->rung->name) || str_starts_with($c, 'No free time')), $item->rung->name);
+            if (
+                !\in_array($item->key(), $there, true) && EffortClass::Strength !== $item->rung->class
+            ) {
+                self::assertNotSame(
+                    [],
+                    array_filter(
+                        $day->conflicts,
+                        static fn (string $c): bool => str_contains(
+                            $c,
+                            $item->rung->name,
+                        ) || str_starts_with($c, 'No free time'),
+                    ),
+                    $item->rung->name,
+                );
             }
         }
     }
@@ -173,7 +239,17 @@ final class WeekPlannerTest extends TestCase
     private function plan(string $name, int $days, array $options = []): Week
     {
         /** @var array{busy?: array<int, list<Slot>>, helper?: array<int, list<Slot>>, conditions?: list<Condition>, doses?: list<int>, strength?: string, stiff?: bool, items?: list<Item>} $options */
-        $input = new WeekInput(new \DateTimeImmutable(self::MONDAY), $options['items'] ?? $this->items($name), $days, $options['conditions'] ?? [], $options['doses'] ?? [], $options['busy'] ?? [], $options['helper'] ?? null, isset($options['strength']) ? new \DateTimeImmutable($options['strength']) : null, $options['stiff'] ?? false);
+        $input = new WeekInput(
+            new \DateTimeImmutable(self::MONDAY),
+            $options['items'] ?? $this->items($name),
+            $days,
+            $options['conditions'] ?? [],
+            $options['doses'] ?? [],
+            $options['busy'] ?? [],
+            $options['helper'] ?? null,
+            isset($options['strength']) ? new \DateTimeImmutable($options['strength']) : null,
+            $options['stiff'] ?? false,
+        );
 
         return (new WeekPlanner($this->catalogue(), $this->rules($name)))->plan($input);
     }
@@ -184,14 +260,26 @@ final class WeekPlannerTest extends TestCase
         $case = Cases::example($name);
         $placements = (new Placer($this->catalogue()))->place($case->facts, $case->today);
 
-        return (new Builder($this->catalogue()))->build(new Brief($placements, $case->facts, $case->goals, new Limits(30, 150.0, 20), $case->today))->sequence->items;
+        return (new Builder($this->catalogue()))->build(
+            new Brief(
+                $placements,
+                $case->facts,
+                $case->goals,
+                new Limits(30, 150.0, 20),
+                $case->today,
+            ),
+        )->sequence->items;
     }
 
     private function rules(string $name): SittingRules
     {
         $case = Cases::example($name);
 
-        return (new Builder($this->catalogue()))->rulesFor($case->facts, new Limits(30, 150.0, 20), $case->today);
+        return (new Builder($this->catalogue()))->rulesFor(
+            $case->facts,
+            new Limits(30, 150.0, 20),
+            $case->today,
+        );
     }
 
     private function catalogue(): Catalogue

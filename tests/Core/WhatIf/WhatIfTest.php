@@ -35,13 +35,19 @@ final class WhatIfTest extends TestCase
         $climbs = 0;
         foreach (self::EXAMPLES as $name) {
             foreach ([1, 2, 3] as $seed) {
-                [$some, $most, $all] = array_map(fn (float $share): array => $this->weeks($name, $share, $seed), [0.6, 0.8, 1.0]);
+                [$some, $most, $all] = array_map(
+                    fn (float $share): array => $this->weeks($name, $share, $seed),
+                    [0.6, 0.8, 1.0],
+                );
                 foreach ($some as $i => $path) {
                     self::assertLessThanOrEqual($most[$i]->metDays, $path->metDays);
                     self::assertLessThanOrEqual($all[$i]->metDays, $most[$i]->metDays);
                     foreach ($path->reached as $reached) {
                         $sooner = $all[$i]->dayOf($reached->rung->id);
-                        self::assertNotNull($sooner, "$name: {$reached->rung->id} is reached at 60 % and not when all is done");
+                        self::assertNotNull(
+                            $sooner,
+                            "$name: {$reached->rung->id} is reached at 60 % and not when all is done",
+                        );
                         self::assertLessThanOrEqual($reached->from, $sooner);
                         ++$climbs;
                     }
@@ -64,8 +70,23 @@ final class WhatIfTest extends TestCase
     {
         $case = Cases::example('cupped-hands');
         $rung = Cases::catalogue()->rung('round-ring-thumb-touch');
-        $cap = Dose::of($rung->range->sets[1], $rung->range->repetitions[1], $rung->startDose->parts, $rung->startDose->moveSeconds, $rung->range->holdSeconds[1], $rung->startDose->restSeconds);
-        $paths = (new WhatIf(Cases::catalogue()))->run([new Prescribed($rung, Hands::Each, $cap)], new SittingLog([]), $case->facts, 1.0, 7, 1, $case->today);
+        $cap = Dose::of(
+            $rung->range->sets[1],
+            $rung->range->repetitions[1],
+            $rung->startDose->parts,
+            $rung->startDose->moveSeconds,
+            $rung->range->holdSeconds[1],
+            $rung->startDose->restSeconds,
+        );
+        $paths = (new WhatIf(Cases::catalogue()))->run(
+            [new Prescribed($rung, Hands::Each, $cap)],
+            new SittingLog([]),
+            $case->facts,
+            1.0,
+            7,
+            1,
+            $case->today,
+        );
 
         self::assertCount(1, $paths);
         self::assertSame('slow-two-hand-thumb-touch', $paths[0]->reached[0]->rung->id ?? null);
@@ -91,7 +112,15 @@ final class WhatIfTest extends TestCase
     {
         $case = Cases::example($name);
 
-        return (new WhatIf(Cases::catalogue()))->run($this->routine($name), new SittingLog([]), $case->facts, $adherence, 5, $seed, $case->today);
+        return (new WhatIf(Cases::catalogue()))->run(
+            $this->routine($name),
+            new SittingLog([]),
+            $case->facts,
+            $adherence,
+            5,
+            $seed,
+            $case->today,
+        );
     }
 
     /** @return list<Prescribed> */
@@ -99,7 +128,9 @@ final class WhatIfTest extends TestCase
     {
         $case = Cases::example($name);
         $facts = $case->facts;
-        $items = (new Builder(Cases::catalogue()))->build($case->brief((new Placer(Cases::catalogue()))->place($facts, $case->today)))->sequence->items;
+        $items = (new Builder(Cases::catalogue()))->build(
+            $case->brief((new Placer(Cases::catalogue()))->place($facts, $case->today)),
+        )->sequence->items;
 
         return Prescribed::in($items);
     }

@@ -12,8 +12,12 @@ use HandGarden\Core\Measure\Taken;
 /** Two readings of the same thing, and whether the difference is real. */
 final readonly class Comparison
 {
-    private function __construct(public Judgement $judgement, public ?float $difference, public ?RealDifference $srd, public string $why)
-    {
+    private function __construct(
+        public Judgement $judgement,
+        public ?float $difference,
+        public ?RealDifference $srd,
+        public string $why,
+    ) {
     }
 
     /**
@@ -21,8 +25,15 @@ final readonly class Comparison
      * @param int                     $readings   of how many readings each value is a sum
      * @param \DateTimeImmutable|null $injectedOn last tone injection; across it and between its phases nothing is compared
      */
-    public static function of(MeasureKind $kind, Reading $older, Reading $newer, array $history, ?\DateTimeImmutable $injectedOn = null, Defaults $defaults = new Defaults(), int $readings = 1): self
-    {
+    public static function of(
+        MeasureKind $kind,
+        Reading $older,
+        Reading $newer,
+        array $history,
+        ?\DateTimeImmutable $injectedOn = null,
+        Defaults $defaults = new Defaults(),
+        int $readings = 1,
+    ): self {
         if (!\is_float($older->value) || !\is_float($newer->value)) {
             return new self(Judgement::NotComparable, null, null, 'one of them is no number');
         }
@@ -30,22 +41,50 @@ final readonly class Comparison
         $after = $newer->taken ?? new Taken();
         $why = match (true) {
             $before->position !== $after->position => 'taken in another position',
-            $before->medication !== $after->medication && self::matters($before) && self::matters($after) => 'once on, once off medicine',
+            $before->medication !== $after->medication
+                && self::matters($before)
+                && self::matters($after) => 'once on, once off medicine',
             $before->source !== $after->source => 'taken in another way',
             $older->byEye !== $newer->byEye => 'once measured, once by eye',
-            null !== $injectedOn && InjectionPhase::of($injectedOn, $older->on) !== InjectionPhase::of($injectedOn, $newer->on) => 'a tone injection lies between, or another phase of it',
+            null !== $injectedOn
+                && InjectionPhase::of(
+                    $injectedOn,
+                    $older->on,
+                ) !== InjectionPhase::of(
+                    $injectedOn,
+                    $newer->on,
+                ) => 'a tone injection lies between, or another phase of it',
             default => '',
         };
         $difference = $newer->value - $older->value;
         if ('' !== $why) {
             return new self(Judgement::NotComparable, $difference, null, $why);
         }
-        $srd = RealDifference::of($kind, Repeats::ofReadings($history), null === $before->byStaffId || null === $after->byStaffId || $before->byStaffId === $after->byStaffId, $newer->byEye, $defaults, $readings);
+        $srd = RealDifference::of(
+            $kind,
+            Repeats::ofReadings($history),
+            null === $before->byStaffId
+                || null === $after->byStaffId
+                || $before->byStaffId === $after->byStaffId,
+            $newer->byEye,
+            $defaults,
+            $readings,
+        );
         if (null === $srd) {
-            return new self(Judgement::NeedsRepeats, $difference, null, 'no repeats of three trials on two days yet');
+            return new self(
+                Judgement::NeedsRepeats,
+                $difference,
+                null,
+                'no repeats of three trials on two days yet',
+            );
         }
 
-        return new self($srd->judge($kind->lowerIsBetter ? -$difference : $difference), $difference, $srd, '');
+        return new self(
+            $srd->judge($kind->lowerIsBetter ? -$difference : $difference),
+            $difference,
+            $srd,
+            '',
+        );
     }
 
     private static function matters(Taken $taken): bool

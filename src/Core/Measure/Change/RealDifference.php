@@ -15,8 +15,10 @@ final readonly class RealDifference
 {
     private const FACTOR = 1.96 * \M_SQRT2;
 
-    private function __construct(public float $value, public string $from)
-    {
+    private function __construct(
+        public float $value,
+        public string $from,
+    ) {
     }
 
     /**
@@ -24,21 +26,38 @@ final readonly class RealDifference
      *
      * @return self|null null when there is neither a default nor enough repeats
      */
-    public static function of(MeasureKind $kind, Repeats $repeats, bool $sameTester, bool $byEye, Defaults $defaults = new Defaults(), int $readings = 1): ?self
-    {
+    public static function of(
+        MeasureKind $kind,
+        Repeats $repeats,
+        bool $sameTester,
+        bool $byEye,
+        Defaults $defaults = new Defaults(),
+        int $readings = 1,
+    ): ?self {
         $default = match (true) {
-            'opening' === $kind->code => $byEye ? $defaults->openingByEyePoints : $defaults->openingMeasuredPoints,
-            Unit::Degrees === $kind->unit => $sameTester ? $defaults->jointSameTesterDegrees * sqrt($readings) : $defaults->jointOtherTesterDegrees * sqrt($readings),
+            'opening' === $kind->code => $byEye
+                ? $defaults->openingByEyePoints
+                : $defaults->openingMeasuredPoints,
+            Unit::Degrees === $kind->unit => $sameTester
+                ? $defaults->jointSameTesterDegrees * sqrt($readings)
+                : $defaults->jointOtherTesterDegrees * sqrt($readings),
             Unit::Grade === $kind->unit => $defaults->toneGrades,
             'opposition_0to10' === $kind->code => $defaults->oppositionPlaces,
             default => null,
         };
         if (!$repeats->areEnough()) {
-            return null === $default ? null : new self($default, $sameTester || Unit::Degrees !== $kind->unit ? 'default' : 'default, two testers');
+            return null === $default
+                ? null
+                : new self(
+                    $default,
+                    $sameTester || Unit::Degrees !== $kind->unit ? 'default' : 'default, two testers',
+                );
         }
         $own = self::FACTOR * $repeats->deviation;
 
-        return $own >= ($default ?? 0.0) ? new self($own, \sprintf('own repeats, %d days', $repeats->days)) : new self((float) $default, 'default; own repeats agree closer');
+        return $own >= ($default ?? 0.0)
+            ? new self($own, \sprintf('own repeats, %d days', $repeats->days))
+            : new self((float) $default, 'default; own repeats agree closer');
     }
 
     /** Signed difference toward better, as gain, loss or neither. */

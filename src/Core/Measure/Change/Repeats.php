@@ -16,8 +16,11 @@ final readonly class Repeats
     public const FEWEST_FREE = 6;
     public const FEWEST_DAYS = 2;
 
-    private function __construct(public float $deviation, public int $degreesOfFreedom, public int $days)
-    {
+    private function __construct(
+        public float $deviation,
+        public int $degreesOfFreedom,
+        public int $days,
+    ) {
     }
 
     /** @param list<list<float>> $byDay the trials of each day */
@@ -45,7 +48,10 @@ final readonly class Repeats
             if (\count($reading->taken->trials ?? []) < 2) {
                 continue;
             }
-            $byDay[$reading->on->format('Y-m-d')] = [...($byDay[$reading->on->format('Y-m-d')] ?? []), ...($reading->taken->trials ?? [])];
+            $byDay[$reading->on->format('Y-m-d')] = [
+                ...($byDay[$reading->on->format('Y-m-d')] ?? []),
+                ...($reading->taken->trials ?? []),
+            ];
         }
 
         return self::of(array_values($byDay));

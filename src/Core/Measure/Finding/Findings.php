@@ -14,8 +14,10 @@ use HandGarden\Core\Measure\ToneGroup;
  */
 final readonly class Findings
 {
-    public function __construct(private Settings $settings = new Settings())
-    {
+    public function __construct(
+        private Settings $settings = new Settings(
+        ),
+    ) {
     }
 
     /**
@@ -28,13 +30,24 @@ final readonly class Findings
         $hand = new HandState($readings, $side);
         $other = new HandState($readings, $side->opposite());
         $opening = new OpeningFindings($this->settings, $hand);
-        $all = [$opening->longFlexors(), $opening->extensorsUseTheWrist(), $opening->contracture(), $opening->weakness(), ...(new PartFindings($this->settings, $hand))->all()];
+        $all = [
+            $opening->longFlexors(),
+            $opening->extensorsUseTheWrist(),
+            $opening->contracture(),
+            $opening->weakness(),
+            ...(new PartFindings($this->settings, $hand))->all(),
+        ];
         foreach (ToneGroup::cases() as $group) {
             $all[] = (new ToneFindings($this->settings, $hand, $other))->of($group);
         }
         $all = array_values(array_filter($all, static fn (?Finding $f): bool => null !== $f));
         $rank = static fn (Finding $f): int => (int) array_search($f->state, State::cases(), true);
-        usort($all, static fn (Finding $a, Finding $b): int => (State::CannotTell === $a->state ? 1 : 2 * $rank($a)) <=> (State::CannotTell === $b->state ? 1 : 2 * $rank($b)));
+        usort(
+            $all,
+            static fn (Finding $a, Finding $b): int => (
+                State::CannotTell === $a->state ? 1 : 2 * $rank($a)
+            ) <=> (State::CannotTell === $b->state ? 1 : 2 * $rank($b)),
+        );
 
         return $all;
     }
@@ -42,6 +55,8 @@ final readonly class Findings
     /** @return list<Finding> only those that are there */
     public function found(Readings $readings, Side $side): array
     {
-        return array_values(array_filter($this->of($readings, $side), static fn (Finding $f): bool => $f->isFound()));
+        return array_values(
+            array_filter($this->of($readings, $side), static fn (Finding $f): bool => $f->isFound()),
+        );
     }
 }

@@ -18,8 +18,10 @@ final readonly class HandState
     public const WRIST_ANGLES = [30, 0, -30, -60];
     private const FLEXED = [-60, -30];
 
-    public function __construct(public Readings $readings, public Side $side)
-    {
+    public function __construct(
+        public Readings $readings,
+        public Side $side,
+    ) {
     }
 
     /** Opening with the wrist as it rests, in percent. */
@@ -63,7 +65,13 @@ final readonly class HandState
             return null;
         }
 
-        return ['points' => $curve[$bestAt] - $curve[$plainAt], 'best' => $curve[$bestAt], 'bestAt' => $bestAt, 'plain' => $curve[$plainAt], 'plainAt' => $plainAt];
+        return [
+            'points' => $curve[$bestAt] - $curve[$plainAt],
+            'best' => $curve[$bestAt],
+            'bestAt' => $bestAt,
+            'plain' => $curve[$plainAt],
+            'plainAt' => $plainAt,
+        ];
     }
 
     /** Mean lag over the joints of the four fingers that were measured both ways; null when none was. */
@@ -71,7 +79,14 @@ final readonly class HandState
     {
         $lags = [];
         foreach (Digit::fingers() as $digit) {
-            foreach (FingerMotion::of($this->readings, $this->side, $digit, Mode::Active)->lagDegrees as $lag) {
+            foreach (
+                FingerMotion::of(
+                    $this->readings,
+                    $this->side,
+                    $digit,
+                    Mode::Active,
+                )->lagDegrees as $lag
+            ) {
                 if (null !== $lag) {
                     $lags[] = $lag;
                 }

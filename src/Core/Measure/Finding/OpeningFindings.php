@@ -10,8 +10,10 @@ use HandGarden\Core\Measure\ToneGroup;
 /** What keeps the fingers from opening: tight long flexors, weak extensors, a joint that does not give. */
 final readonly class OpeningFindings
 {
-    public function __construct(private Settings $settings, private HandState $hand)
-    {
+    public function __construct(
+        private Settings $settings,
+        private HandState $hand,
+    ) {
     }
 
     public function longFlexors(): Finding
@@ -23,9 +25,22 @@ final readonly class OpeningFindings
         }
         $found = $gain['points'] >= $this->settings->gainPoints;
 
-        return new Finding('long-flexors', $this->hand->side, $found ? State::Found : State::NotFound, $title, [self::gainWords($gain, 'Can be opened')], [],
-            $found ? 'Start release with the wrist bent, then raise the wrist angle step by step. The slow and the quick angle tell whether it is length or tone.' : '',
-            \sprintf('A gain %s %s points from bending the wrist.', $found ? 'under' : 'of', $this->settings->gainPoints));
+        return new Finding(
+            'long-flexors',
+            $this->hand->side,
+            $found ? State::Found : State::NotFound,
+            $title,
+            [self::gainWords($gain, 'Can be opened')],
+            [],
+            $found
+                    ? 'Start release with the wrist bent, then raise the wrist angle step by step. The slow and the quick angle tell whether it is length or tone.'
+                    : '',
+            \sprintf(
+                'A gain %s %s points from bending the wrist.',
+                $found ? 'under' : 'of',
+                $this->settings->gainPoints,
+            ),
+        );
     }
 
     public function extensorsUseTheWrist(): Finding
@@ -33,15 +48,40 @@ final readonly class OpeningFindings
         $title = 'Weak extensors that borrow from the wrist';
         $active = $this->hand->gain(Mode::Active);
         $passive = $this->hand->gain(Mode::Passive);
-        if (null === $active || (null === $passive && $active['points'] >= $this->settings->gainPoints)) {
-            return $this->cannotTell('extensors-use-wrist', $title, [...$this->missingAngles(Mode::Active), ...(null === $passive ? $this->missingAngles(Mode::Passive) : [])]);
+        if (
+            null === $active
+            || (null === $passive && $active['points'] >= $this->settings->gainPoints)
+        ) {
+            return $this->cannotTell(
+                'extensors-use-wrist',
+                $title,
+                [
+                    ...$this->missingAngles(Mode::Active),
+                    ...(null === $passive ? $this->missingAngles(Mode::Passive) : []),
+                ],
+            );
         }
-        $found = $active['points'] >= $this->settings->gainPoints && null !== $passive && $passive['points'] < $this->settings->gainPoints;
+        $found = $active['points'] >= $this->settings->gainPoints
+            && null !== $passive
+            && $passive['points'] < $this->settings->gainPoints;
 
-        return new Finding('extensors-use-wrist', $this->hand->side, $found ? State::Found : State::NotFound, $title,
-            [self::gainWords($active, 'Opens by itself'), ...(null === $passive ? [] : [self::gainWords($passive, 'Can be opened')])], [],
+        return new Finding(
+            'extensors-use-wrist',
+            $this->hand->side,
+            $found ? State::Found : State::NotFound,
+            $title,
+            [
+                self::gainWords($active, 'Opens by itself'),
+                ...(null === $passive ? [] : [self::gainWords($passive, 'Can be opened')]),
+            ],
+            [],
             $found ? 'Train opening at the bent wrist angle. This is no sign of tightness.' : '',
-            \sprintf('An own gain %s %s points, or a passive gain of as much.', $found ? 'under' : 'of', $this->settings->gainPoints));
+            \sprintf(
+                'An own gain %s %s points, or a passive gain of as much.',
+                $found ? 'under' : 'of',
+                $this->settings->gainPoints,
+            ),
+        );
     }
 
     public function contracture(): Finding
@@ -61,14 +101,38 @@ final readonly class OpeningFindings
         if (null !== $hard) {
             $because[] = $hard ? 'the end does not give' : 'the end gives';
         }
-        $isAgainst = false === $hard || ([] !== $curve && max($curve) >= $limit) || (null !== $spread && $spread >= $this->settings->hardSpreadDegrees);
+        $isAgainst = false === $hard
+            || ([] !== $curve && max($curve) >= $limit)
+            || (null !== $spread && $spread >= $this->settings->hardSpreadDegrees);
         if (!$isAgainst && (\count($curve) < 2 || null === $spread || null === $hard)) {
-            return $this->cannotTell('contracture', $title, [...(\count($curve) < 2 ? $this->missingAngles(Mode::Passive) : []), ...(null === $spread ? ['slow_angle:finger', 'catch_angle:finger'] : []), ...(null === $hard ? ['hard_end:fingers'] : [])], $because);
+            return $this->cannotTell(
+                'contracture',
+                $title,
+                [
+                    ...(\count($curve) < 2 ? $this->missingAngles(Mode::Passive) : []),
+                    ...(null === $spread ? ['slow_angle:finger', 'catch_angle:finger'] : []),
+                    ...(null === $hard ? ['hard_end:fingers'] : []),
+                ],
+                $because,
+            );
         }
 
-        return new Finding('contracture', $this->hand->side, $isAgainst ? State::NotFound : State::Found, $title, $because, [],
-            $isAgainst ? '' : 'No stretching into the block at home; refer for splint or medical review; keep what is free, by positioning.',
-            \sprintf('%.0f %% at any wrist angle, a spread of %.0f° or more, or an end that gives.', $limit, $this->settings->hardSpreadDegrees));
+        return new Finding(
+            'contracture',
+            $this->hand->side,
+            $isAgainst ? State::NotFound : State::Found,
+            $title,
+            $because,
+            [],
+            $isAgainst
+                    ? ''
+                    : 'No stretching into the block at home; refer for splint or medical review; keep what is free, by positioning.',
+            \sprintf(
+                '%.0f %% at any wrist angle, a spread of %.0f° or more, or an end that gives.',
+                $limit,
+                $this->settings->hardSpreadDegrees,
+            ),
+        );
     }
 
     public function weakness(): Finding
@@ -88,23 +152,65 @@ final readonly class OpeningFindings
             $because[] = \sprintf('mean lag %.0f°', $lag);
         }
         $isFree = null === $passive ? null : $passive >= $this->settings->freeOpeningPercent;
-        $isWeak = (null !== $active && $active < $this->settings->weakOpeningPercent) || (null !== $lag && $lag >= $this->settings->meanLagDegrees);
+        $isWeak = (null !== $active && $active < $this->settings->weakOpeningPercent)
+            || (null !== $lag && $lag >= $this->settings->meanLagDegrees);
         if (false === $isFree) {
-            return new Finding('weak-extensors', $this->hand->side, State::NotFound, $title, $because, [], '', \sprintf('Passive opening of %.0f %%: until then stiffness or tone answers first.', $this->settings->freeOpeningPercent));
+            return new Finding(
+                'weak-extensors',
+                $this->hand->side,
+                State::NotFound,
+                $title,
+                $because,
+                [],
+                '',
+                \sprintf(
+                    'Passive opening of %.0f %%: until then stiffness or tone answers first.',
+                    $this->settings->freeOpeningPercent,
+                ),
+            );
         }
         if (null === $isFree || (null === $active && !$isWeak)) {
-            return $this->cannotTell('weak-extensors', $title, [...(null === $isFree ? ['opening_passive_pct'] : []), ...(null === $active ? ['opening_active_pct'] : [])], $because);
+            return $this->cannotTell(
+                'weak-extensors',
+                $title,
+                [
+                    ...(null === $isFree ? ['opening_passive_pct'] : []),
+                    ...(null === $active ? ['opening_active_pct'] : []),
+                ],
+                $because,
+            );
         }
 
-        return new Finding('weak-extensors', $this->hand->side, $isWeak ? State::Found : State::NotFound, $title, $because, [],
+        return new Finding(
+            'weak-extensors',
+            $this->hand->side,
+            $isWeak ? State::Found : State::NotFound,
+            $title,
+            $because,
+            [],
             $isWeak ? 'Active opening: tapping and light resistance as a cue.' : '',
-            \sprintf('Own opening %s %.0f %% with a mean lag %s %.0f°.', $isWeak ? 'of' : 'under', $this->settings->weakOpeningPercent, $isWeak ? 'under' : 'of', $this->settings->meanLagDegrees));
+            \sprintf(
+                'Own opening %s %.0f %% with a mean lag %s %.0f°.',
+                $isWeak ? 'of' : 'under',
+                $this->settings->weakOpeningPercent,
+                $isWeak ? 'under' : 'of',
+                $this->settings->meanLagDegrees,
+            ),
+        );
     }
 
     /** @param array{points: float, best: float, bestAt: int, plain: float, plainAt: int} $gain */
     private static function gainWords(array $gain, string $what): string
     {
-        return \sprintf('%s %.0f %% with the wrist at %d° and %.0f %% at %d°: %+.0f points', $what, $gain['best'], $gain['bestAt'], $gain['plain'], $gain['plainAt'], $gain['points']);
+        return \sprintf(
+            '%s %.0f %% with the wrist at %d° and %.0f %% at %d°: %+.0f points',
+            $what,
+            $gain['best'],
+            $gain['bestAt'],
+            $gain['plain'],
+            $gain['plainAt'],
+            $gain['points'],
+        );
     }
 
     /** @return list<string> */
@@ -121,8 +227,19 @@ final readonly class OpeningFindings
      * @param list<string> $needs
      * @param list<string> $because
      */
-    private function cannotTell(string $key, string $title, array $needs, array $because = []): Finding
-    {
-        return new Finding($key, $this->hand->side, State::CannotTell, $title, $because, array_values(array_unique($needs)));
+    private function cannotTell(
+        string $key,
+        string $title,
+        array $needs,
+        array $because = [],
+    ): Finding {
+        return new Finding(
+            $key,
+            $this->hand->side,
+            State::CannotTell,
+            $title,
+            $because,
+            array_values(array_unique($needs)),
+        );
     }
 }

@@ -9,8 +9,10 @@ use HandGarden\Core\Anatomy\Digit;
 /** Findings of single parts: the small muscles of the hand, the thumb, a hand that curls. */
 final readonly class PartFindings
 {
-    public function __construct(private Settings $settings, private HandState $hand)
-    {
+    public function __construct(
+        private Settings $settings,
+        private HandState $hand,
+    ) {
     }
 
     /** @return list<Finding> */
@@ -26,10 +28,17 @@ final readonly class PartFindings
             $straight = $this->hand->number('pip_mcp_straight', $digit->value);
             $bent = $this->hand->number('pip_mcp_bent', $digit->value);
             if (null === $straight || null === $bent) {
-                $needs[] = null === $straight ? 'pip_mcp_straight:'.$digit->value : 'pip_mcp_bent:'.$digit->value;
+                $needs[] = null === $straight
+                    ? 'pip_mcp_straight:'.$digit->value
+                    : 'pip_mcp_bent:'.$digit->value;
                 continue;
             }
-            $because[] = \sprintf('%s PIP bends %.0f° with the knuckle straight, %.0f° with it bent', $digit->value, $straight, $bent);
+            $because[] = \sprintf(
+                '%s PIP bends %.0f° with the knuckle straight, %.0f° with it bent',
+                $digit->value,
+                $straight,
+                $bent,
+            );
             if ($bent - $straight >= $this->settings->intrinsicDegrees) {
                 $tight[] = $digit->value;
             }
@@ -37,9 +46,22 @@ final readonly class PartFindings
         $found = [] !== $tight;
         $state = $found ? State::Found : ([] === $needs ? State::NotFound : State::CannotTell);
 
-        return new Finding('intrinsics', $this->hand->side, $state, 'Small muscles of the hand tight'.($found ? ': '.implode(', ', $tight) : ''), $because, $found ? [] : $needs,
-            $found ? 'Hook work: knuckles straight, PIP and DIP bent, slowly. Not the knuckle roof, which holds these muscles short.' : '',
-            \sprintf('A difference %s %.0f°.', $found ? 'under' : 'of', $this->settings->intrinsicDegrees));
+        return new Finding(
+            'intrinsics',
+            $this->hand->side,
+            $state,
+            'Small muscles of the hand tight'.($found ? ': '.implode(', ', $tight) : ''),
+            $because,
+            $found ? [] : $needs,
+            $found
+                    ? 'Hook work: knuckles straight, PIP and DIP bent, slowly. Not the knuckle roof, which holds these muscles short.'
+                    : '',
+            \sprintf(
+                'A difference %s %.0f°.',
+                $found ? 'under' : 'of',
+                $this->settings->intrinsicDegrees,
+            ),
+        );
     }
 
     private function thumb(): Finding
@@ -48,25 +70,71 @@ final readonly class PartFindings
         $out = $this->hand->answer('thumb_out');
         $title = 'Thumb in the palm';
         if (true === $trapped) {
-            return new Finding('thumb', $this->hand->side, State::Found, $title.', held there by the fingers', ['the fingers hold the thumb in the palm'], [], 'Ease the fingers first, then the thumb.', 'Fingers that let the thumb out.');
+            return new Finding(
+                'thumb',
+                $this->hand->side,
+                State::Found,
+                $title.', held there by the fingers',
+                ['the fingers hold the thumb in the palm'],
+                [],
+                'Ease the fingers first, then the thumb.',
+                'Fingers that let the thumb out.',
+            );
         }
         if (false === $out) {
-            return new Finding('thumb', $this->hand->side, State::Found, $title, ['the thumb does not come out without resistance'], null === $trapped ? ['thumb_trapped'] : [], 'Thumb ladder first'.(null === $trapped ? ', unless the fingers hold it down: look.' : '.'), 'A thumb that rests outside the palm.');
+            return new Finding(
+                'thumb',
+                $this->hand->side,
+                State::Found,
+                $title,
+                ['the thumb does not come out without resistance'],
+                null === $trapped ? ['thumb_trapped'] : [],
+                'Thumb ladder first'.(
+                    null === $trapped ? ', unless the fingers hold it down: look.' : '.'
+                ),
+                'A thumb that rests outside the palm.',
+            );
         }
 
-        return new Finding('thumb', $this->hand->side, null === $out ? State::CannotTell : State::NotFound, $title, true === $out ? ['the thumb rests outside, or comes out'] : [], null === $out ? ['thumb_out'] : []);
+        return new Finding(
+            'thumb',
+            $this->hand->side,
+            null === $out ? State::CannotTell : State::NotFound,
+            $title,
+            true === $out ? ['the thumb rests outside, or comes out'] : [],
+            null === $out ? ['thumb_out'] : [],
+        );
     }
 
     private function curling(): Finding
     {
         $curls = $this->hand->answer('curls');
         if (null === $curls) {
-            return new Finding('curls', $this->hand->side, State::CannotTell, 'Cupped or clawed hand', [], ['curls']);
+            return new Finding(
+                'curls',
+                $this->hand->side,
+                State::CannotTell,
+                'Cupped or clawed hand',
+                [],
+                ['curls'],
+            );
         }
 
-        return new Finding('curls', $this->hand->side, $curls ? State::Found : State::NotFound, 'Cupped or clawed hand',
-            [$curls ? 'rounds and stays folded at rest or one minute after use' : 'does not stay folded; a cramp in one task only is no curling'], [],
-            $curls ? 'Short strong flexors, long weak extensors: extension, lifting, spreading and ball on the back of the hand before squeezing; keep the hand flat while it cools. Gripping to hide a tremor is one cause.' : '',
-            $curls ? 'A hand that opens again within a minute.' : '');
+        return new Finding(
+            'curls',
+            $this->hand->side,
+            $curls ? State::Found : State::NotFound,
+            'Cupped or clawed hand',
+            [
+                $curls
+                    ? 'rounds and stays folded at rest or one minute after use'
+                    : 'does not stay folded; a cramp in one task only is no curling',
+            ],
+            [],
+            $curls
+                    ? 'Short strong flexors, long weak extensors: extension, lifting, spreading and ball on the back of the hand before squeezing; keep the hand flat while it cools. Gripping to hide a tremor is one cause.'
+                    : '',
+            $curls ? 'A hand that opens again within a minute.' : '',
+        );
     }
 }

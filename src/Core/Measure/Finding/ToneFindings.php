@@ -13,8 +13,11 @@ use HandGarden\Core\Measure\ToneGroup;
  */
 final readonly class ToneFindings
 {
-    public function __construct(private Settings $settings, private HandState $hand, private HandState $other)
-    {
+    public function __construct(
+        private Settings $settings,
+        private HandState $hand,
+        private HandState $other,
+    ) {
     }
 
     /** Null where nothing of the group was measured and no grade speaks of tone. */
@@ -28,29 +31,88 @@ final readonly class ToneFindings
         }
         $key = 'tone-'.$group->value;
         $name = ucfirst($group->label());
-        $because = null === $grade ? [] : [\sprintf('grade %s: %s', ToneGrade::fromRank($grade)->value, ToneGrade::fromRank($grade)->meaning())];
+        $because = null === $grade
+            ? []
+            : [
+                \sprintf(
+                    'grade %s: %s',
+                    ToneGrade::fromRank($grade)->value,
+                    ToneGrade::fromRank($grade)->meaning(),
+                ),
+            ];
         if (null === $slow || null === $catch) {
-            return new Finding($key, $this->hand->side, State::CannotTell, $name.': contracture or tone', $because, array_values(array_filter([null === $slow ? 'slow_angle:'.$group->value : null, null === $catch ? 'catch_angle:'.$group->value : null])));
+            return new Finding(
+                $key,
+                $this->hand->side,
+                State::CannotTell,
+                $name.': contracture or tone',
+                $because,
+                array_values(
+                    array_filter(
+                        [
+                            null === $slow ? 'slow_angle:'.$group->value : null,
+                            null === $catch ? 'catch_angle:'.$group->value : null,
+                        ],
+                    ),
+                ),
+            );
         }
         $spread = $slow - $catch;
-        $because[] = \sprintf('slow angle %.0f°, catch at %.0f°: spread %.0f°', $slow, $catch, $spread);
+        $because[] = \sprintf(
+            'slow angle %.0f°, catch at %.0f°: spread %.0f°',
+            $slow,
+            $catch,
+            $spread,
+        );
         $full = $this->other->number('slow_angle', $group->value);
-        $hard = null === $group->hardEndPart() ? null : $this->hand->answer('hard_end', $group->hardEndPart());
-        $isLimited = true === $hard ? true : (null === $full ? null : $full - $slow >= $this->settings->limitedBelowOtherDegrees);
+        $hard = null === $group->hardEndPart()
+            ? null
+            : $this->hand->answer('hard_end', $group->hardEndPart());
+        $isLimited = true === $hard
+            ? true
+            : (null === $full ? null : $full - $slow >= $this->settings->limitedBelowOtherDegrees);
         if (null !== $full) {
             $because[] = \sprintf('the other hand goes to %.0f°', $full);
         }
         if (null === $isLimited && $spread < $this->settings->toneSpreadDegrees) {
-            return new Finding($key, $this->hand->side, State::CannotTell, $name.': is the slow angle limited?', $because, ['other.slow_angle:'.$group->value]);
+            return new Finding(
+                $key,
+                $this->hand->side,
+                State::CannotTell,
+                $name.': is the slow angle limited?',
+                $because,
+                ['other.slow_angle:'.$group->value],
+            );
         }
         [$title, $meaning] = match (true) {
-            $spread >= $this->settings->toneSpreadDegrees => [$name.': tone dominates', 'Slow sustained work, hands-on release, medical options.'],
-            $spread >= $this->settings->hardSpreadDegrees => [$name.': length and tone mixed', 'Slow length work, and the tone options beside it.'],
-            default => [$name.': contracture likely', 'No stretching into the block at home; refer; keep what is free.'],
+            $spread >= $this->settings->toneSpreadDegrees => [
+                $name.': tone dominates',
+                'Slow sustained work, hands-on release, medical options.',
+            ],
+            $spread >= $this->settings->hardSpreadDegrees => [
+                $name.': length and tone mixed',
+                'Slow length work, and the tone options beside it.',
+            ],
+            default => [
+                $name.': contracture likely',
+                'No stretching into the block at home; refer; keep what is free.',
+            ],
         };
         $found = true === $isLimited || $spread >= $this->settings->toneSpreadDegrees;
 
-        return new Finding($key, $this->hand->side, $found ? State::Found : State::NotFound, $found ? $title : $name.': slow angle not limited', $because, [], $found ? $meaning : '',
-            \sprintf('Under %.0f° speaks for contracture, %.0f° and more for tone.', $this->settings->hardSpreadDegrees, $this->settings->toneSpreadDegrees));
+        return new Finding(
+            $key,
+            $this->hand->side,
+            $found ? State::Found : State::NotFound,
+            $found ? $title : $name.': slow angle not limited',
+            $because,
+            [],
+            $found ? $meaning : '',
+            \sprintf(
+                'Under %.0f° speaks for contracture, %.0f° and more for tone.',
+                $this->settings->hardSpreadDegrees,
+                $this->settings->toneSpreadDegrees,
+            ),
+        );
     }
 }

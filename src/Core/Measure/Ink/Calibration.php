@@ -10,8 +10,10 @@ final readonly class Calibration
     /** Width of an identification card, ISO/IEC 7810 ID-1. */
     public const CARD_MM = 85.60;
 
-    private function __construct(public float $pixelsPerMm, public string $screen)
-    {
+    private function __construct(
+        public float $pixelsPerMm,
+        public string $screen,
+    ) {
     }
 
     /**
@@ -23,7 +25,12 @@ final readonly class Calibration
     {
         $scale = $cardPixels / self::CARD_MM;
         if ($scale < 1.0 || $scale > 40.0) {
-            throw new InvalidInk(\sprintf('A card %.0f pixels wide is on no screen; hold the card against it and match its edges.', $cardPixels));
+            throw new InvalidInk(
+                \sprintf(
+                    'A card %.0f pixels wide is on no screen; hold the card against it and match its edges.',
+                    $cardPixels,
+                ),
+            );
         }
 
         return new self($scale, $screen);

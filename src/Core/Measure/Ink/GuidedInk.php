@@ -35,7 +35,9 @@ final readonly class GuidedInk
         $squares = $off = $total = 0.0;
         foreach ($sheet->strokes as $stroke) {
             foreach ($guide->distances($stroke) as $i => $distance) {
-                $time = isset($stroke[$i + 1]) ? max(0.0, $stroke[$i + 1]->ms - $stroke[$i]->ms) : 0.0;
+                $time = isset($stroke[$i + 1])
+                    ? max(0.0, $stroke[$i + 1]->ms - $stroke[$i]->ms)
+                    : 0.0;
                 $squares += $distance * $distance * $time;
                 $off += abs($distance) > $halfWidth ? $time : 0.0;
                 $total += $time;
@@ -47,6 +49,14 @@ final readonly class GuidedInk
         $rms = sqrt($squares / $total);
         $length = $sheet->mm($sheet->lengthPixels());
 
-        return new self($rms, $sheet->mm($rms), null === $length ? null : $length / $sheet->secondsDown(), 100.0 * $off / $total, $sheet->seconds(), PathTremor::rateHz($sheet), PathTremor::of($sheet));
+        return new self(
+            $rms,
+            $sheet->mm($rms),
+            null === $length ? null : $length / $sheet->secondsDown(),
+            100.0 * $off / $total,
+            $sheet->seconds(),
+            PathTremor::rateHz($sheet),
+            PathTremor::of($sheet),
+        );
     }
 }

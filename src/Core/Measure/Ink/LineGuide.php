@@ -7,8 +7,12 @@ namespace HandGarden\Core\Measure\Ink;
 /** A straight guide between two ends, in pixels. */
 final readonly class LineGuide implements Guide
 {
-    public function __construct(public float $x1, public float $y1, public float $x2, public float $y2)
-    {
+    public function __construct(
+        public float $x1,
+        public float $y1,
+        public float $x2,
+        public float $y2,
+    ) {
         if (hypot($x2 - $x1, $y2 - $y1) < 10.0) {
             throw new InvalidInk('A guide line must be at least 10 pixels long.');
         }

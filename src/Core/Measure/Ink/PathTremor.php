@@ -32,7 +32,9 @@ final class PathTremor
             }
         }
 
-        return [] === $stretches ? null : Steadiness::of(new Trace(self::EVEN_HZ, $stretches), Signal::Velocity);
+        return [] === $stretches
+            ? null
+            : Steadiness::of(new Trace(self::EVEN_HZ, $stretches), Signal::Velocity);
     }
 
     /** Samples a second while the pointer was down. */

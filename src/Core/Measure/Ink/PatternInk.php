@@ -17,8 +17,13 @@ final readonly class PatternInk
     private const LEAST_SHARE = 0.25;
 
     /** @param list<float> $heightsPixels of the up and down strokes, in the order written */
-    private function __construct(public array $heightsPixels, public ?float $trendPercent, public ?float $meanHeightMm, public float $seconds, public string $why)
-    {
+    private function __construct(
+        public array $heightsPixels,
+        public ?float $trendPercent,
+        public ?float $meanHeightMm,
+        public float $seconds,
+        public string $why,
+    ) {
     }
 
     public static function of(Sheet $sheet): self
@@ -28,15 +33,29 @@ final readonly class PatternInk
             array_push($heights, ...self::runs($stroke));
         }
         $least = [] === $heights ? 0.0 : self::LEAST_SHARE * max($heights);
-        $heights = array_values(array_filter($heights, static fn (float $h): bool => $h >= $least && $h > 1.0));
+        $heights = array_values(
+            array_filter($heights, static fn (float $h): bool => $h >= $least && $h > 1.0),
+        );
         if (\count($heights) < self::FEWEST_STROKES) {
-            return new self($heights, null, null, $sheet->seconds(), 'Too few letters to say: six up and down strokes are needed.');
+            return new self(
+                $heights,
+                null,
+                null,
+                $sheet->seconds(),
+                'Too few letters to say: six up and down strokes are needed.',
+            );
         }
         $third = intdiv(\count($heights), 3);
         $first = Statistics::mean(self::filled(\array_slice($heights, 0, $third)));
         $last = Statistics::mean(self::filled(\array_slice($heights, -$third)));
 
-        return new self($heights, 100.0 * ($first - $last) / $first, $sheet->mm(Statistics::mean(self::filled($heights))), $sheet->seconds(), '');
+        return new self(
+            $heights,
+            100.0 * ($first - $last) / $first,
+            $sheet->mm(Statistics::mean(self::filled($heights))),
+            $sheet->seconds(),
+            '',
+        );
     }
 
     /**

@@ -14,9 +14,13 @@ final readonly class Sheet
      * @param list<list<InkPoint>> $strokes
      * @param float|null           $pixelsPerMm null: not calibrated, so nothing is said in millimetres
      */
-    public function __construct(array $strokes, public ?float $pixelsPerMm = null)
-    {
-        $this->strokes = array_values(array_filter($strokes, static fn (array $stroke): bool => [] !== $stroke));
+    public function __construct(
+        array $strokes,
+        public ?float $pixelsPerMm = null,
+    ) {
+        $this->strokes = array_values(
+            array_filter($strokes, static fn (array $stroke): bool => [] !== $stroke),
+        );
         if (null !== $pixelsPerMm && $pixelsPerMm <= 0.0) {
             throw new InvalidInk('A scale must be more than 0 pixels a millimetre.');
         }
@@ -32,13 +36,20 @@ final readonly class Sheet
     {
         $last = [] === $this->strokes ? null : $this->strokes[\count($this->strokes) - 1];
 
-        return null === $last ? 0.0 : ($last[\count($last) - 1]->ms - $this->strokes[0][0]->ms) / 1000.0;
+        return null === $last
+            ? 0.0
+            : ($last[\count($last) - 1]->ms - $this->strokes[0][0]->ms) / 1000.0;
     }
 
     /** Seconds with the pointer down. */
     public function secondsDown(): float
     {
-        return array_sum(array_map(static fn (array $s): float => ($s[\count($s) - 1]->ms - $s[0]->ms) / 1000.0, $this->strokes));
+        return array_sum(
+            array_map(
+                static fn (array $s): float => ($s[\count($s) - 1]->ms - $s[0]->ms) / 1000.0,
+                $this->strokes,
+            ),
+        );
     }
 
     public function lengthPixels(): float

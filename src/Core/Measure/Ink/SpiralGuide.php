@@ -7,8 +7,13 @@ namespace HandGarden\Core\Measure\Ink;
 /** An Archimedean spiral: r = start + pitch x turns, clockwise on the screen from the right of the middle, in pixels. */
 final readonly class SpiralGuide implements Guide
 {
-    public function __construct(public float $cx, public float $cy, public float $startRadius, public float $pitch, public float $turns)
-    {
+    public function __construct(
+        public float $cx,
+        public float $cy,
+        public float $startRadius,
+        public float $pitch,
+        public float $turns,
+    ) {
         if ($startRadius < 0.0 || $pitch < 5.0 || $turns < 0.5 || $turns > 12.0) {
             throw new InvalidInk('A spiral needs a pitch of at least 5 pixels and 0.5 to 12 turns.');
         }
@@ -29,7 +34,12 @@ final readonly class SpiralGuide implements Guide
             $along = max(0.0, min($this->turns, $turn));
             $reach = $this->startRadius + $this->pitch * $along;
             $ends = abs($turn - $along);
-            $distances[] = $ends < 0.05 ? $radius - $reach : ($radius < $reach ? -1.0 : 1.0) * hypot($radius - $reach, 2.0 * \M_PI * $ends * $reach);
+            $distances[] = $ends < 0.05
+                ? $radius - $reach
+                : ($radius < $reach ? -1.0 : 1.0) * hypot(
+                    $radius - $reach,
+                    2.0 * \M_PI * $ends * $reach,
+                );
         }
 
         return $distances;
@@ -42,7 +52,10 @@ final readonly class SpiralGuide implements Guide
         for ($i = 0; $i <= $steps; ++$i) {
             $turn = $this->turns * $i / $steps;
             $radius = $this->startRadius + $this->pitch * $turn;
-            $outline[] = [$this->cx + $radius * cos(2.0 * \M_PI * $turn), $this->cy + $radius * sin(2.0 * \M_PI * $turn)];
+            $outline[] = [
+                $this->cx + $radius * cos(2.0 * \M_PI * $turn),
+                $this->cy + $radius * sin(2.0 * \M_PI * $turn),
+            ];
         }
 
         return $outline;

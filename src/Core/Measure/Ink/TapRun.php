@@ -15,8 +15,13 @@ final readonly class TapRun
 {
     public const SECONDS = 15.0;
 
-    private function __construct(public int $taps, public int $onTarget, public int $sameTwice, public ?float $rhythmPercent, public ?float $slowingPercent)
-    {
+    private function __construct(
+        public int $taps,
+        public int $onTarget,
+        public int $sameTwice,
+        public ?float $rhythmPercent,
+        public ?float $slowingPercent,
+    ) {
     }
 
     /**
@@ -25,7 +30,9 @@ final readonly class TapRun
     public static function of(array $taps, float $seconds = self::SECONDS): self
     {
         usort($taps, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-        $taps = array_values(array_filter($taps, static fn (array $t): bool => $t[0] <= 1000.0 * $seconds));
+        $taps = array_values(
+            array_filter($taps, static fn (array $t): bool => $t[0] <= 1000.0 * $seconds),
+        );
         $gaps = [];
         $same = 0;
         foreach ($taps as $i => [$ms, $target]) {
@@ -42,7 +49,9 @@ final readonly class TapRun
             \count($taps),
             \count(array_filter($taps, static fn (array $t): bool => null !== $t[1])),
             $same,
-            \count($gaps) < 3 || 0.0 === Statistics::mean($gaps) ? null : 100.0 * Statistics::deviation($gaps) / Statistics::mean($gaps),
+            \count($gaps) < 3 || 0.0 === Statistics::mean($gaps)
+                ? null
+                : 100.0 * Statistics::deviation($gaps) / Statistics::mean($gaps),
             $first < 3 ? null : 100.0 * ($first - $last) / $first,
         );
     }

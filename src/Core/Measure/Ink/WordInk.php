@@ -7,8 +7,14 @@ namespace HandGarden\Core\Measure\Ink;
 /** A written word: how large, how long, how often the pen was lifted. */
 final readonly class WordInk
 {
-    private function __construct(public ?float $widthMm, public ?float $heightMm, public float $widthPixels, public float $heightPixels, public float $seconds, public int $penLifts)
-    {
+    private function __construct(
+        public ?float $widthMm,
+        public ?float $heightMm,
+        public float $widthPixels,
+        public float $heightPixels,
+        public float $seconds,
+        public int $penLifts,
+    ) {
     }
 
     public static function of(Sheet $sheet): ?self
@@ -19,6 +25,13 @@ final readonly class WordInk
         }
         [$left, $top, $right, $bottom] = $bounds;
 
-        return new self($sheet->mm($right - $left), $sheet->mm($bottom - $top), $right - $left, $bottom - $top, $sheet->seconds(), \count($sheet->strokes) - 1);
+        return new self(
+            $sheet->mm($right - $left),
+            $sheet->mm($bottom - $top),
+            $right - $left,
+            $bottom - $top,
+            $sheet->seconds(),
+            \count($sheet->strokes) - 1,
+        );
     }
 }

@@ -16,8 +16,9 @@ final class Fourier
     /** @var list<float> */
     private array $sin;
 
-    public function __construct(private readonly int $length)
-    {
+    public function __construct(
+        private readonly int $length,
+    ) {
         if ($length < 2 || 0 !== ($length & ($length - 1))) {
             throw new \InvalidArgumentException(\sprintf('%d is not a power of two.', $length));
         }

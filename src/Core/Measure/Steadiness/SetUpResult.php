@@ -12,8 +12,13 @@ final readonly class SetUpResult
      * @param float $lowerBy   how much lower than unsupported; negative: higher
      * @param float $mustBeat  what a difference has to be more than
      */
-    public function __construct(public SetUp $setUp, public int $trials, public float $mean, public float $lowerBy, public float $mustBeat)
-    {
+    public function __construct(
+        public SetUp $setUp,
+        public int $trials,
+        public float $mean,
+        public float $lowerBy,
+        public float $mustBeat,
+    ) {
     }
 
     public function isBetter(): bool

@@ -15,8 +15,11 @@ final readonly class Spectrum
     public const WINDOW_SECONDS = 4.0;
 
     /** @param list<float> $power unit of the signal squared per Hz, from 0 Hz in steps of stepHz */
-    public function __construct(public float $stepHz, public array $power, public int $windows)
-    {
+    public function __construct(
+        public float $stepHz,
+        public array $power,
+        public int $windows,
+    ) {
     }
 
     /** Null when no stretch is as long as one window. */
@@ -59,7 +62,11 @@ final readonly class Spectrum
         }
         $scale = 2.0 / ($trace->rateHz * $weight * $windows);
 
-        return new self($trace->rateHz / $padded, array_values(array_map(static fn (float $p): float => $p * $scale, $sum)), $windows);
+        return new self(
+            $trace->rateHz / $padded,
+            array_values(array_map(static fn (float $p): float => $p * $scale, $sum)),
+            $windows,
+        );
     }
 
     public function hz(int $bin): float

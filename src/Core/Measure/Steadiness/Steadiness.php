@@ -40,7 +40,13 @@ final readonly class Steadiness
         }
         $peakHz = self::peak($spectrum);
 
-        return new self($signal, $spectrum, $trace->seconds(), $peakHz, null === $peakHz ? null : self::rmsAt($spectrum, $peakHz));
+        return new self(
+            $signal,
+            $spectrum,
+            $trace->seconds(),
+            $peakHz,
+            null === $peakHz ? null : self::rmsAt($spectrum, $peakHz),
+        );
     }
 
     public function isTooShort(): bool
@@ -58,21 +64,32 @@ final readonly class Steadiness
     {
         $peak = $this->peakValue();
 
-        return null === $peak || null === $this->peakHz ? null : $this->signal->halfSwingMm($peak, $this->peakHz);
+        return null === $peak || null === $this->peakHz
+            ? null
+            : $this->signal->halfSwingMm($peak, $this->peakHz);
     }
 
     /** How much of the movement is near a frequency that is known from elsewhere, whether it stands out here or not. */
     public function rmsNear(float $hz): ?float
     {
-        return null === $this->spectrum || $this->isTooShort() ? null : self::rmsAt($this->spectrum, $hz);
+        return null === $this->spectrum || $this->isTooShort()
+            ? null
+            : self::rmsAt($this->spectrum, $hz);
     }
 
     public function words(): string
     {
         return match (true) {
-            $this->isTooShort() => \sprintf('Too short to say: %.0f s, and 18 s without a gap are needed, or repeats that add up to it.', $this->seconds),
+            $this->isTooShort() => \sprintf(
+                'Too short to say: %.0f s, and 18 s without a gap are needed, or repeats that add up to it.',
+                $this->seconds,
+            ),
             null === $this->peakHz => 'No clear peak between 2 and 12 Hz.',
-            default => \sprintf('Shakes %.1f times a second, %.1f mm to each side.', $this->peakHz, $this->halfSwingMm()),
+            default => \sprintf(
+                'Shakes %.1f times a second, %.1f mm to each side.',
+                $this->peakHz,
+                $this->halfSwingMm(),
+            ),
         };
     }
 
@@ -85,12 +102,23 @@ final readonly class Steadiness
         $top = (int) array_search(max($band), $band, true);
         $before = $spectrum->power[$top - 1] ?? null;
         $after = $spectrum->power[$top + 1] ?? null;
-        if (null === $before || null === $after || $band[$top] <= 0.0 || $before >= $band[$top] || $after > $band[$top]) {
+        if (
+            null === $before
+            || null === $after
+            || $band[$top] <= 0.0
+            || $before >= $band[$top]
+            || $after > $band[$top]
+        ) {
             return null;
         }
         $hz = $spectrum->hz($top) + $spectrum->stepHz * self::shift($before, $band[$top], $after);
-        $sides = max($spectrum->median($hz - 2.0, $hz - self::HALF_WIDTH_HZ), $spectrum->median($hz + self::HALF_WIDTH_HZ, $hz + 2.0));
-        $isClear = $band[$top] > self::TIMES_MEDIAN * Statistics::median(array_values($band)) && $band[$top] > self::TIMES_SIDES * $sides && $hz >= self::LOW_HZ + self::EDGE_HZ;
+        $sides = max(
+            $spectrum->median($hz - 2.0, $hz - self::HALF_WIDTH_HZ),
+            $spectrum->median($hz + self::HALF_WIDTH_HZ, $hz + 2.0),
+        );
+        $isClear = $band[$top] > self::TIMES_MEDIAN * Statistics::median(array_values($band))
+            && $band[$top] > self::TIMES_SIDES * $sides
+            && $hz >= self::LOW_HZ + self::EDGE_HZ;
 
         return $isClear ? $hz : null;
     }

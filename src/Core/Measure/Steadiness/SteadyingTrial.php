@@ -17,8 +17,12 @@ final readonly class SteadyingTrial
     private const ERROR = 0.025;
 
     /** @param list<SetUpResult> $results each set-up that was compared */
-    private function __construct(public array $results, public ?float $unsupportedMean, public ?float $frequencyHz, public string $why)
-    {
+    private function __construct(
+        public array $results,
+        public ?float $unsupportedMean,
+        public ?float $frequencyHz,
+        public string $why,
+    ) {
     }
 
     /**
@@ -27,9 +31,24 @@ final readonly class SteadyingTrial
     public static function compare(array $amplitudes, ?float $frequencyHz = null): self
     {
         $plain = $amplitudes[SetUp::Unsupported->value] ?? [];
-        $others = array_filter($amplitudes, static fn (array $list, string $key): bool => SetUp::Unsupported->value !== $key && \count($list) >= self::FEWEST_TRIALS, \ARRAY_FILTER_USE_BOTH);
+        $others = array_filter(
+            $amplitudes,
+            static fn (
+                array $list,
+                string $key,
+            ): bool => SetUp::Unsupported->value !== $key && \count($list) >= self::FEWEST_TRIALS,
+            \ARRAY_FILTER_USE_BOTH,
+        );
         if (\count($plain) < self::FEWEST_TRIALS || [] === $others) {
-            return new self([], null, $frequencyHz, \sprintf('Cannot tell yet: at least %d trials unsupported and %1$d of another set-up are needed.', self::FEWEST_TRIALS));
+            return new self(
+                [],
+                null,
+                $frequencyHz,
+                \sprintf(
+                    'Cannot tell yet: at least %d trials unsupported and %1$d of another set-up are needed.',
+                    self::FEWEST_TRIALS,
+                ),
+            );
         }
         $scatter = Statistics::scatter($plain);
         $free = \count($plain) - 1;
@@ -43,7 +62,13 @@ final readonly class SteadyingTrial
         foreach (SetUp::cases() as $setUp) {
             $list = $others[$setUp->value] ?? [];
             if ([] !== $list) {
-                $results[] = new SetUpResult($setUp, \count($list), Statistics::mean($list), $mean - Statistics::mean($list), $t * sqrt($scatter / $free) * sqrt(1.0 / \count($list) + 1.0 / \count($plain)));
+                $results[] = new SetUpResult(
+                    $setUp,
+                    \count($list),
+                    Statistics::mean($list),
+                    $mean - Statistics::mean($list),
+                    $t * sqrt($scatter / $free) * sqrt(1.0 / \count($list) + 1.0 / \count($plain)),
+                );
             }
         }
 
@@ -58,17 +83,42 @@ final readonly class SteadyingTrial
      */
     public static function ofTraces(array $traces): self
     {
-        $analysed = array_map(static fn (array $list): array => array_values(array_filter(array_map(static fn (Trace $t): Steadiness => Steadiness::of($t), $list), static fn (Steadiness $s): bool => !$s->isTooShort())), $traces);
+        $analysed = array_map(
+            static fn (array $list): array => array_values(
+                array_filter(
+                    array_map(static fn (Trace $t): Steadiness => Steadiness::of($t), $list),
+                    static fn (Steadiness $s): bool => !$s->isTooShort(),
+                ),
+            ),
+            $traces,
+        );
         $plain = $analysed[SetUp::Unsupported->value] ?? [];
-        $peaks = array_values(array_filter(array_map(static fn (Steadiness $s): ?float => $s->peakHz, $plain), static fn (?float $hz): bool => null !== $hz));
+        $peaks = array_values(
+            array_filter(
+                array_map(static fn (Steadiness $s): ?float => $s->peakHz, $plain),
+                static fn (?float $hz): bool => null !== $hz,
+            ),
+        );
         if ([] === $peaks || 2 * \count($peaks) < \count($plain)) {
             return new self([], null, null, \count($plain) < self::FEWEST_TRIALS
-                ? \sprintf('Cannot tell yet: at least %d unsupported trials of 18 s are needed.', self::FEWEST_TRIALS)
+                ? \sprintf(
+                    'Cannot tell yet: at least %d unsupported trials of 18 s are needed.',
+                    self::FEWEST_TRIALS,
+                )
                 : 'Unsupported there is no clear peak, so there is nothing to steady.');
         }
         $hz = Statistics::median($peaks);
 
-        return self::compare(array_map(static fn (array $list): array => array_map(static fn (Steadiness $s): float => $s->rmsNear($hz) ?? 0.0, $list), $analysed), $hz);
+        return self::compare(
+            array_map(
+                static fn (array $list): array => array_map(
+                    static fn (Steadiness $s): float => $s->rmsNear($hz) ?? 0.0,
+                    $list,
+                ),
+                $analysed,
+            ),
+            $hz,
+        );
     }
 
     /** The set-up that lowers most, of those that are better; null: no clear difference. */

@@ -12,14 +12,21 @@ final readonly class Stretch
      * @param list<float> $y
      * @param list<float> $z
      */
-    public function __construct(public array $x, public array $y, public array $z)
-    {
+    public function __construct(
+        public array $x,
+        public array $y,
+        public array $z,
+    ) {
     }
 
     /** @param list<array{float, float, float}> $samples */
     public static function of(array $samples): self
     {
-        return new self(array_column($samples, 0), array_column($samples, 1), array_column($samples, 2));
+        return new self(
+            array_column($samples, 0),
+            array_column($samples, 1),
+            array_column($samples, 2),
+        );
     }
 
     public function length(): int

@@ -11,7 +11,9 @@ final class StudentT
     public static function quantile(float $p, float $degreesOfFreedom): float
     {
         if ($p < 0.5 || $p >= 1.0 || $degreesOfFreedom <= 0.0) {
-            throw new \InvalidArgumentException('Expected 0.5 <= p < 1 and a positive number of degrees of freedom.');
+            throw new \InvalidArgumentException(
+                'Expected 0.5 <= p < 1 and a positive number of degrees of freedom.',
+            );
         }
         $low = 0.0;
         $high = 1.0;
@@ -29,7 +31,11 @@ final class StudentT
     /** Share of the distribution below t >= 0. */
     public static function below(float $t, float $degreesOfFreedom): float
     {
-        return 1.0 - 0.5 * self::incompleteBeta($degreesOfFreedom / ($degreesOfFreedom + $t * $t), 0.5 * $degreesOfFreedom, 0.5);
+        return 1.0 - 0.5 * self::incompleteBeta(
+            $degreesOfFreedom / ($degreesOfFreedom + $t * $t),
+            0.5 * $degreesOfFreedom,
+            0.5,
+        );
     }
 
     private static function incompleteBeta(float $x, float $a, float $b): float
@@ -37,9 +43,17 @@ final class StudentT
         if ($x <= 0.0 || $x >= 1.0) {
             return $x <= 0.0 ? 0.0 : 1.0;
         }
-        $front = exp(self::logGamma($a + $b) - self::logGamma($a) - self::logGamma($b) + $a * log($x) + $b * log(1.0 - $x));
+        $front = exp(
+            self::logGamma($a + $b)
+                - self::logGamma($a)
+                - self::logGamma($b)
+                + $a * log($x)
+                + $b * log(1.0 - $x),
+        );
 
-        return $x < ($a + 1.0) / ($a + $b + 2.0) ? $front * self::fraction($x, $a, $b) / $a : 1.0 - $front * self::fraction(1.0 - $x, $b, $a) / $b;
+        return $x < ($a + 1.0) / ($a + $b + 2.0)
+            ? $front * self::fraction($x, $a, $b) / $a
+            : 1.0 - $front * self::fraction(1.0 - $x, $b, $a) / $b;
     }
 
     /** Continued fraction 26.5.8, evaluated from the front (Lentz 1976). */
@@ -49,7 +63,12 @@ final class StudentT
         $d = 1.0 / (1.0 - ($a + $b) * $x / ($a + 1.0));
         $h = $d;
         for ($m = 1; $m <= 200; ++$m) {
-            foreach ([$m * ($b - $m) * $x / (($a + 2 * $m - 1) * ($a + 2 * $m)), -($a + $m) * ($a + $b + $m) * $x / (($a + 2 * $m) * ($a + 2 * $m + 1))] as $step) {
+            foreach (
+                [
+                    $m * ($b - $m) * $x / (($a + 2 * $m - 1) * ($a + 2 * $m)),
+                    -($a + $m) * ($a + $b + $m) * $x / (($a + 2 * $m) * ($a + 2 * $m + 1)),
+                ] as $step
+            ) {
                 $d = 1.0 / (1.0 + $step * $d);
                 $c = 1.0 + $step / $c;
                 $h *= $c * $d;
@@ -71,6 +90,8 @@ final class StudentT
         }
         $y = 1.0 / ($x * $x);
 
-        return $shift + ($x - 0.5) * log($x) - $x + 0.5 * log(2.0 * \M_PI) + (1.0 / 12.0 - $y * (1.0 / 360.0 - $y * (1.0 / 1260.0 - $y / 1680.0))) / $x;
+        return $shift + ($x - 0.5) * log($x) - $x + 0.5 * log(2.0 * \M_PI) + (
+            1.0 / 12.0 - $y * (1.0 / 360.0 - $y * (1.0 / 1260.0 - $y / 1680.0))
+        ) / $x;
     }
 }

@@ -8,8 +8,10 @@ namespace HandGarden\Core\Measure\Steadiness;
 final readonly class Trace
 {
     /** @param list<Stretch> $stretches */
-    public function __construct(public float $rateHz, public array $stretches)
-    {
+    public function __construct(
+        public float $rateHz,
+        public array $stretches,
+    ) {
         if ($rateHz <= 0.0) {
             throw new InvalidTrace(\sprintf('A rate of %s Hz is no rate.', $rateHz));
         }
@@ -46,7 +48,14 @@ final readonly class Trace
         }
         $mean = [] === $gaps ? $step : array_sum($gaps) / \count($gaps);
         if (abs($mean - $step) > 0.05 * $step) {
-            throw new InvalidTrace(\sprintf('Samples come every %.2f ms; at %s Hz they should every %.2f ms.', $mean, $rateHz, $step));
+            throw new InvalidTrace(
+                \sprintf(
+                    'Samples come every %.2f ms; at %s Hz they should every %.2f ms.',
+                    $mean,
+                    $rateHz,
+                    $step,
+                ),
+            );
         }
 
         return new self($rateHz, $stretches);
@@ -54,14 +63,18 @@ final readonly class Trace
 
     public function seconds(): float
     {
-        return array_sum(array_map(static fn (Stretch $s): int => $s->length(), $this->stretches)) / $this->rateHz;
+        return array_sum(
+            array_map(static fn (Stretch $s): int => $s->length(), $this->stretches),
+        ) / $this->rateHz;
     }
 
     /** Stretches of another trace added, as a repeat of the same action. */
     public function with(self $more): self
     {
         if ($more->rateHz !== $this->rateHz) {
-            throw new InvalidTrace(\sprintf('Traces of %s and %s Hz do not add up.', $this->rateHz, $more->rateHz));
+            throw new InvalidTrace(
+                \sprintf('Traces of %s and %s Hz do not add up.', $this->rateHz, $more->rateHz),
+            );
         }
 
         return new self($this->rateHz, [...$this->stretches, ...$more->stretches]);

@@ -22,9 +22,13 @@ final readonly class Atom implements Condition
 
     public function judge(FactSource $facts, Side $side): Verdict
     {
-        $sides = $facts->isSided($this->code) ? $this->prefix->sides($side, $facts->writingHand(), $facts->steadierHand()) : [$side];
+        $sides = $facts->isSided($this->code)
+            ? $this->prefix->sides($side, $facts->writingHand(), $facts->steadierHand())
+            : [$side];
 
-        return Verdict::allOf(array_map(fn (Side $on): Verdict => $this->judgeOn($facts, $on), $sides));
+        return Verdict::allOf(
+            array_map(fn (Side $on): Verdict => $this->judgeOn($facts, $on), $sides),
+        );
     }
 
     public function atoms(): array
@@ -34,7 +38,16 @@ final readonly class Atom implements Condition
 
     public function speakingOf(SidePrefix $prefix): self
     {
-        return SidePrefix::Placed !== $this->prefix ? $this : new self($prefix, $this->code, $this->argument, $this->comparison, $this->wanted, $this->wantedText);
+        return SidePrefix::Placed !== $this->prefix
+            ? $this
+            : new self(
+                $prefix,
+                $this->code,
+                $this->argument,
+                $this->comparison,
+                $this->wanted,
+                $this->wantedText,
+            );
     }
 
     public function __toString(): string
@@ -49,7 +62,9 @@ final readonly class Atom implements Condition
         $found = $facts->value($this->code, $this->argument, $side);
         $truth = match (true) {
             null === $found => Truth::Unknown,
-            null !== $this->comparison && null !== $this->wanted && !\is_bool($found) => Truth::of($this->comparison->holds($found, $this->wanted)),
+            null !== $this->comparison
+                && null !== $this->wanted
+                && !\is_bool($found) => Truth::of($this->comparison->holds($found, $this->wanted)),
             \is_bool($found) && null === $this->comparison => Truth::of($found),
             default => Truth::Unknown, // a number without a comparison, or a yes compared with a number, says nothing
         };

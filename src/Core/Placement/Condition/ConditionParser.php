@@ -13,14 +13,16 @@ use HandGarden\Core\Measure\ToneGrade;
  */
 final class ConditionParser
 {
-    private const ATOM = '/\G(?:(other|both|writing_hand|knife_hand)\.)?([a-z][a-z0-9_]*)(?:\(([^()\s]+)\))?(?:\s*(>=|<=|<|>|=)\s*(-?[0-9]+(?:\.[0-9]+)?\+?|[a-z]+))?/';
+    private const ATOM =
+        '/\G(?:(other|both|writing_hand|knife_hand)\.)?([a-z][a-z0-9_]*)(?:\(([^()\s]+)\))?(?:\s*(>=|<=|<|>|=)\s*(-?[0-9]+(?:\.[0-9]+)?\+?|[a-z]+))?/';
 
     private string $text = '';
     private int $at = 0;
 
     /** @param list<string>|null $codes the vocabulary; null accepts every code */
-    public function __construct(private readonly ?array $codes = null)
-    {
+    public function __construct(
+        private readonly ?array $codes = null,
+    ) {
     }
 
     /** @throws UnreadableCondition */
@@ -73,7 +75,10 @@ final class ConditionParser
 
     private function atom(): Atom
     {
-        if (1 !== preg_match(self::ATOM, $this->text, $m, \PREG_UNMATCHED_AS_NULL, $this->at) || \in_array($m[2], ['and', 'or', 'not'], true)) {
+        if (
+            1 !== preg_match(self::ATOM, $this->text, $m, \PREG_UNMATCHED_AS_NULL, $this->at)
+            || \in_array($m[2], ['and', 'or', 'not'], true)
+        ) {
             throw UnreadableCondition::at($this->text, $this->at, 'an atom');
         }
         if (null !== $this->codes && !\in_array($m[2], $this->codes, true)) {
@@ -83,7 +88,14 @@ final class ConditionParser
         $this->skipSpace();
         $wantedText = $m[5] ?? '';
 
-        return new Atom(SidePrefix::from($m[1] ?? ''), $m[2], $m[3] ?? null, null === ($m[4] ?? null) ? null : Comparison::from($m[4]), null === ($m[5] ?? null) ? null : self::value($wantedText), $wantedText);
+        return new Atom(
+            SidePrefix::from($m[1] ?? ''),
+            $m[2],
+            $m[3] ?? null,
+            null === ($m[4] ?? null) ? null : Comparison::from($m[4]),
+            null === ($m[5] ?? null) ? null : self::value($wantedText),
+            $wantedText,
+        );
     }
 
     private static function value(string $text): float|string
@@ -97,7 +109,9 @@ final class ConditionParser
 
     private function takes(string $token): bool
     {
-        $pattern = ctype_alpha($token) ? '/\G'.$token.'(?=[\s(])/' : '/\G'.preg_quote($token, '/').'/';
+        $pattern = ctype_alpha($token)
+            ? '/\G'.$token.'(?=[\s(])/'
+            : '/\G'.preg_quote($token, '/').'/';
         if (1 !== preg_match($pattern, $this->text, $m, 0, $this->at)) {
             return false;
         }

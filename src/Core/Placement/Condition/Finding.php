@@ -9,8 +9,13 @@ use HandGarden\Core\Anatomy\Side;
 /** One atom with what was found for it: the smallest piece of a reason. */
 final readonly class Finding
 {
-    public function __construct(public Atom $atom, public Side $side, public float|bool|string|null $found, public Truth $truth, public bool $negated = false)
-    {
+    public function __construct(
+        public Atom $atom,
+        public Side $side,
+        public float|bool|string|null $found,
+        public Truth $truth,
+        public bool $negated = false,
+    ) {
     }
 
     public function negate(): self

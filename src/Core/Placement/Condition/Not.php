@@ -8,8 +8,9 @@ use HandGarden\Core\Anatomy\Side;
 
 final readonly class Not implements Condition
 {
-    public function __construct(public Condition $part)
-    {
+    public function __construct(
+        public Condition $part,
+    ) {
     }
 
     public function judge(FactSource $facts, Side $side): Verdict

@@ -12,11 +12,25 @@ final class UnreadableCondition extends \DomainException implements CoreError
     {
         $found = substr($text, $offset, 20);
 
-        return new self(\sprintf('Cannot read the condition "%s": expected %s at character %d, found %s.', $text, $expected, $offset + 1, '' === $found ? 'the end' : '"'.$found.'"'));
+        return new self(
+            \sprintf(
+                'Cannot read the condition "%s": expected %s at character %d, found %s.',
+                $text,
+                $expected,
+                $offset + 1,
+                '' === $found ? 'the end' : '"'.$found.'"',
+            ),
+        );
     }
 
     public static function unknownCode(string $text, string $code): self
     {
-        return new self(\sprintf('The condition "%s" uses the code "%s", which the vocabulary does not have.', $text, $code));
+        return new self(
+            \sprintf(
+                'The condition "%s" uses the code "%s", which the vocabulary does not have.',
+                $text,
+                $code,
+            ),
+        );
     }
 }

@@ -8,8 +8,10 @@ namespace HandGarden\Core\Placement\Condition;
 final readonly class Verdict
 {
     /** @param list<Finding> $findings the atoms that decide: the failing ones of a false, the unknown ones of an unknown, all of a true */
-    public function __construct(public Truth $truth, public array $findings)
-    {
+    public function __construct(
+        public Truth $truth,
+        public array $findings,
+    ) {
     }
 
     public function isTrue(): bool
@@ -41,7 +43,10 @@ final readonly class Verdict
 
     public function not(): self
     {
-        return new self($this->truth->not(), array_map(static fn (Finding $f): Finding => $f->negate(), $this->findings));
+        return new self(
+            $this->truth->not(),
+            array_map(static fn (Finding $f): Finding => $f->negate(), $this->findings),
+        );
     }
 
     /**

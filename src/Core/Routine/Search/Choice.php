@@ -42,9 +42,17 @@ final readonly class Choice
      * @param non-empty-list<Step> $steps
      * @param int                  $homeItems all of them
      */
-    public function __construct(public array $steps, public int $homeItems, int $groupArea, int $pointsPerMove)
-    {
-        $seconds = $effort = $points = $needs = $gives = $areas = $parts = $shared = $sharedItems = $opens = $posture = 0;
+    public function __construct(
+        public array $steps,
+        public int $homeItems,
+        int $groupArea,
+        int $pointsPerMove,
+    ) {
+        $seconds =
+            $effort =
+                $points =
+                    $needs =
+                        $gives = $areas = $parts = $shared = $sharedItems = $opens = $posture = 0;
         foreach ($steps as $step) {
             $needs |= $step->needs & ~$gives;
             $gives |= $step->gives;
@@ -61,7 +69,11 @@ final readonly class Choice
             }
             $seconds += $step->seconds + Limits::BETWEEN_SECONDS;
             $effort += $step->effort;
-            $points += $step->worth + (0 !== $step->area && $step->area !== $groupArea && 0 === ($areas & $step->area) ? $step->areaPoints : 0);
+            $points += $step->worth + (
+                0 !== $step->area && $step->area !== $groupArea && 0 === ($areas & $step->area)
+                    ? $step->areaPoints
+                    : 0
+            );
             $areas |= $step->area;
         }
         $this->seconds = $seconds;
@@ -88,6 +100,8 @@ final readonly class Choice
     /** @return list<int> */
     private static function places(int $bits): array
     {
-        return array_values(array_filter(range(0, 62), static fn (int $place): bool => 0 !== ($bits >> $place & 1)));
+        return array_values(
+            array_filter(range(0, 62), static fn (int $place): bool => 0 !== ($bits >> $place & 1)),
+        );
     }
 }

@@ -8,8 +8,10 @@ namespace HandGarden\Core\Routine\Search;
 final readonly class Column
 {
     /** @param array<int, Choice> $taken by stage, the choice that gains */
-    private function __construct(public float $gain, public array $taken)
-    {
+    private function __construct(
+        public float $gain,
+        public array $taken,
+    ) {
     }
 
     /**
@@ -17,8 +19,13 @@ final readonly class Column
      * @param int         $gives  bits of what is done before
      * @param int         $reach  bits of what can be done before
      */
-    public static function of(array $stages, PriceSet $set, int $gives, int $reach, int $downTo = 0): self
-    {
+    public static function of(
+        array $stages,
+        PriceSet $set,
+        int $gives,
+        int $reach,
+        int $downTo = 0,
+    ): self {
         $count = \count($stages);
         $taken = $paid = [];
         $rest = 0.0;   // of the areas after this one
@@ -69,12 +76,17 @@ final readonly class Column
             $best = max($best, $gain);
         }
 
-        return new self($rest + self::withArea($gains, $best, $points) + min(0.0, $closer), $taken); // a closing item has to come in, at whatever price
+        return new self(
+            $rest + self::withArea($gains, $best, $points) + min(0.0, $closer),
+            $taken,
+        ); // a closing item has to come in, at whatever price
     }
 
     /** What the groups of an area gain when the points for its first item are still to be had. */
     private static function withArea(float $gains, float $best, int $points): float
     {
-        return 0 === $points || -\INF === $best ? $gains : max($gains, $gains + $points + min(0.0, $best));
+        return 0 === $points || -\INF === $best
+            ? $gains
+            : max($gains, $gains + $points + min(0.0, $best));
     }
 }

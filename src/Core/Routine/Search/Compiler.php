@@ -34,8 +34,11 @@ final class Compiler
     private array $groupsOf = [];
 
     /** @param bool $pinsNeedNothing what a therapist wants in may stand there without what should come before it */
-    public function __construct(private readonly SittingRules $rules, private readonly Objective $objective, private readonly bool $pinsNeedNothing)
-    {
+    public function __construct(
+        private readonly SittingRules $rules,
+        private readonly Objective $objective,
+        private readonly bool $pinsNeedNothing,
+    ) {
     }
 
     /**

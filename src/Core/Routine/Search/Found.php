@@ -10,8 +10,12 @@ use HandGarden\Core\Routine\Item;
 final readonly class Found
 {
     /** @param list<Item> $items */
-    public function __construct(public array $items, public int $value, public int $bound, public int $nodes)
-    {
+    public function __construct(
+        public array $items,
+        public int $value,
+        public int $bound,
+        public int $nodes,
+    ) {
     }
 
     public function isProved(): bool

@@ -25,8 +25,14 @@ final class Outlook
      * @param int         $gives  bits of what is done before
      * @param int         $reach  bits of what can be done before
      */
-    public function __construct(private readonly array $stages, private readonly PriceSet $set, private readonly int $gives, private readonly int $reach, private readonly int $postures, private readonly int $pointsPerMove)
-    {
+    public function __construct(
+        private readonly array $stages,
+        private readonly PriceSet $set,
+        private readonly int $gives,
+        private readonly int $reach,
+        private readonly int $postures,
+        private readonly int $pointsPerMove,
+    ) {
         $this->done = \count($stages);
         $closing = array_keys(array_filter($stages, static fn (Stage $s): bool => $s->closes));
         $this->closingFrom = $closing[0] ?? $this->done;
@@ -70,15 +76,23 @@ final class Outlook
         $move = $this->pointsPerMove + $this->set->perSecond * Limits::POSTURE_CHANGE_SECONDS;
         $nets = $this->nets($at);
         $gains = $after; // right where nothing differs: places that cannot be at this stage are never asked for
-        $places = 0 === $stage->area ? ($at < $this->closingFrom ? [0] : [0, 1]) : ($at < $this->closingFrom ? [0, 2] : [0, 1, 2, 3]);
+        $places = 0 === $stage->area
+            ? ($at < $this->closingFrom ? [0] : [0, 1])
+            : ($at < $this->closingFrom ? [0, 2] : [0, 1, 2, 3]);
         for ($posture = 0; $posture <= $this->postures; ++$posture) {
             foreach ($places as $flags) {
                 $place = 4 * $posture + $flags;
                 $reached = 0 !== ($flags & 2);
                 $closed = $flags & 1;
-                $best = $stage->must ? -\INF : $after[4 * $posture + ($sameArea && $reached ? 2 : 0) + $closed];
+                $best = $stage->must
+                    ? -\INF
+                    : $after[4 * $posture + ($sameArea && $reached ? 2 : 0) + $closed];
                 foreach ($nets as [$net, $first, $last, $closes, $ownArea]) {
-                    $gain = $net + $after[4 * $last + ($sameArea && ($reached || $ownArea) ? 2 : 0) + ($closed | $closes)];
+                    $gain = $net + $after[
+                        4 * $last + (
+                            $sameArea && ($reached || $ownArea) ? 2 : 0
+                        ) + ($closed | $closes)
+                    ];
                     if (0 !== $posture && $posture !== $first) {
                         $gain -= $move;
                     }
@@ -111,10 +125,18 @@ final class Outlook
                     $net -= 0 === ($this->gives >> $place & 1) ? $asked[$place] ?? 0.0 : 0.0;
                 }
                 foreach ($choice->givePlaces as $place) {
-                    $net += 0 === ($this->gives >> $place & 1) ? $this->set->askedAfter($at, $place) : 0.0;
+                    $net += 0 === ($this->gives >> $place & 1)
+                        ? $this->set->askedAfter($at, $place)
+                        : 0.0;
                 }
             }
-            $nets[] = [$net, $choice->first, $choice->last, 0 === ($choice->parts & Step::CLOSING) ? 0 : 1, 0 !== $this->stages[$at]->area && !$choice->isShared()];
+            $nets[] = [
+                $net,
+                $choice->first,
+                $choice->last,
+                0 === ($choice->parts & Step::CLOSING) ? 0 : 1,
+                0 !== $this->stages[$at]->area && !$choice->isShared(),
+            ];
         }
 
         return $nets;

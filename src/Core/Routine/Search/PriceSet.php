@@ -14,8 +14,13 @@ final readonly class PriceSet
      * @param float                          $perOpening points for a quarter second of opening work more than gripping: what the shortfall would cost, or less
      * @param array<int, array<int, float>>  $needs      what a stage pays, by stage and place of the bit, to whichever earlier item meets it
      */
-    public function __construct(public float $perSecond, public float $perEffort, public float $perItem, public float $perOpening = 0.0, public array $needs = [])
-    {
+    public function __construct(
+        public float $perSecond,
+        public float $perEffort,
+        public float $perItem,
+        public float $perOpening = 0.0,
+        public array $needs = [],
+    ) {
         $later = $sum = [];
         krsort($needs);
         foreach ($needs as $stage => $asked) {
@@ -35,7 +40,11 @@ final readonly class PriceSet
     /** What a choice brings over its price, without what it pays or is paid for preparation. */
     public function net(Choice $choice): float
     {
-        return $choice->points - $this->perSecond * $choice->seconds - $this->perEffort * $choice->effort - $this->perItem * $choice->ownItems + $this->perOpening * $choice->opens;
+        return $choice->points
+            - $this->perSecond * $choice->seconds
+            - $this->perEffort * $choice->effort
+            - $this->perItem * $choice->ownItems
+            + $this->perOpening * $choice->opens;
     }
 
     /** What the stages after this one pay together for the bit at a place. */

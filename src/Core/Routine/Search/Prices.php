@@ -43,13 +43,21 @@ final class Prices
     private readonly Shared $shared;
 
     /** @param list<Stage> $stages */
-    public function __construct(private readonly array $stages, private readonly Weights $weights, int $seconds, int $effort, int $homeItems)
-    {
+    public function __construct(
+        private readonly array $stages,
+        private readonly Weights $weights,
+        int $seconds,
+        int $effort,
+        int $homeItems,
+    ) {
         $needed = [0];
         $postures = 0;
         foreach ($stages as $stage) {
             foreach ($stage->choices as $choice) {
-                $postures = max($postures, ...array_map(static fn (Step $s): int => $s->posture, $choice->steps));
+                $postures = max(
+                    $postures,
+                    ...array_map(static fn (Step $s): int => $s->posture, $choice->steps),
+                );
             }
         }
         $this->postures = $postures;
@@ -60,7 +68,13 @@ final class Prices
         $this->shared = new Shared($stages);
         foreach (self::SCENES as [$from, $ofSeconds, $ofEffort, $ofItems]) {
             $at = (int) ($from * \count($stages));
-            $this->sets[] = $this->descend($at, $this->sets[array_key_last($this->sets) ?? -1] ?? null, $ofSeconds * $seconds, $ofEffort * $effort, $ofItems * $homeItems);
+            $this->sets[] = $this->descend(
+                $at,
+                $this->sets[array_key_last($this->sets) ?? -1] ?? null,
+                $ofSeconds * $seconds,
+                $ofEffort * $effort,
+                $ofItems * $homeItems,
+            );
         }
     }
 
@@ -72,16 +86,39 @@ final class Prices
         $outlooks = $this->outlooks[$gives][$reach] ?? [];
         if (\count($outlooks) < \count($this->sets)) { // prices were learnt since
             foreach (\array_slice($this->sets, \count($outlooks)) as $set) {
-                $outlooks[] = new Outlook($this->stages, $set, $gives, $reach, $this->postures, $this->weights->position);
+                $outlooks[] = new Outlook(
+                    $this->stages,
+                    $set,
+                    $gives,
+                    $reach,
+                    $this->postures,
+                    $this->weights->position,
+                );
             }
             $this->outlooks[$gives][$reach] = $outlooks;
         }
-        $place = Outlook::place($state->posture, 0 !== (($this->stages[$stage]->area ?? 0) & $state->areas), 0 !== ($state->parts & Step::CLOSING));
-        $shared = $this->shared->gains($this->shared->open($stage, $state->keys, $reach), $state->areas, $this->sets);
+        $place = Outlook::place(
+            $state->posture,
+            0 !== (($this->stages[$stage]->area ?? 0) & $state->areas),
+            0 !== ($state->parts & Step::CLOSING),
+        );
+        $shared = $this->shared->gains(
+            $this->shared->open($stage, $state->keys, $reach),
+            $state->areas,
+            $this->sets,
+        );
         $least = \INF;
         foreach ($this->sets as $i => $set) {
             $this->work += $outlooks[$i]->reachTo($stage);
-            $most = $outlooks[$i]->from($stage, $place) + $shared[$i] + $set->perSecond * $seconds + $set->perEffort * $effort + $set->perItem * $homeItems + $set->perOpening * ($state->opens - $state->grips);
+            $most = $outlooks[$i]
+                ->from($stage, $place)
+                    + $shared[$i]
+                    + $set->perSecond * $seconds
+                    + $set->perEffort * $effort
+                    + $set->perItem * $homeItems
+                    + $set->perOpening * (
+                        $state->opens - $state->grips
+                    );
             if ($most < $least) {
                 $least = $most;
             }
@@ -95,10 +132,25 @@ final class Prices
      *
      * @param int $toBeat points that the whole sitting has to exceed: where the bound comes down to them, the place is done with
      */
-    public function learn(int $stage, State $state, int $toBeat, int $seconds, int $effort, int $homeItems): void
-    {
+    public function learn(
+        int $stage,
+        State $state,
+        int $toBeat,
+        int $seconds,
+        int $effort,
+        int $homeItems,
+    ): void {
         $gives = $state->gives & $this->neededFrom[$stage];
-        $this->sets[] = $this->descend($stage, null, (float) $seconds, (float) $effort, (float) $homeItems, $gives, $state, (float) ($toBeat - $state->points));
+        $this->sets[] = $this->descend(
+            $stage,
+            null,
+            (float) $seconds,
+            (float) $effort,
+            (float) $homeItems,
+            $gives,
+            $state,
+            (float) ($toBeat - $state->points),
+        );
         $this->shared->forget();
     }
 
@@ -122,17 +174,36 @@ final class Prices
      * Prices at which the bound from this stage on is low, by subgradient steps that grow shorter: what is asked for too
      * much at its price becomes dearer, what is left over cheaper.
      */
-    private function descend(int $stage, ?PriceSet $start, float $seconds, float $effort, float $homeItems, ?int $given = null, State $state = new State(), ?float $target = null): PriceSet
-    {
+    private function descend(
+        int $stage,
+        ?PriceSet $start,
+        float $seconds,
+        float $effort,
+        float $homeItems,
+        ?int $given = null,
+        State $state = new State(),
+        ?float $target = null,
+    ): PriceSet {
         $reach = null === $given ? $this->reach(0, 0) : $this->reach($stage, $given);
         $gives = $given ?? (0 === $stage ? 0 : $reach); // later on, what is needed is taken as done
         $best = $set = $start ?? new PriceSet(0.0, 0.0, 0.0);
         $least = \INF;
-        $step = (null === $start ? self::STEP : self::STEP_ON) * array_sum(array_map(static fn (Stage $s): int => max(array_map(static fn (Choice $c): int => $c->points, $s->choices)), \array_slice($this->stages, $stage)));
+        $step = (null === $start ? self::STEP : self::STEP_ON) * array_sum(
+            array_map(
+                static fn (Stage $s): int => max(
+                    array_map(static fn (Choice $c): int => $c->points, $s->choices),
+                ),
+                \array_slice($this->stages, $stage),
+            ),
+        );
         $shared = $this->shared->open($stage, $state->keys, $reach);
         for ($i = 0; $i < (null === $start ? self::STEPS : self::STEPS_ON); ++$i) {
             $column = Column::of($this->stages, $set, $gives, $reach, $stage);
-            $bound = $column->gain + $this->shared->gain($shared, 0, $set) + $set->perSecond * $seconds + $set->perEffort * $effort + $set->perItem * $homeItems;
+            $bound = $column->gain + $this->shared
+                ->gain($shared, 0, $set)
+                    + $set->perSecond * $seconds
+                    + $set->perEffort * $effort
+                    + $set->perItem * $homeItems;
             if ($bound < $least) {
                 [$best, $least] = [$set, $bound];
             }
@@ -142,7 +213,14 @@ final class Prices
                 }
                 $step = self::TOWARDS * ($bound - $target);
             }
-            $set = $this->next($set, $column, $this->shared->taken($shared, $set), [max(1.0, $seconds), max(1.0, $effort), max(1.0, $homeItems)], $step, $gives !== $reach);
+            $set = $this->next(
+                $set,
+                $column,
+                $this->shared->taken($shared, $set),
+                [max(1.0, $seconds), max(1.0, $effort), max(1.0, $homeItems)],
+                $step,
+                $gives !== $reach,
+            );
             $step *= self::COOLING;
         }
 
@@ -153,8 +231,14 @@ final class Prices
      * @param array{int, int, int}       $taken of the shared items: seconds, effort, items
      * @param array{float, float, float} $left
      */
-    private function next(PriceSet $set, Column $column, array $taken, array $left, float $step, bool $withNeeds): PriceSet
-    {
+    private function next(
+        PriceSet $set,
+        Column $column,
+        array $taken,
+        array $left,
+        float $step,
+        bool $withNeeds,
+    ): PriceSet {
         $opens = 0;
         $done = []; // by place: how many of the taken give it
         $short = [];
@@ -162,11 +246,17 @@ final class Prices
         foreach ($this->stages as $i => $stage) {
             $choice = $column->taken[$i] ?? null;
             if (null !== $choice) {
-                $taken = [$taken[0] + $choice->seconds, $taken[1] + $choice->effort, $taken[2] + $choice->ownItems];
+                $taken = [
+                    $taken[0] + $choice->seconds,
+                    $taken[1] + $choice->effort,
+                    $taken[2] + $choice->ownItems,
+                ];
                 $opens += $choice->opens;
             }
             foreach ($withNeeds ? $stage->choices[0]->needPlaces : [] as $place) {
-                $short[$i][$place] = (null !== $choice && 0 !== ($choice->needs >> $place & 1) ? 1 : 0) - ($done[$place] ?? 0);
+                $short[$i][$place] = (
+                    null !== $choice && 0 !== ($choice->needs >> $place & 1) ? 1 : 0
+                ) - ($done[$place] ?? 0);
                 if ($short[$i][$place] > 0 || ($set->needs[$i][$place] ?? 0.0) > 0.0) {
                     $norm += $short[$i][$place] ** 2;
                 }
@@ -176,7 +266,11 @@ final class Prices
             }
         }
         // budgets are counted in eighths, so that a step means about as much for each price
-        $over = array_map(static fn (int $t, float $l): float => 8.0 * ($t / $l - 1.0), $taken, $left);
+        $over = array_map(
+            static fn (int $t, float $l): float => 8.0 * ($t / $l - 1.0),
+            $taken,
+            $left,
+        );
         foreach ([$set->perSecond, $set->perEffort, $set->perItem] as $i => $price) {
             $norm += $over[$i] > 0.0 || $price > 0.0 ? $over[$i] ** 2 : 0.0;
         }

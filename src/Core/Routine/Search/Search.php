@@ -48,14 +48,27 @@ final class Search
     private int $unseen = \PHP_INT_MIN;
 
     /** @param list<OptionGroup> $groups in the order of a sitting */
-    public function __construct(array $groups, SittingRules $rules, private readonly Objective $objective, private readonly Limits $limits, ?Item $pause, bool $pinsNeedNothing = false, private readonly int $mostWork = self::MOST_WORK)
-    {
+    public function __construct(
+        array $groups,
+        SittingRules $rules,
+        private readonly Objective $objective,
+        private readonly Limits $limits,
+        ?Item $pause,
+        bool $pinsNeedNothing = false,
+        private readonly int $mostWork = self::MOST_WORK,
+    ) {
         $compiler = new Compiler($rules, $objective, $pinsNeedNothing);
         $this->stages = $compiler->stages($groups);
         $this->pause = $compiler->pause($pause);
         [$this->lastOf, $this->closing] = self::frame($this->stages);
         $this->effortBudget = (int) floor(60.0 * $limits->effortBudget() + 1e-6);
-        $this->prices = new Prices($this->stages, $objective->weights, $limits->seconds() + Limits::BETWEEN_SECONDS, $this->effortBudget, $limits->homeItems);
+        $this->prices = new Prices(
+            $this->stages,
+            $objective->weights,
+            $limits->seconds() + Limits::BETWEEN_SECONDS,
+            $this->effortBudget,
+            $limits->homeItems,
+        );
     }
 
     /** @param ?int $atLeast a value that is known to be possible here, such as that of a shorter sitting: what is not better is not looked for */
@@ -74,7 +87,14 @@ final class Search
         $this->walk(0, $start, $this->bound(0, $start));
         $best = $this->best;
 
-        return null === $best ? null : new Found(array_map(static fn (Step $s): Item => $s->item, $best->steps), $this->toBeat, max($this->toBeat, $this->unseen), $this->nodes);
+        return null === $best
+            ? null
+            : new Found(
+                array_map(static fn (Step $s): Item => $s->item, $best->steps),
+                $this->toBeat,
+                max($this->toBeat, $this->unseen),
+                $this->nodes,
+            );
     }
 
     private function walk(int $at, State $state, int $bound): void
@@ -117,7 +137,10 @@ final class Search
 
     private function end(State $state): void
     {
-        $value = $state->points - $this->objective->shortfall($state->opens / 4.0, $state->grips / 4.0);
+        $value = $state->points - $this->objective->shortfall(
+            $state->opens / 4.0,
+            $state->grips / 4.0,
+        );
         if (self::WHOLE === $state->parts && $value > $this->toBeat) {
             $this->best = $state;
             $this->toBeat = $value;
@@ -157,7 +180,13 @@ final class Search
     /** @return array{int, int, int} seconds, effort and items that are left */
     private function left(State $state): array
     {
-        return [$this->limits->seconds() + ([] === $state->steps ? Limits::BETWEEN_SECONDS : 0) - $state->seconds, $this->effortBudget - $state->effort, $this->limits->homeItems - $state->homeItems];
+        return [
+            $this->limits->seconds() + (
+                [] === $state->steps ? Limits::BETWEEN_SECONDS : 0
+            ) - $state->seconds,
+            $this->effortBudget - $state->effort,
+            $this->limits->homeItems - $state->homeItems,
+        ];
     }
 
     /** The sitting with these items after it; null when a hard rule is against it. */
@@ -165,13 +194,30 @@ final class Search
     {
         $homeItems = $state->homeItems + $choice->homeItems;
         $closed = 0 !== (($state->parts | $choice->parts) & Step::CLOSING);
-        if ($homeItems + ($closed ? 0 : 1) > $this->limits->homeItems || 0 !== ($choice->needs & ~$state->gives)) {
+        if (
+            $homeItems + ($closed ? 0 : 1) > $this->limits->homeItems
+            || 0 !== ($choice->needs & ~$state->gives)
+        ) {
             return null;
         }
         $weights = $this->objective->weights;
         $steps = $state->steps;
-        [$points, $seconds, $effort, $gives, $keys, $areas] = [$state->points, $state->seconds, $state->effort, $state->gives, $state->keys, $state->areas];
-        [$opens, $grips, $parts, $heavyBefore, $heavyLast, $posture] = [$state->opens, $state->grips, $state->parts, $state->heavyBefore, $state->heavyLast, $state->posture];
+        [$points, $seconds, $effort, $gives, $keys, $areas] = [
+            $state->points,
+            $state->seconds,
+            $state->effort,
+            $state->gives,
+            $state->keys,
+            $state->areas,
+        ];
+        [$opens, $grips, $parts, $heavyBefore, $heavyLast, $posture] = [
+            $state->opens,
+            $state->grips,
+            $state->parts,
+            $state->heavyBefore,
+            $state->heavyLast,
+            $state->posture,
+        ];
         foreach ($choice->steps as $step) {
             if (0 !== ($keys & $step->key) || 0 !== ($step->needs & ~$gives)) {
                 return null; // it stands in the sitting already, or too early
@@ -185,7 +231,9 @@ final class Search
             }
             foreach ($added as $one) {
                 $moved = 0 !== $posture && $posture !== $one->posture;
-                $seconds += $one->seconds + (0 === $posture ? 0 : Limits::BETWEEN_SECONDS) + ($moved ? Limits::POSTURE_CHANGE_SECONDS : 0);
+                $seconds += $one->seconds + (
+                    0 === $posture ? 0 : Limits::BETWEEN_SECONDS
+                ) + ($moved ? Limits::POSTURE_CHANGE_SECONDS : 0);
                 $effort += $one->effort;
                 $points -= $moved ? $weights->position : 0;
                 $posture = $one->posture;
@@ -193,7 +241,10 @@ final class Search
                 $heavyLast = $one->heavy;
                 $steps[] = $one;
             }
-            if ($seconds + ($closed ? 0 : $this->closing[0]) > $this->limits->seconds() || $effort + ($closed ? 0 : $this->closing[1]) > $this->effortBudget) {
+            if (
+                $seconds + ($closed ? 0 : $this->closing[0]) > $this->limits->seconds()
+                || $effort + ($closed ? 0 : $this->closing[1]) > $this->effortBudget
+            ) {
                 return null;
             }
             $points += $step->worth + (0 === ($areas & $step->area) ? $step->areaPoints : 0);
@@ -205,7 +256,22 @@ final class Search
             $parts |= $step->parts;
         }
 
-        return new State($steps, $points, $seconds, $effort, $homeItems, $gives, $keys, $areas, $opens, $grips, $parts, $heavyBefore, $heavyLast, $posture);
+        return new State(
+            $steps,
+            $points,
+            $seconds,
+            $effort,
+            $homeItems,
+            $gives,
+            $keys,
+            $areas,
+            $opens,
+            $grips,
+            $parts,
+            $heavyBefore,
+            $heavyLast,
+            $posture,
+        );
     }
 
     /**

@@ -31,7 +31,13 @@ final class Shared
                 foreach ($choice->steps as $step) {
                     if ($step->isShared()) {
                         $this->needs[$step->key] = ($this->needs[$step->key] ?? -1) & $step->needs;
-                        $this->items[$step->key] = [$step->worth, $step->areaPoints, $step->seconds + Limits::BETWEEN_SECONDS, $step->effort, $step->area];
+                        $this->items[$step->key] = [
+                            $step->worth,
+                            $step->areaPoints,
+                            $step->seconds + Limits::BETWEEN_SECONDS,
+                            $step->effort,
+                            $step->area,
+                        ];
                     }
                 }
             }
@@ -73,7 +79,10 @@ final class Shared
      */
     public function gains(int $open, int $areas, array $sets): array
     {
-        return $this->gains[$open][$areas & $this->areas] ??= array_map(fn (PriceSet $set): float => $this->gain($open, $areas, $set), $sets);
+        return $this->gains[$open][$areas & $this->areas] ??= array_map(
+            fn (PriceSet $set): float => $this->gain($open, $areas, $set),
+            $sets,
+        );
     }
 
     /** After another set of prices. */

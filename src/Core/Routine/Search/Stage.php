@@ -14,9 +14,22 @@ final readonly class Stage
     public int $needs;
 
     /** @param non-empty-list<Choice> $choices */
-    public function __construct(public array $choices, public bool $must, public int $area, public int $areaPoints, public bool $closes)
-    {
-        $this->shared = array_reduce($choices, static fn (int $bits, Choice $c): int => $bits | $c->shared, 0);
-        $this->needs = array_reduce($choices, static fn (int $bits, Choice $c): int => $bits | $c->needs, 0);
+    public function __construct(
+        public array $choices,
+        public bool $must,
+        public int $area,
+        public int $areaPoints,
+        public bool $closes,
+    ) {
+        $this->shared = array_reduce(
+            $choices,
+            static fn (int $bits, Choice $c): int => $bits | $c->shared,
+            0,
+        );
+        $this->needs = array_reduce(
+            $choices,
+            static fn (int $bits, Choice $c): int => $bits | $c->needs,
+            0,
+        );
     }
 }
