@@ -4,6 +4,14 @@ import globals from 'globals';
 export default [
   { ignores: ['vendor/', 'node_modules/', 'public/build/', 'var/', 'test-results/'] },
   js.configs.recommended,
-  { files: ['assets/scripts/**/*.js'], languageOptions: { globals: globals.browser }, rules: { eqeqeq: 'error', 'no-var': 'error', 'prefer-const': 'error', 'no-console': 'error' } },
-  { files: ['bin/**/*.mjs', 'tests/**/*.js', 'tests/**/*.mjs', 'bench/**/*.mjs', '*.js'], languageOptions: { globals: { ...globals.node, ...globals.browser } }, rules: { eqeqeq: 'error', 'prefer-const': 'error' } },
+  {
+    files: ['assets/scripts/**/*.js'],
+    languageOptions: { globals: globals.browser },
+    rules: { eqeqeq: 'error', 'no-var': 'error', 'prefer-const': 'error', 'no-console': 'error' },
+  },
+  {
+    files: ['bin/**/*.mjs', 'tests/**/*.js', 'tests/**/*.mjs', 'bench/**/*.mjs', '*.js'],
+    languageOptions: { globals: { ...globals.node, ...globals.browser } },
+    rules: { eqeqeq: 'error', 'prefer-const': 'error' },
+  },
 ];

@@ -1,4 +1,5 @@
-// Connects what the page marks with data-behaviour="name" to the module of that name. A page without scripts still works.
+// Connects what the page marks with data-behaviour="name" to the module of that name. A page without scripts still
+// works.
 import { connect as counter } from './behaviours/counter.js';
 import { connect as filters } from './behaviours/filters.js';
 import { connect as flipbook } from './behaviours/flipbook.js';
@@ -13,7 +14,21 @@ import { connect as shortcuts } from './behaviours/shortcuts.js';
 import { connect as stopwatch } from './behaviours/stopwatch.js';
 import { connect as tryDose } from './behaviours/try-dose.js';
 
-const behaviours = { counter, filters, flipbook, ink, live, measure, pacer, player, pose, print, shortcuts, stopwatch, 'try-dose': tryDose };
+const behaviours = {
+  counter,
+  filters,
+  flipbook,
+  ink,
+  live,
+  measure,
+  pacer,
+  player,
+  pose,
+  print,
+  shortcuts,
+  stopwatch,
+  'try-dose': tryDose,
+};
 
 for (const element of document.querySelectorAll('[data-behaviour]')) {
   for (const name of element.dataset.behaviour.split(' ')) {

@@ -1,8 +1,20 @@
-// Builds what the browser gets: Tailwind's style sheet, the script modules and the fonts, each under a name that carries
+// Builds what the browser gets: Tailwind's style sheet, the script modules and the fonts, each under a name that
+// carries
 // a fingerprint of its content, and a manifest that the templates read. Nothing is fetched.
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { chmodSync, cpSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  cpSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
 import { tmpdir } from 'node:os';
 import { fileURLToPath } from 'node:url';
@@ -13,10 +25,11 @@ const made = mkdtempSync(join(root, 'public/.build-'));
 const manifest = {};
 
 const hashOf = (content) => createHash('sha256').update(content).digest('hex').slice(0, 12);
-const walk = (dir) => readdirSync(dir).flatMap((name) => {
-  const path = join(dir, name);
-  return statSync(path).isDirectory() ? walk(path) : [path];
-});
+const walk = (dir) =>
+  readdirSync(dir).flatMap((name) => {
+    const path = join(dir, name);
+    return statSync(path).isDirectory() ? walk(path) : [path];
+  });
 
 /** Keeps content under a fingerprinted name and notes it in the manifest. */
 function keep(name, content) {
@@ -31,17 +44,31 @@ function keep(name, content) {
 const fontDir = join(root, 'node_modules/@fontsource-variable/atkinson-hyperlegible-next/files');
 const fonts = {};
 for (const style of ['normal', 'italic']) {
-  fonts[style] = keep(`atkinson-${style}.woff2`, readFileSync(join(fontDir, `atkinson-hyperlegible-next-latin-wght-${style}.woff2`)));
+  fonts[style] = keep(
+    `atkinson-${style}.woff2`,
+    readFileSync(join(fontDir, `atkinson-hyperlegible-next-latin-wght-${style}.woff2`)),
+  );
 }
 
 const work = mkdtempSync(join(tmpdir(), 'garden-css-'));
 const raw = join(work, 'app.css');
-execFileSync(join(root, 'node_modules/.bin/tailwindcss'), ['-i', join(root, 'assets/styles/app.css'), '-o', raw, '--minify'], { cwd: root, stdio: ['ignore', 'ignore', 'pipe'] });
-keep('app.css', readFileSync(raw, 'utf8').replaceAll('FONT_NORMAL', fonts.normal).replaceAll('FONT_ITALIC', fonts.italic));
+execFileSync(
+  join(root, 'node_modules/.bin/tailwindcss'),
+  ['-i', join(root, 'assets/styles/app.css'), '-o', raw, '--minify'],
+  { cwd: root, stdio: ['ignore', 'ignore', 'pipe'] },
+);
+keep(
+  'app.css',
+  readFileSync(raw, 'utf8')
+    .replaceAll('FONT_NORMAL', fonts.normal)
+    .replaceAll('FONT_ITALIC', fonts.italic),
+);
 rmSync(work, { recursive: true, force: true });
 
 // Modules import each other by relative names, so all of them live in one folder named by the whole.
-const scripts = walk(join(root, 'assets/scripts')).filter((path) => path.endsWith('.js')).sort();
+const scripts = walk(join(root, 'assets/scripts'))
+  .filter((path) => path.endsWith('.js'))
+  .sort();
 const folder = `scripts-${hashOf(scripts.map((path) => readFileSync(path, 'utf8')).join('\n'))}`;
 for (const path of scripts) {
   const name = relative(join(root, 'assets/scripts'), path);
@@ -50,7 +77,9 @@ for (const path of scripts) {
   manifest[name] = `${folder}/${name}`;
 }
 
-const php = Object.entries(manifest).map(([name, target]) => `    '${name}' => '${target}',`).join('\n');
+const php = Object.entries(manifest)
+  .map(([name, target]) => `    '${name}' => '${target}',`)
+  .join('\n');
 writeFileSync(join(made, 'manifest.php'), `<?php\n\nreturn [\n${php}\n];\n`);
 chmodSync(made, 0o755); // the web server runs as somebody else
 rmSync(out, { recursive: true, force: true });

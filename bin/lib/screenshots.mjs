@@ -4,7 +4,10 @@ import { chromium } from '@playwright/test';
 
 const [base, password, folder = 'docs/screenshots'] = process.argv.slice(2);
 mkdirSync(folder, { recursive: true });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox'],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const shot = async (name, path, options = {}) => {
   if (path) await page.goto(base + path);
@@ -18,13 +21,17 @@ await page.getByLabel('E-mail').fill('maren@quayside.example');
 await page.getByLabel('Password').fill(password);
 await page.getByRole('button', { name: 'Sign in' }).click();
 await shot('today');
-const idOf = async (name) => (await page.getByRole('link', { name }).first().getAttribute('href')).split('/').pop();
+const idOf = async (name) =>
+  (await page.getByRole('link', { name }).first().getAttribute('href')).split('/').pop();
 const odalys = await idOf('Odalys Brandt');
 const tomasz = await idOf('Tomasz Ferrow');
 await shot('client', `/clients/${odalys}`, { whole: true });
 await shot('measure', `/clients/${odalys}/measure?set=motion`);
 await shot('findings', `/clients/${odalys}/findings`);
-await shot('screen', `/clients/${tomasz}/screen?task=spiral&side=right`, { before: () => page.locator('section[aria-label="Kept"]').evaluate((element) => element.scrollIntoView()) });
+await shot('screen', `/clients/${tomasz}/screen?task=spiral&side=right`, {
+  before: () =>
+    page.locator('section[aria-label="Kept"]').evaluate((element) => element.scrollIntoView()),
+});
 await shot('steadiness', `/clients/${tomasz}/steadiness`);
 await page.goto(`${base}/devices`);
 const glove = page.locator('li', { hasText: 'Glove, right' });
@@ -44,16 +51,25 @@ await shot('what-if', `/clients/${tomasz}/what-if`);
 await shot('week', `/clients/${odalys}/week`);
 await shot('exercises', '/exercises');
 await shot('exercise', '/exercises/of/clasped-arm-raise');
-await shot('own', '/exercises/own/new?from=each-finger-lift', { before: async () => {
-  await page.locator('#picture').scrollIntoViewIfNeeded();
-  await page.locator('[data-pose="end"] [data-joint]').filter({ hasText: 'Ring MCP' }).getByRole('slider').fill('-34');
-  await page.waitForTimeout(1500);
-  await page.evaluate(() => document.querySelector('#picture').scrollIntoView());
-} });
+await shot('own', '/exercises/own/new?from=each-finger-lift', {
+  before: async () => {
+    await page.locator('#picture').scrollIntoViewIfNeeded();
+    await page
+      .locator('[data-pose="end"] [data-joint]')
+      .filter({ hasText: 'Ring MCP' })
+      .getByRole('slider')
+      .fill('-34');
+    await page.waitForTimeout(1500);
+    await page.evaluate(() => document.querySelector('#picture').scrollIntoView());
+  },
+});
 await page.goto(`${base}/clients/${odalys}/sittings/new`);
-await page.getByRole('group', { name: /Pain now/ }).getByLabel('1', { exact: true }).check();
+await page
+  .getByRole('group', { name: /Pain now/ })
+  .getByLabel('1', { exact: true })
+  .check();
 const late = page.getByLabel('No', { exact: true });
-if (await late.count() > 0) await late.check();
+if ((await late.count()) > 0) await late.check();
 await page.getByRole('button', { name: 'Begin' }).click();
 for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'On', exact: true }).click();
 await shot('sitting');

@@ -2,13 +2,47 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { beginSitting, complaints, signIn } from './steps.js';
 
-const measuring = { measure: '/measure', motion: '/measure?set=motion', findings: '/findings', screen: '/screen', steadiness: '/steadiness', live: '/live' };
-const pages = { overview: '', change: '/edit', screening: '/screening', placement: '/placement', routine: '/routine', print: '/routine/print', approaches: '/approaches', goals: '/goals', whatIf: '/what-if', week: '/week', sitting: '/sittings/new', decisions: '/decisions' };
+const measuring = {
+  measure: '/measure',
+  motion: '/measure?set=motion',
+  findings: '/findings',
+  screen: '/screen',
+  steadiness: '/steadiness',
+  live: '/live',
+};
+const pages = {
+  overview: '',
+  change: '/edit',
+  screening: '/screening',
+  placement: '/placement',
+  routine: '/routine',
+  print: '/routine/print',
+  approaches: '/approaches',
+  goals: '/goals',
+  whatIf: '/what-if',
+  week: '/week',
+  sitting: '/sittings/new',
+  decisions: '/decisions',
+};
 
 async function serious(page) {
-  await page.evaluate(() => document.querySelectorAll('details').forEach((element) => { element.open = true; }));
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-  return violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`);
+  await page.evaluate(() =>
+    document.querySelectorAll('details').forEach((element) => {
+      element.open = true;
+    }),
+  );
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  return violations
+    .filter((v) => ['serious', 'critical'].includes(v.impact))
+    .map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 3)
+          .join(' | ')}`,
+    );
 }
 
 test('nothing serious on any view, nor in the player on a phone', async ({ page }) => {
@@ -18,7 +52,9 @@ test('nothing serious on any view, nor in the player on a phone', async ({ page 
   found['sign-in'] = await serious(page);
   await signIn(page);
   found.today = await serious(page);
-  const client = await page.getByRole('link', { name: 'Tomasz Ferrow', exact: true }).getAttribute('href');
+  const client = await page
+    .getByRole('link', { name: 'Tomasz Ferrow', exact: true })
+    .getAttribute('href');
   for (const [name, path] of Object.entries(pages)) {
     await page.goto(client + path);
     found[name] = await serious(page);
@@ -32,7 +68,9 @@ test('nothing serious on any view, nor in the player on a phone', async ({ page 
     expect.soft(box.height, await target.textContent()).toBeGreaterThanOrEqual(56);
   }
 
-  expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual({});
+  expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual(
+    {},
+  );
   expect(complained).toEqual([]);
 });
 
@@ -40,14 +78,18 @@ test('nothing serious on the pages that measure', async ({ page }) => {
   const complained = complaints(page);
   const found = {};
   await signIn(page);
-  const client = await page.getByRole('link', { name: 'Tomasz Ferrow', exact: true }).getAttribute('href');
+  const client = await page
+    .getByRole('link', { name: 'Tomasz Ferrow', exact: true })
+    .getAttribute('href');
   for (const [name, path] of Object.entries(measuring)) {
     await page.goto(client + path);
     found[name] = await serious(page);
   }
   await page.goto('/devices');
   found.bench = await serious(page);
-  expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual({});
+  expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual(
+    {},
+  );
   expect(complained).toEqual([]);
 });
 
@@ -55,10 +97,21 @@ test('nothing serious on the pages of the exercises', async ({ page }) => {
   const complained = complaints(page);
   const found = {};
   await signIn(page);
-  for (const [name, path] of Object.entries({ exercises: '/exercises', search: '/exercises?words=wrist', ladder: '/exercises/ladder/base-1', exercise: '/exercises/of/shelf-arm-side-raise', sheet: '/exercises/of/pencil-creep/print', rules: '/exercises/rules', release: '/exercises/hands-on-release', own: '/exercises/own/new?from=each-finger-lift' })) {
+  for (const [name, path] of Object.entries({
+    exercises: '/exercises',
+    search: '/exercises?words=wrist',
+    ladder: '/exercises/ladder/base-1',
+    exercise: '/exercises/of/shelf-arm-side-raise',
+    sheet: '/exercises/of/pencil-creep/print',
+    rules: '/exercises/rules',
+    release: '/exercises/hands-on-release',
+    own: '/exercises/own/new?from=each-finger-lift',
+  })) {
     await page.goto(path);
     found[name] = await serious(page);
   }
-  expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual({});
+  expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual(
+    {},
+  );
   expect(complained).toEqual([]);
 });

@@ -62,7 +62,10 @@ test('the same path with the keyboard alone', async ({ page }) => {
 
   // sitting
   await go(page, 'i', '**/sittings/new');
-  const pain = page.getByRole('group', { name: /Pain now/ }).getByRole('radio').first();
+  const pain = page
+    .getByRole('group', { name: /Pain now/ })
+    .getByRole('radio')
+    .first();
   await tabTo(page, pain);
   await page.keyboard.press('Space');
   await page.keyboard.press('ArrowRight');
@@ -85,10 +88,14 @@ test('the same path with the keyboard alone', async ({ page }) => {
   // decisions
   await Promise.all([page.waitForURL('**/sittings/new'), page.goBack()]);
   await go(page, 'd', '**/decisions');
-  const accept = page.locator('li[data-rung="helped-lift-hold"]').getByRole('button', { name: 'Accept', exact: true });
+  const accept = page
+    .locator('li[data-rung="helped-lift-hold"]')
+    .getByRole('button', { name: 'Accept', exact: true });
   await tabTo(page, accept);
   await page.keyboard.press('Enter');
   await expect(page.getByText('Accepted.')).toBeVisible();
   await go(page, 'r', '**/routine');
-  await expect(page.locator('#items > li').filter({ hasText: 'Helped lift and hold' })).toContainText('hold 7 s');
+  await expect(
+    page.locator('#items > li').filter({ hasText: 'Helped lift and hold' }),
+  ).toContainText('hold 7 s');
 });

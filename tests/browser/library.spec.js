@@ -2,10 +2,15 @@ import { expect, test } from '@playwright/test';
 import { frameAt } from '../../assets/scripts/core/drawing.js';
 import { complaints, signIn } from './steps.js';
 
-test('a therapist finds an exercise by typing, sees it moving and prints its sheet', async ({ page }) => {
+test('a therapist finds an exercise by typing, sees it moving and prints its sheet', async ({
+  page,
+}) => {
   const complained = complaints(page);
   await signIn(page);
-  await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: 'Exercises' }).click();
+  await page
+    .getByRole('navigation', { name: 'Main' })
+    .getByRole('link', { name: 'Exercises' })
+    .click();
   await expect(page.getByRole('heading', { name: 'Wrist and forearm' })).toBeVisible();
   await page.getByLabel('Words').fill('pencil cre');
   await expect(page.getByRole('status').filter({ hasText: '2 exercises' })).toBeVisible();
@@ -17,7 +22,9 @@ test('a therapist finds an exercise by typing, sees it moving and prints its she
 
   await expect(page.getByRole('heading', { name: 'Pencil creep' })).toBeVisible();
   for (const image of await page.locator('figure img').all()) {
-    await expect.poll(() => image.evaluate((element) => element.complete && element.naturalWidth > 0)).toBe(true);
+    await expect
+      .poll(() => image.evaluate((element) => element.complete && element.naturalWidth > 0))
+      .toBe(true);
   }
   await page.getByRole('button', { name: 'Show moving' }).click();
   const moving = page.getByRole('img', { name: /moving$/ });
@@ -42,7 +49,9 @@ test('with reduced motion nothing offers to move', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Show moving' })).toBeHidden();
 });
 
-test('a variant with a pose of its own: slider and number agree, both hands are drawn, limits are kept', async ({ page }) => {
+test('a variant with a pose of its own: slider and number agree, both hands are drawn, limits are kept', async ({
+  page,
+}) => {
   const complained = complaints(page);
   await signIn(page);
   await page.goto('/exercises/of/each-finger-lift');
@@ -65,7 +74,9 @@ test('a variant with a pose of its own: slider and number agree, both hands are 
   await expect(page.getByText('Kept. It can be added to any routine by hand.')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Ring lift, higher' })).toBeVisible();
   const image = page.locator('figure img').last();
-  await expect.poll(() => image.evaluate((element) => element.complete && element.naturalWidth > 0)).toBe(true);
+  await expect
+    .poll(() => image.evaluate((element) => element.complete && element.naturalWidth > 0))
+    .toBe(true);
   await page.goto('/exercises?words=ring+higher');
   await expect(page.getByRole('link', { name: 'Ring lift, higher' })).toBeVisible();
   expect(complained.filter((text) => !text.includes('422'))).toEqual([]);

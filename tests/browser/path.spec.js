@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { answerScreening, beginSitting, complaints, signIn, tab } from './steps.js';
 
-test('a therapist takes a new client from sign-in to an accepted dose in the next routine', async ({ page }) => {
+test('a therapist takes a new client from sign-in to an accepted dose in the next routine', async ({
+  page,
+}) => {
   const complained = complaints(page);
   await signIn(page);
 
@@ -17,7 +19,9 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('region', { name: 'Cautions' })).toContainText('not asked');
   await answerScreening(page);
-  await expect(page.getByRole('region', { name: 'Cautions' })).toContainText('Screening is complete');
+  await expect(page.getByRole('region', { name: 'Cautions' })).toContainText(
+    'Screening is complete',
+  );
 
   // measure: nonsense is refused in place, figures come as you type
   await tab(page, 'Measure');
@@ -26,8 +30,14 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   await expect(page.locator('[data-fill]')).toBeVisible(); // the fields are connected
   const field = (label) => page.getByLabel(label, { exact: false }).first();
   await field('Index MCP bent, right, active').fill('400');
-  await expect(page.getByText('Index MCP bent, right, active: 400 is outside -45..130').first()).toBeVisible();
-  for (const [joint, bent, straight] of [['MCP', 80, 20], ['PIP', 90, 40], ['DIP', 60, 10]]) {
+  await expect(
+    page.getByText('Index MCP bent, right, active: 400 is outside -45..130').first(),
+  ).toBeVisible();
+  for (const [joint, bent, straight] of [
+    ['MCP', 80, 20],
+    ['PIP', 90, 40],
+    ['DIP', 60, 10],
+  ]) {
     await field(`Index ${joint} bent, right, active`).fill(String(bent));
     await field(`Index ${joint} straight, right, active`).fill(String(straight));
   }
@@ -41,12 +51,37 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   await field('Steps followed').fill('3');
   await field('Tone, finger flexors, right').fill('2');
   await field('Tone, wrist flexors, right').fill('2');
-  for (const list of await page.locator('form details').all()) await list.evaluate((element) => { element.open = true; });
-  for (const tick of [/^Light stroking.*right/, /^Skin of hand.*right/, /^A flat finger slides.*right/, /^The hand can lie.*right/, /^Any finger moves.*right/, /^After stretching.*right/, /^Forearm supported: the wrist moves.*right/, /^Forearm on its little.*right/, /^The fingers hold the thumb.*right/, /curls|^At rest and one minute.*right/]) {
-    await page.getByRole('radiogroup', { name: tick }).first().getByRole('radio', { name: 'Yes' }).check();
+  for (const list of await page.locator('form details').all())
+    await list.evaluate((element) => {
+      element.open = true;
+    });
+  for (const tick of [
+    /^Light stroking.*right/,
+    /^Skin of hand.*right/,
+    /^A flat finger slides.*right/,
+    /^The hand can lie.*right/,
+    /^Any finger moves.*right/,
+    /^After stretching.*right/,
+    /^Forearm supported: the wrist moves.*right/,
+    /^Forearm on its little.*right/,
+    /^The fingers hold the thumb.*right/,
+    /curls|^At rest and one minute.*right/,
+  ]) {
+    await page
+      .getByRole('radiogroup', { name: tick })
+      .first()
+      .getByRole('radio', { name: 'Yes' })
+      .check();
   }
-  for (const list of ['Skin and touch', 'Pain and loose joints', 'Stiffness that does not give', 'How the hand reacts']) {
-    await page.getByRole('checkbox', { name: `${list}, right: looked for, none of the rest` }).check();
+  for (const list of [
+    'Skin and touch',
+    'Pain and loose joints',
+    'Stiffness that does not give',
+    'How the hand reacts',
+  ]) {
+    await page
+      .getByRole('checkbox', { name: `${list}, right: looked for, none of the rest` })
+      .check();
   }
   await page.getByLabel('Helped lift and hold, right').selectOption('clean');
   await page.getByLabel('Close, then open, right').selectOption('clean');
@@ -66,7 +101,9 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   const items = page.locator('#items > li');
   await expect(items.filter({ hasText: 'Helped lift and hold' })).toContainText('8 ×, hold 5 s');
   const before = await items.count();
-  await page.getByLabel('Item', { exact: true }).selectOption({ label: 'Side-rest wrist back (gravity taken away)' });
+  await page
+    .getByLabel('Item', { exact: true })
+    .selectOption({ label: 'Side-rest wrist back (gravity taken away)' });
   await page.getByLabel('Why', { exact: true }).fill('Likes to begin with it');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(items).toHaveCount(before + 1);
@@ -74,7 +111,9 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   await expect(items).toHaveCount(before);
   for (const image of await page.locator('#items img').all()) {
     await image.scrollIntoViewIfNeeded();
-    await expect.poll(() => image.evaluate((element) => element.complete && element.naturalWidth > 0)).toBe(true);
+    await expect
+      .poll(() => image.evaluate((element) => element.complete && element.naturalWidth > 0))
+      .toBe(true);
   }
 
   // three sittings on three days, told by the device
@@ -83,7 +122,11 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
     await beginSitting(page);
     await page.evaluate((days) => {
       const RealDate = Date;
-      globalThis.Date = class extends RealDate { constructor(...args) { super(...(args.length > 0 ? args : [RealDate.now() - days * 86400000])); } };
+      globalThis.Date = class extends RealDate {
+        constructor(...args) {
+          super(...(args.length > 0 ? args : [RealDate.now() - days * 86400000]));
+        }
+      };
     }, daysAgo);
     for (let item = 0; item < before; item += 1) {
       const shown = page.locator('[data-item]:visible');

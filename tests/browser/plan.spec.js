@@ -2,7 +2,9 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { complaints, signIn, tab } from './steps.js';
 
-test('a routine is suggested and edited, an approach chosen, the week spread round a calendar and printed', async ({ page }) => {
+test('a routine is suggested and edited, an approach chosen, the week spread round a calendar and printed', async ({
+  page,
+}) => {
   const complained = complaints(page);
   await signIn(page, 'sefa');
   await page.getByRole('link', { name: 'Odalys Brandt', exact: true }).click();
@@ -10,11 +12,15 @@ test('a routine is suggested and edited, an approach chosen, the week spread rou
   await page.getByRole('button', { name: /^Suggest( anew)?$/ }).click();
   await expect(page.getByText('A new routine, within the time.')).toBeVisible();
   const items = page.locator('#items > li h3');
-  const position = async (name) => (await items.allTextContents()).findIndex((text) => text.includes(name));
-  expect(await position('Finger space opener')).toBeLessThan(await position('Thumb lift-away stretch'));
+  const position = async (name) =>
+    (await items.allTextContents()).findIndex((text) => text.includes(name));
+  expect(await position('Finger space opener')).toBeLessThan(
+    await position('Thumb lift-away stretch'),
+  );
 
   // edited: a dose moves the meters as it is typed, one item stays in, one stays out, an order waits for its reason
-  const item = (name) => page.locator('#items > li').filter({ has: page.getByRole('heading', { name }) });
+  const item = (name) =>
+    page.locator('#items > li').filter({ has: page.getByRole('heading', { name }) });
   const time = page.locator('#meters p').filter({ hasText: 'Time' });
   const before = await time.textContent();
   await item('Helped lift and hold').getByText('Dose', { exact: true }).click();
@@ -25,11 +31,18 @@ test('a routine is suggested and edited, an approach chosen, the week spread rou
   await expect(item('Helped lift and hold')).toContainText('kept in');
   await item('Wrist ease-back').getByRole('button', { name: 'Remove' }).click();
   await expect(page.getByRole('heading', { name: 'This would set a rule aside' })).toBeVisible();
-  await page.getByLabel('Why it is right for this client all the same').fill('Eased in the bath just before');
+  await page
+    .getByLabel('Why it is right for this client all the same')
+    .fill('Eased in the bath just before');
   await page.getByRole('button', { name: 'Do it all the same' }).click();
-  await expect(page.locator('#items')).toContainText('Kept all the same: Eased in the bath just before');
+  await expect(page.locator('#items')).toContainText(
+    'Kept all the same: Eased in the bath just before',
+  );
   const closing = page.locator('#items > li').last();
-  const name = (await closing.getByRole('heading').textContent()).replace(/^\d+\. /, '').split(' ·')[0].trim();
+  const name = (await closing.getByRole('heading').textContent())
+    .replace(/^\d+\. /, '')
+    .split(' ·')[0]
+    .trim();
   await closing.locator('summary', { hasText: 'Swap' }).click();
   await closing.getByRole('button', { name: 'Swap' }).click();
   await expect(page.locator('#items > li').last()).toContainText(`Instead of ${name}`);
@@ -56,15 +69,30 @@ test('a routine is suggested and edited, an approach chosen, the week spread rou
   await tab(page, 'Routine');
   await page.getByRole('button', { name: /^Suggest( anew)?$/ }).click();
   await expect(page.getByText('A new routine, within the time.')).toBeVisible();
-  expect(await position('Thumb lift-away stretch')).toBeLessThan(await position('Finger space opener'));
+  expect(await position('Thumb lift-away stretch')).toBeLessThan(
+    await position('Finger space opener'),
+  );
 
   // the week leaves a busy Wednesday free and says so
   await page.getByRole('link', { name: 'Week', exact: true }).click();
-  await page.getByLabel(/The client’s calendar/).setInputFiles({ name: 'mine.ics', mimeType: 'text/calendar', buffer: Buffer.from('BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//y//EN\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTAMP:20250101T000000Z\r\nDTSTART;VALUE=DATE:20250101\r\nRRULE:FREQ=WEEKLY;BYDAY=WE\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n') });
+  await page
+    .getByLabel(/The client’s calendar/)
+    .setInputFiles({
+      name: 'mine.ics',
+      mimeType: 'text/calendar',
+      buffer: Buffer.from(
+        'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//y//EN\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTAMP:20250101T000000Z\r\nDTSTART;VALUE=DATE:20250101\r\nRRULE:FREQ=WEEKLY;BYDAY=WE\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n',
+      ),
+    });
   await page.getByRole('button', { name: 'Keep and spread anew' }).click();
-  await expect(page.locator('.week > section').nth(2)).toContainText('No free time that is long enough.');
+  await expect(page.locator('.week > section').nth(2)).toContainText(
+    'No free time that is long enough.',
+  );
   await expect(page.locator('.week > section').nth(0)).toContainText('7:00');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'As a calendar file' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'As a calendar file' }).click(),
+  ]);
   const file = readFileSync(await download.path(), 'utf8');
   expect(file.match(/BEGIN:VEVENT/g)).toHaveLength(6);
   expect(file).not.toContain('Odalys');
@@ -82,6 +110,8 @@ test('a routine is suggested and edited, an approach chosen, the week spread rou
   await tab(page, 'Placement');
   await page.getByRole('link', { name: 'Approaches' }).click();
   await page.locator('#fist').getByRole('button', { name: 'Back to the default' }).click();
-  await expect(page.locator('#fist')).toContainText('Default because: The fingers hold the thumb down.');
+  await expect(page.locator('#fist')).toContainText(
+    'Default because: The fingers hold the thumb down.',
+  );
   expect(complained.filter((text) => !text.includes('422'))).toEqual([]); // the refused choice above
 });

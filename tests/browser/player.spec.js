@@ -3,13 +3,18 @@ import { beginSitting, signIn } from './steps.js';
 
 async function begin(page) {
   await signIn(page);
-  const client = await page.getByRole('link', { name: 'Tomasz Ferrow', exact: true }).getAttribute('href');
+  const client = await page
+    .getByRole('link', { name: 'Tomasz Ferrow', exact: true })
+    .getAttribute('href');
   await page.goto(`${client}/sittings/new`);
   await beginSitting(page);
   return page.locator('[data-item]:visible');
 }
 
-test('a line logged without a network is kept, also over a closed tab, and sent once when it is back', async ({ page, context }) => {
+test('a line logged without a network is kept, also over a closed tab, and sent once when it is back', async ({
+  page,
+  context,
+}) => {
   const shown = await begin(page);
   const address = page.url();
   await page.route('**/log', (route) => route.abort());
@@ -19,7 +24,10 @@ test('a line logged without a network is kept, also over a closed tab, and sent 
 
   const again = await context.newPage();
   let sent = 0;
-  await again.route('**/log', (route) => { sent += 1; return route.continue(); });
+  await again.route('**/log', (route) => {
+    sent += 1;
+    return route.continue();
+  });
   await again.goto(address);
   await expect.poll(() => sent).toBe(1);
   await expect(again.locator('[data-waiting]')).toHaveText('');
@@ -30,12 +38,20 @@ test('a line logged without a network is kept, also over a closed tab, and sent 
 test('a shaking hand that taps twice logs once', async ({ page }) => {
   const shown = await begin(page);
   const lines = [];
-  page.on('request', (request) => { if (request.url().endsWith('/log')) lines.push(request.postDataJSON()); });
+  page.on('request', (request) => {
+    if (request.url().endsWith('/log')) lines.push(request.postDataJSON());
+  });
   await expect(shown).toHaveAttribute('data-item', '0');
-  await page.evaluate(async () => { // both touches from inside the page: a busy machine cannot pull them apart
-    const touch = (item) => [...document.querySelectorAll(`[data-item="${item}"] button`)].find((button) => button.textContent.trim() === 'Done as planned').click();
+  await page.evaluate(async () => {
+    // both touches from inside the page: a busy machine cannot pull them apart
+    const touch = (item) =>
+      [...document.querySelectorAll(`[data-item="${item}"] button`)]
+        .find((button) => button.textContent.trim() === 'Done as planned')
+        .click();
     touch(0);
-    await new Promise((resolve) => { setTimeout(resolve, 150); });
+    await new Promise((resolve) => {
+      setTimeout(resolve, 150);
+    });
     touch(1);
   });
   await expect.poll(() => lines.length).toBeGreaterThan(0);
@@ -50,7 +66,9 @@ test('the hold ring counts moves and holds and can be paused', async ({ page }) 
   await pacer.getByRole('button', { name: 'Pace me' }).click();
   await expect(pacer.locator('[data-seconds]')).toHaveText(/^\d+$/);
   const before = Number(await pacer.locator('[data-seconds]').textContent());
-  await expect.poll(async () => Number(await pacer.locator('[data-seconds]').textContent())).toBeLessThan(before);
+  await expect
+    .poll(async () => Number(await pacer.locator('[data-seconds]').textContent()))
+    .toBeLessThan(before);
   await pacer.getByRole('button', { name: 'Pause' }).click();
   const paused = await pacer.locator('[data-seconds]').textContent();
   await page.waitForTimeout(1300);

@@ -11,6 +11,9 @@ export default defineConfig({
     baseURL: process.env.GARDEN_URL,
     actionTimeout: 40_000,
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-quic', '--disable-background-networking'] },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-quic', '--disable-background-networking'],
+    },
   },
 });

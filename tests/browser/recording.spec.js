@@ -9,7 +9,9 @@ async function openMeasure(page, client, link) {
   await page.locator('.presets').getByRole('link', { name: link, exact: true }).click();
 }
 
-test('a spiral is calibrated, drawn with the pointer, analysed and drawn again over the one before', async ({ page }) => {
+test('a spiral is calibrated, drawn with the pointer, analysed and drawn again over the one before', async ({
+  page,
+}) => {
   const complained = complaints(page);
   await openMeasure(page, 'Tomasz Ferrow', 'On the screen');
   await expect(page.locator('[data-scale-says]')).toHaveText(/Not calibrated/);
@@ -28,7 +30,10 @@ test('a spiral is calibrated, drawn with the pointer, analysed and drawn again o
   const cx = box.x + box.width / 2;
   const cy = box.y + box.height / 2;
   const pitch = Math.min(13 * (342 / 85.6), (box.height / 2 - 14 - 8) / 3);
-  const at = (turn) => [cx + (20 + pitch * turn) * Math.cos(2 * Math.PI * turn), cy + (20 + pitch * turn) * Math.sin(2 * Math.PI * turn)];
+  const at = (turn) => [
+    cx + (20 + pitch * turn) * Math.cos(2 * Math.PI * turn),
+    cy + (20 + pitch * turn) * Math.sin(2 * Math.PI * turn),
+  ];
   await page.mouse.move(...at(0));
   await page.mouse.down();
   for (let i = 1; i <= 240; i += 1) await page.mouse.move(...at((2.9 * i) / 240));
@@ -40,7 +45,10 @@ test('a spiral is calibrated, drawn with the pointer, analysed and drawn again o
   await expect(newest).toContainText(/^.*[23]\.\d mm from the guide/);
   await expect(page.locator('section[aria-label="Kept"] polyline.before-line')).toHaveCount(1);
   await expect(page.locator('section[aria-label="Kept"] polyline.after-line')).toHaveCount(1);
-  const [download] = await Promise.all([page.waitForEvent('download'), newest.getByRole('link', { name: 'file' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    newest.getByRole('link', { name: 'file' }).click(),
+  ]);
   const file = JSON.parse(readFileSync(await download.path(), 'utf8'));
   expect(file.format).toBe('hand-garden/ink');
   expect(file.strokes[0].length).toBeGreaterThan(200);
@@ -54,14 +62,22 @@ test('every touch of the tapping test counts', async ({ page }) => {
   await page.waitForURL('**task=tapping**');
   await expect(page.locator('[data-scale-says]')).not.toBeEmpty();
   const box = await page.locator('canvas').boundingBox();
-  for (let i = 0; i < 14; i += 1) await page.mouse.click(box.x + box.width / 2 + (i % 2 === 0 ? -180 : 180), box.y + box.height / 2);
+  for (let i = 0; i < 14; i += 1)
+    await page.mouse.click(
+      box.x + box.width / 2 + (i % 2 === 0 ? -180 : 180),
+      box.y + box.height / 2,
+    );
   await expect(page.locator('[data-says]')).toHaveText('14 taps');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.locator('section[aria-label="Kept"] tbody tr').first()).toContainText('14 taps in 15 s');
+  await expect(page.locator('section[aria-label="Kept"] tbody tr').first()).toContainText(
+    '14 taps in 15 s',
+  );
   await page.getByRole('button', { name: 'Take the newest back' }).click();
 });
 
-test('the hand moves with the glove, a key freezes it, and a silent glove loses nothing', async ({ page }) => {
+test('the hand moves with the glove, a key freezes it, and a silent glove loses nothing', async ({
+  page,
+}) => {
   await signIn(page);
   await page.goto('/devices');
   const glove = page.locator('li', { hasText: 'Glove, right' });
@@ -85,7 +101,10 @@ test('the hand moves with the glove, a key freezes it, and a silent glove loses 
   // the glove is stopped in another tab: the page says so, the last frame can still be captured
   const bench = await page.context().newPage();
   await bench.goto('/devices');
-  await bench.locator('li', { hasText: 'Glove, right' }).getByRole('button', { name: 'Stop' }).click();
+  await bench
+    .locator('li', { hasText: 'Glove, right' })
+    .getByRole('button', { name: 'Stop' })
+    .click();
   await expect(page.locator('[data-state]')).toContainText('Silent for');
   await page.getByLabel('As bent as it goes').check();
   await page.keyboard.press('c');

@@ -10,15 +10,19 @@ export async function signIn(page, who = 'maren') {
 
 /** Every answer that the screening page asks for, as no. */
 export async function answerScreening(page) {
-  for (const fieldset of await page.locator('form ol > li').all()) await fieldset.getByLabel('No', { exact: true }).check();
+  for (const fieldset of await page.locator('form ol > li').all())
+    await fieldset.getByLabel('No', { exact: true }).check();
   await page.getByRole('button', { name: 'Keep answers' }).click();
 }
 
 /** Answers what is asked before a sitting, and begins it. */
 export async function beginSitting(page) {
-  await page.getByRole('group', { name: /Pain now/ }).getByLabel('1', { exact: true }).check();
+  await page
+    .getByRole('group', { name: /Pain now/ })
+    .getByLabel('1', { exact: true })
+    .check();
   const late = page.getByLabel('No', { exact: true });
-  if (await late.count() > 0) await late.check();
+  if ((await late.count()) > 0) await late.check();
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.waitForURL('**/sittings/*');
 }
@@ -30,8 +34,16 @@ export async function tab(page, name) {
 /** A list of what the browser complained about; empty at the end of a good test. */
 export function complaints(page) {
   const list = [];
-  page.on('console', (message) => { if (message.type() === 'error') list.push(message.text()); });
+  page.on('console', (message) => {
+    if (message.type() === 'error') list.push(message.text());
+  });
   page.on('pageerror', (error) => list.push(String(error)));
-  page.on('request', (request) => { if (new URL(request.url()).host !== new URL(process.env.GARDEN_URL).host && !request.url().startsWith('data:')) list.push(`fetched from elsewhere: ${request.url()}`); });
+  page.on('request', (request) => {
+    if (
+      new URL(request.url()).host !== new URL(process.env.GARDEN_URL).host &&
+      !request.url().startsWith('data:')
+    )
+      list.push(`fetched from elsewhere: ${request.url()}`);
+  });
   return list;
 }

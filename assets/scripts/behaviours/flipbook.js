@@ -1,7 +1,8 @@
 import { frameAt, hang } from '../core/drawing.js';
 
 /**
- * Shows the movement in place of the end picture. Nothing is fetched before it is wanted; with reduced motion the button
+ * Shows the movement in place of the end picture. Nothing is fetched before it is wanted; with reduced motion
+ * the button
  * stays away and start, end and arrow say it all.
  * @param {HTMLElement} box carries data-book, the address of the frames
  */
@@ -33,7 +34,14 @@ export function connect(box) {
     const frame = frameAt(now - begun, book.frames.length, (book.frames.length - 1) / 1.1); // a heavy one has fewer frames, not a faster hand
     if (frame !== shown && !document.hidden) {
       shown = frame;
-      hang(moving, book.window, book.frames[frame].map(([name, d, hole]) => ({ d, paint: hole ? { ...book.paint[name], 'fill-rule': 'evenodd' } : book.paint[name] })));
+      hang(
+        moving,
+        book.window,
+        book.frames[frame].map(([name, d, hole]) => ({
+          d,
+          paint: hole ? { ...book.paint[name], 'fill-rule': 'evenodd' } : book.paint[name],
+        })),
+      );
     }
     requestAnimationFrame(step);
   };

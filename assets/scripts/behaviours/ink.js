@@ -1,5 +1,6 @@
 /**
- * A sheet to draw, write or tap on. Every sample that the pointer gave is kept, those between two frames too. Figures come
+ * A sheet to draw, write or tap on. Every sample that the pointer gave is kept, those between two frames too.
+ * Figures come
  * from the server; this module knows places and times only.
  * @param {HTMLElement} place carries data-task, data-side, data-keep, data-token and data-scales
  */
@@ -9,7 +10,8 @@ const TAPPING_MS = 15_000;
 const LINE_MS = 20_000;
 
 /** What tells this screen at this zoom from another. */
-export const screenName = () => `${screen.width}x${screen.height}@${Math.round(devicePixelRatio * 1000) / 1000}:${Math.round((window.visualViewport?.scale ?? 1) * 100)}`;
+export const screenName = () =>
+  `${screen.width}x${screen.height}@${Math.round(devicePixelRatio * 1000) / 1000}:${Math.round((window.visualViewport?.scale ?? 1) * 100)}`;
 
 export function connect(place) {
   const { task, side } = place.dataset;
@@ -32,7 +34,10 @@ export function connect(place) {
     guide = guideOf(task, clientWidth, clientHeight, scaleOf());
     draw();
     const scale = scaleOf();
-    place.querySelector('[data-scale-says]').textContent = scale === null ? 'Not calibrated here: no millimetres.' : `Calibrated, ${scale.toFixed(2)} points a millimetre.`;
+    place.querySelector('[data-scale-says]').textContent =
+      scale === null
+        ? 'Not calibrated here: no millimetres.'
+        : `Calibrated, ${scale.toFixed(2)} points a millimetre.`;
   }
 
   function draw() {
@@ -57,7 +62,9 @@ export function connect(place) {
     paper.fillStyle = '#33213a';
     paper.lineWidth = 2.2;
     paper.beginPath();
-    stroke.slice(Math.max(0, from - 1)).forEach(([, x, y], i) => (i === 0 ? paper.moveTo(x, y) : paper.lineTo(x, y)));
+    stroke
+      .slice(Math.max(0, from - 1))
+      .forEach(([, x, y], i) => (i === 0 ? paper.moveTo(x, y) : paper.lineTo(x, y)));
     paper.stroke();
     if (stroke.length === 1) {
       paper.beginPath();
@@ -69,7 +76,12 @@ export function connect(place) {
   const round = (value) => Math.round(value * 100) / 100;
   function sample(event) {
     const box = canvas.getBoundingClientRect();
-    return [round(event.timeStamp - start), round(event.clientX - box.left), round(event.clientY - box.top), round(event.pressure)];
+    return [
+      round(event.timeStamp - start),
+      round(event.clientX - box.left),
+      round(event.clientY - box.top),
+      round(event.pressure),
+    ];
   }
 
   canvas.addEventListener('pointerdown', (event) => {
@@ -119,7 +131,10 @@ export function connect(place) {
 
   function tell() {
     const samples = strokes.reduce((sum, stroke) => sum + stroke.length, 0);
-    const what = task === 'tapping' ? `${strokes.length} taps` : `${strokes.length} ${strokes.length === 1 ? 'stroke' : 'strokes'}, ${samples} samples`;
+    const what =
+      task === 'tapping'
+        ? `${strokes.length} taps`
+        : `${strokes.length} ${strokes.length === 1 ? 'stroke' : 'strokes'}, ${samples} samples`;
     says.textContent = finished ? `${what}. Time is up: keep it or start over.` : what;
   }
 
@@ -135,17 +150,30 @@ export function connect(place) {
 
   keep.addEventListener('click', async () => {
     keep.disabled = true;
-    const body = { format: 'hand-garden/ink', version: 1, task, side, pointer, screen: screenName(), strokes };
+    const body = {
+      format: 'hand-garden/ink',
+      version: 1,
+      task,
+      side,
+      pointer,
+      screen: screenName(),
+      strokes,
+    };
     if (guide) body.guide = guide;
     if (place.querySelector('[data-signature]')?.checked) body.signature = true;
     try {
-      const response = await fetch(place.dataset.keep, { method: 'POST', headers: { 'Content-Type': 'application/json', 'X-Garden-Token': place.dataset.token }, body: JSON.stringify(body) });
+      const response = await fetch(place.dataset.keep, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json', 'X-Garden-Token': place.dataset.token },
+        body: JSON.stringify(body),
+      });
       const answer = await response.json();
       if (response.ok) {
         location.assign(answer.go);
         return;
       }
-      says.textContent = answer.problem ?? 'The server did not take it. What was drawn is still here: try again.';
+      says.textContent =
+        answer.problem ?? 'The server did not take it. What was drawn is still here: try again.';
     } catch {
       says.textContent = 'No network. What was drawn is still here: try again.';
     }
@@ -154,10 +182,19 @@ export function connect(place) {
 
   const card = place.querySelector('[data-card]');
   const width = place.querySelector('[data-card-width]');
-  const size = () => { card.style.width = `${width.value}px`; card.style.height = `${width.value / 1.586}px`; };
+  const size = () => {
+    card.style.width = `${width.value}px`;
+    card.style.height = `${width.value / 1.586}px`;
+  };
   width.addEventListener('input', size);
-  for (const [name, step] of [['less', -1], ['more', 1]]) {
-    place.querySelector(`[data-card-${name}]`).addEventListener('click', () => { width.value = Number(width.value) + step; size(); });
+  for (const [name, step] of [
+    ['less', -1],
+    ['more', 1],
+  ]) {
+    place.querySelector(`[data-card-${name}]`).addEventListener('click', () => {
+      width.value = Number(width.value) + step;
+      size();
+    });
   }
   place.querySelector('[data-screen]').value = screenName();
   window.addEventListener('resize', () => {

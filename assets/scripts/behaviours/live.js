@@ -1,5 +1,6 @@
 /**
- * The newest frame of a device, asked for eight or nine times a second: the next question goes out when the last answer has
+ * The newest frame of a device, asked for eight or nine times a second: the next question goes out when the last
+ * answer has
  * been drawn, so that a slow server is never crowded. A capture names the frame that is on the screen.
  * @param {HTMLElement} place carries the addresses and the kind of device
  */
@@ -23,12 +24,16 @@ export function connect(place) {
   async function look() {
     const began = performance.now();
     try {
-      const response = await fetch(`${place.dataset.newest}?page=${page}${asked % FAULTS_EVERY === 0 ? '&faults=1' : ''}`, { headers: { Accept: 'application/json' } });
+      const response = await fetch(
+        `${place.dataset.newest}?page=${page}${asked % FAULTS_EVERY === 0 ? '&faults=1' : ''}`,
+        { headers: { Accept: 'application/json' } },
+      );
       asked += 1;
       if (!response.ok) throw new Error(String(response.status));
       draw(await response.json());
     } catch {
-      find('[data-state]').textContent = 'The application does not answer. What was captured is kept.';
+      find('[data-state]').textContent =
+        'The application does not answer. What was captured is kept.';
     }
     setTimeout(look, Math.max(0, EVERY_MS - (performance.now() - began)));
   }
@@ -38,7 +43,10 @@ export function connect(place) {
     shown = answer.frame === null ? null : answer;
     find('[data-state]').textContent = answer.says;
     for (const button of place.querySelectorAll('[data-capture-it], [data-record-it]')) {
-      button.disabled = shown === null || (button.matches('[data-record-it]') && (answer.state !== 'live' || place.dataset.busy === '1'));
+      button.disabled =
+        shown === null ||
+        (button.matches('[data-record-it]') &&
+          (answer.state !== 'live' || place.dataset.busy === '1'));
     }
     if (answer.hand) {
       hang(find('.live-hand'), view, answer.hand.layers);
@@ -53,14 +61,23 @@ export function connect(place) {
       trace.push(answer.values);
       if (trace.length > TRACE_POINTS) trace.shift();
       for (const line of place.querySelectorAll('[data-axis]')) {
-        line.setAttribute('points', trace.map((v, i) => `${(i * 600) / TRACE_POINTS},${80 - v[line.dataset.axis] * 5}`).join(' '));
+        line.setAttribute(
+          'points',
+          trace
+            .map((v, i) => `${(i * 600) / TRACE_POINTS},${80 - v[line.dataset.axis] * 5}`)
+            .join(' '),
+        );
       }
     }
     if (answer.faults) {
-      list('[data-faults]', answer.faults.map((words) => `${words} in the last 10 s`));
+      list(
+        '[data-faults]',
+        answer.faults.map((words) => `${words} in the last 10 s`),
+      );
       list('[data-examples]', answer.examples);
     }
-    find('[data-pages]').textContent = `${answer.pages.open} live page${answer.pages.open === 1 ? '' : 's'} open; about ${answer.pages.fit} fit (${answer.pages.msADrawing} ms a drawing).`;
+    find('[data-pages]').textContent =
+      `${answer.pages.open} live page${answer.pages.open === 1 ? '' : 's'} open; about ${answer.pages.fit} fit (${answer.pages.msADrawing} ms a drawing).`;
     if (isNew) {
       place.dataset.drawnAfterMs = String(Date.now() - answer.receivedMs);
       place.dispatchEvent(new CustomEvent('drawn', { detail: Date.now() - answer.receivedMs }));
@@ -68,18 +85,25 @@ export function connect(place) {
   }
 
   function list(selector, texts) {
-    find(selector).replaceChildren(...texts.map((text) => Object.assign(document.createElement('li'), { textContent: text })));
+    find(selector).replaceChildren(
+      ...texts.map((text) => Object.assign(document.createElement('li'), { textContent: text })),
+    );
   }
 
   async function send(address, fields) {
     const data = new URLSearchParams(fields);
     try {
-      const response = await fetch(address, { method: 'POST', body: data, headers: { 'X-Garden-Token': token, Accept: 'application/json' } });
+      const response = await fetch(address, {
+        method: 'POST',
+        body: data,
+        headers: { 'X-Garden-Token': token, Accept: 'application/json' },
+      });
       const answer = await response.json();
       find('[data-says]').textContent = answer.says ?? answer.problem;
       return response.ok ? answer : null;
     } catch {
-      find('[data-says]').textContent = 'Not captured: the application does not answer. Capture again.';
+      find('[data-says]').textContent =
+        'Not captured: the application does not answer. Capture again.';
       return null;
     }
   }
@@ -88,7 +112,13 @@ export function connect(place) {
 
   find('[data-capture-it]')?.addEventListener('click', async () => {
     const frozen = shown; // what was on the screen when the key went down
-    const answer = await send(place.dataset.capture, { frame: frozen.frame, what: chosen('what'), mode: chosen('mode'), side: chosen('side'), from: from ?? '' });
+    const answer = await send(place.dataset.capture, {
+      frame: frozen.frame,
+      what: chosen('what'),
+      mode: chosen('mode'),
+      side: chosen('side'),
+      from: from ?? '',
+    });
     if (answer && kind === 'gauge') {
       from = null;
       best = null;
@@ -104,7 +134,10 @@ export function connect(place) {
   const begin = find('[data-begin]');
   begin?.addEventListener('click', async () => {
     if (begin.dataset.from) {
-      await send(place.dataset.independence, { from: begin.dataset.from, what: find('[data-finger]').value });
+      await send(place.dataset.independence, {
+        from: begin.dataset.from,
+        what: find('[data-finger]').value,
+      });
       delete begin.dataset.from;
       begin.textContent = 'Begin';
     } else if (shown) {
@@ -126,10 +159,19 @@ export function connect(place) {
       find('[data-says]').textContent = left > 0 ? `Recording: ${left} s.` : 'Analysing.';
       if (left > 0) return;
       clearInterval(tick);
-      const answer = await send(place.dataset.record, { from: start, seconds, action: chosen('action') || 'action', side: chosen('side'), trial: place.dataset.trial ?? '' });
+      const answer = await send(place.dataset.record, {
+        from: start,
+        seconds,
+        action: chosen('action') || 'action',
+        side: chosen('side'),
+        trial: place.dataset.trial ?? '',
+      });
       place.dataset.busy = '';
       if (answer?.go) {
-        const link = Object.assign(document.createElement('a'), { href: answer.go, textContent: 'Look at it' });
+        const link = Object.assign(document.createElement('a'), {
+          href: answer.go,
+          textContent: 'Look at it',
+        });
         find('[data-says]').append(' ', link);
       }
     }, 1000);

@@ -1,5 +1,6 @@
 /**
- * The measuring form: figures from the core as you type, last values to copy, keys that answer and go on. Every change goes
+ * The measuring form: figures from the core as you type, last values to copy, keys that answer and go on. Every
+ * change goes
  * to the server as a draft, one request at a time, so that a closed tab loses nothing.
  * @param {HTMLFormElement} form carries data-figures, the address that computes and keeps the draft
  */
@@ -30,25 +31,39 @@ export function connect(form) {
     }
     if (field.matches('.yesno')) {
       const answer = { y: 'yes', n: 'no' }[key.toLowerCase()];
-      return answer && (() => {
-        field.querySelector(`input[value="${answer}"]`).checked = true;
-        send();
-        go(field);
-      });
+      return (
+        answer &&
+        (() => {
+          field.querySelector(`input[value="${answer}"]`).checked = true;
+          send();
+          go(field);
+        })
+      );
     }
     if (field.tagName !== 'INPUT' || (key !== '=' && field.value !== '')) {
       return null;
     }
     if (key === '=' && field.dataset.last) {
-      return () => { set(field, field.dataset.last); go(field); };
+      return () => {
+        set(field, field.dataset.last);
+        go(field);
+      };
     }
     if (key === 'u') {
-      return () => { set(field, 'usual'); go(field); };
+      return () => {
+        set(field, 'usual');
+        go(field);
+      };
     }
     if (key === 'U') {
       return () => {
         const part = fingerOf(field);
-        history.fill(fields.filter((other) => other.tagName === 'INPUT' && other.value === '' && fingerOf(other) === part), () => 'usual');
+        history.fill(
+          fields.filter(
+            (other) => other.tagName === 'INPUT' && other.value === '' && fingerOf(other) === part,
+          ),
+          () => 'usual',
+        );
         go(fields.filter((other) => fingerOf(other) === part).pop() ?? field);
       };
     }
@@ -75,15 +90,34 @@ export function connect(form) {
   form.addEventListener('focusin', (event) => markJoint(form, event.target));
 
   // A page that comes back from the history is older than what was kept since: it is fetched anew, with the draft.
-  window.addEventListener('pageshow', (event) => { if (event.persisted) location.reload(); });
+  window.addEventListener('pageshow', (event) => {
+    if (event.persisted) location.reload();
+  });
 
   const fill = form.querySelector('[data-fill]');
   fill.hidden = false;
   for (const button of fill.querySelectorAll('[data-copy-side]')) {
-    button.addEventListener('click', () => history.fill(fields.filter((f) => f.dataset.side === button.dataset.copySide && f.value === '' && f.dataset.last), (f) => f.dataset.last));
+    button.addEventListener('click', () =>
+      history.fill(
+        fields.filter(
+          (f) => f.dataset.side === button.dataset.copySide && f.value === '' && f.dataset.last,
+        ),
+        (f) => f.dataset.last,
+      ),
+    );
   }
   for (const button of fill.querySelectorAll('[data-usual-side]')) {
-    button.addEventListener('click', () => history.fill(fields.filter((f) => f.dataset.side === button.dataset.usualSide && f.value === '' && f.name.includes(':active:')), () => 'usual'));
+    button.addEventListener('click', () =>
+      history.fill(
+        fields.filter(
+          (f) =>
+            f.dataset.side === button.dataset.usualSide &&
+            f.value === '' &&
+            f.name.includes(':active:'),
+        ),
+        () => 'usual',
+      ),
+    );
   }
 }
 
@@ -102,12 +136,18 @@ function sender(form, onAnswer) {
     try {
       const data = new FormData(form);
       data.set('look', document.activeElement?.dataset?.side ?? '');
-      for (const name of new Set([...form.querySelectorAll('.yesno input')].map((input) => input.name))) {
+      for (const name of new Set(
+        [...form.querySelectorAll('.yesno input')].map((input) => input.name),
+      )) {
         if (!data.has(name)) {
           data.set(name, '');
         }
       }
-      const response = await fetch(form.dataset.figures, { method: 'POST', body: data, headers: { Accept: 'application/json' } });
+      const response = await fetch(form.dataset.figures, {
+        method: 'POST',
+        body: data,
+        headers: { Accept: 'application/json' },
+      });
       if (response.ok) {
         onAnswer(await response.json());
       } else {
@@ -164,12 +204,15 @@ function set(field, value) {
 }
 
 function focus(target) {
-  const field = target.matches?.('.yesno') ? target.querySelector('input:checked') ?? target.querySelector('input') : target;
+  const field = target.matches?.('.yesno')
+    ? (target.querySelector('input:checked') ?? target.querySelector('input'))
+    : target;
   field.focus();
   field.select?.();
 }
 
-const partsOf = (field) => (field.name ?? field.querySelector('input').name).replace(/^\w+\[|\]$/g, '').split(':');
+const partsOf = (field) =>
+  (field.name ?? field.querySelector('input').name).replace(/^\w+\[|\]$/g, '').split(':');
 
 /** Tables with a head go column by column, those without one row by row. */
 function inTakingOrder(fields) {
@@ -177,13 +220,22 @@ function inTakingOrder(fields) {
     const table = field.closest('table');
     const cell = field.closest('td');
     let column = 0;
-    for (let before = cell?.previousElementSibling; before; before = before.previousElementSibling) {
+    for (
+      let before = cell?.previousElementSibling;
+      before;
+      before = before.previousElementSibling
+    ) {
       column += before.colSpan;
     }
     return { field, table, column: table?.tHead ? column : 0 };
   });
   const tables = [...new Set(placed.map((one) => one.table))];
-  return tables.flatMap((table) => placed.filter((one) => one.table === table).sort((a, b) => a.column - b.column).map((one) => one.field));
+  return tables.flatMap((table) =>
+    placed
+      .filter((one) => one.table === table)
+      .sort((a, b) => a.column - b.column)
+      .map((one) => one.field),
+  );
 }
 
 /** Digit, hand and mode: `index_pip_flexion` and `index_dip_flexion` of one hand are one finger. */
@@ -195,7 +247,10 @@ function fingerOf(field) {
 function markJoint(form, target) {
   const [code, side] = target.name?.startsWith('m[') ? partsOf(target) : ['', ''];
   for (const link of form.querySelectorAll('.hand-map a')) {
-    const here = code !== '' && link.getAttribute('href').includes(`:${side}:`) && code.startsWith(link.dataset.joint === 'thumb' ? 'thumb_palmar' : link.dataset.joint);
+    const here =
+      code !== '' &&
+      link.getAttribute('href').includes(`:${side}:`) &&
+      code.startsWith(link.dataset.joint === 'thumb' ? 'thumb_palmar' : link.dataset.joint);
     link.setAttribute('aria-current', here ? 'true' : 'false');
   }
 }
@@ -221,28 +276,46 @@ function show(form, fields, answer) {
     place.querySelector('[data-passive]').textContent = hand.passive || '–';
     place.querySelectorAll('tbody tr').forEach((row, i) => {
       const { active, passive, lag, ask } = hand.rows[i];
-      [active, passive, ask ? `${lag} ${ask}` : lag].forEach((text, cell) => { row.cells[cell + 1].textContent = text; });
+      [active, passive, ask ? `${lag} ${ask}` : lag].forEach((text, cell) => {
+        row.cells[cell + 1].textContent = text;
+      });
     });
-    place.querySelector('[data-findings]').replaceChildren(...hand.findings.map((title) => Object.assign(document.createElement('li'), { textContent: title })));
+    place
+      .querySelector('[data-findings]')
+      .replaceChildren(
+        ...hand.findings.map((title) =>
+          Object.assign(document.createElement('li'), { textContent: title }),
+        ),
+      );
   }
   if (answer.hand) {
     const figure = form.querySelector('[data-live-hand]');
     figure.hidden = false;
     hang(figure.querySelector('svg'), answer.hand.window, answer.hand.layers);
-    figure.querySelector('figcaption').textContent = `${answer.hand.side} hand, opened by itself as measured`;
+    figure.querySelector('figcaption').textContent =
+      `${answer.hand.side} hand, opened by itself as measured`;
   }
-  form.querySelector('[data-kept]').textContent = answer.typed > 0 ? `${answer.typed} values typed; the draft is on the server.` : '';
+  form.querySelector('[data-kept]').textContent =
+    answer.typed > 0 ? `${answer.typed} values typed; the draft is on the server.` : '';
 }
 
 function say(field, kind, text) {
   const place = field.closest('td') ?? field.parentElement;
   const id = `${kind}-${field.name}`;
-  const said = place.querySelector(`[id="${CSS.escape(id)}"]`) ?? (kind === 'wrong' ? place.querySelector('.wrong:not([id])') : null);
+  const said =
+    place.querySelector(`[id="${CSS.escape(id)}"]`) ??
+    (kind === 'wrong' ? place.querySelector('.wrong:not([id])') : null);
   if (!text) {
     said?.remove();
     return;
   }
-  const words = said ?? place.appendChild(Object.assign(document.createElement('span'), { className: kind === 'wrong' ? 'wrong' : 'quiet small block' }));
+  const words =
+    said ??
+    place.appendChild(
+      Object.assign(document.createElement('span'), {
+        className: kind === 'wrong' ? 'wrong' : 'quiet small block',
+      }),
+    );
   words.id = id;
   words.textContent = text;
   field.setAttribute('aria-describedby', id);

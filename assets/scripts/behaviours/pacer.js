@@ -3,9 +3,19 @@ import { at, phasesOf } from '../core/pace.js';
 /** Hold ring, repetition count and rest of one item. */
 export function connect(root) {
   const number = (name) => Number(root.dataset[name]);
-  const phases = phasesOf({ sides: number('sides'), sets: number('sets'), repetitions: number('repetitions'), parts: number('parts'), moveSeconds: number('move'), holdSeconds: number('hold'), restSeconds: number('rest') });
+  const phases = phasesOf({
+    sides: number('sides'),
+    sets: number('sets'),
+    repetitions: number('repetitions'),
+    parts: number('parts'),
+    moveSeconds: number('move'),
+    holdSeconds: number('hold'),
+    restSeconds: number('rest'),
+  });
   const [ring, seconds] = [root.querySelector('.gone'), root.querySelector('[data-seconds]')];
-  const [cue, count, go, halt] = ['cue', 'count', 'go', 'halt'].map((name) => root.querySelector(`[data-${name}]`));
+  const [cue, count, go, halt] = ['cue', 'count', 'go', 'halt'].map((name) =>
+    root.querySelector(`[data-${name}]`),
+  );
   let elapsed = 0;
   let since = null;
   let timer = null;
@@ -50,7 +60,12 @@ export function connect(root) {
     timer = setInterval(show, 200);
     show();
   });
-  halt.addEventListener('click', () => { stop(); go.focus(); });
-  root.addEventListener('pacer:stop', () => { if (since !== null) stop(); });
+  halt.addEventListener('click', () => {
+    stop();
+    go.focus();
+  });
+  root.addEventListener('pacer:stop', () => {
+    if (since !== null) stop();
+  });
   root.hidden = phases.length === 0;
 }

@@ -1,7 +1,8 @@
 import { hang } from '../core/drawing.js';
 
 /**
- * The pose editor: a slider and a number for each joint, the hand drawn on both sides; light while a slider moves, whole
+ * The pose editor: a slider and a number for each joint, the hand drawn on both sides; light while a slider
+ * moves, whole
  * when it rests.
  * @param {HTMLFormElement} form carries data-sketch, the address that draws
  */
@@ -23,14 +24,22 @@ export function connect(form) {
       data.set('whole', '1');
     }
     try {
-      const response = await fetch(form.dataset.sketch, { method: 'POST', body: data, headers: { Accept: 'application/json' } });
+      const response = await fetch(form.dataset.sketch, {
+        method: 'POST',
+        body: data,
+        headers: { Accept: 'application/json' },
+      });
       const answer = await response.json();
       if (mine !== round) {
         return;
       }
       form.querySelector('[data-problem]').textContent = answer.problem ?? '';
       for (const side of answer.problem ? [] : ['right', 'left']) {
-        hang(form.querySelector(`[data-live="${side}"] svg`), answer[side].window, answer[side].layers);
+        hang(
+          form.querySelector(`[data-live="${side}"] svg`),
+          answer[side].window,
+          answer[side].layers,
+        );
       }
     } catch {
       // no network: the last drawing stays, what is typed too
@@ -39,14 +48,21 @@ export function connect(form) {
   const changed = () => {
     if (!asked) {
       asked = true;
-      requestAnimationFrame(() => { asked = false; draw(false); });
+      requestAnimationFrame(() => {
+        asked = false;
+        draw(false);
+      });
     }
     clearTimeout(resting);
     resting = setTimeout(() => draw(true), 350);
   };
   const check = (number) => {
     const value = Number(number.value.replace(',', '.'));
-    const wrong = !Number.isFinite(value) || number.value.trim() === '' || value < Number(number.dataset.low) || value > Number(number.dataset.high);
+    const wrong =
+      !Number.isFinite(value) ||
+      number.value.trim() === '' ||
+      value < Number(number.dataset.low) ||
+      value > Number(number.dataset.high);
     number.toggleAttribute('aria-invalid', wrong);
     if (wrong) {
       number.setAttribute('aria-invalid', 'true');

@@ -40,7 +40,9 @@ export function connect(button) {
       dialog.showModal();
       return;
     }
-    const target = off.checked ? null : targets.find((candidate) => candidate.dataset.key === event.key);
+    const target = off.checked
+      ? null
+      : targets.find((candidate) => candidate.dataset.key === event.key);
     if (target) {
       event.preventDefault();
       target.click();

@@ -1,7 +1,8 @@
 const SVG = 'http://www.w3.org/2000/svg';
 
 /**
- * Hangs layers into an SVG, back to front. Paths that are there are used again, so that a moving picture does not rebuild.
+ * Hangs layers into an SVG, back to front. Paths that are there are used again, so that a moving picture does
+ * not rebuild.
  * @param {SVGElement} svg
  * @param {number[]} view x, y, width, height
  * @param {{paint: Record<string, string>, d: string}[]} layers
@@ -35,5 +36,7 @@ export function frameAt(milliseconds, frames, perSecond = 12, wait = 700) {
   if (t < wait + way) {
     return Math.min(frames - 1, Math.round(((t - wait) * perSecond) / 1000));
   }
-  return t < 2 * wait + way ? frames - 1 : Math.max(0, frames - 1 - Math.round(((t - 2 * wait - way) * perSecond) / 1000));
+  return t < 2 * wait + way
+    ? frames - 1
+    : Math.max(0, frames - 1 - Math.round(((t - 2 * wait - way) * perSecond) / 1000));
 }

@@ -1,4 +1,7 @@
-/** Where the guide of a test lies on a sheet; sizes in millimetres where the screen is calibrated, else at a usual density. */
+/**
+ * Where the guide of a test lies on a sheet; sizes in millimetres where the screen is calibrated, else at a usual
+ * density.
+ */
 const USUAL_PIXELS_PER_MM = 4;
 
 /** @returns {object|null} as docs/formats.md says of `guide` */
@@ -8,7 +11,14 @@ export function guideOf(task, width, height, pixelsPerMm) {
   const cy = height / 2;
   if (task === 'spiral') {
     const turns = 3;
-    return { kind: 'spiral', cx, cy, start_radius: 2 * mm, pitch: Math.min(13 * mm, (height / 2 - 14 - 2 * mm) / turns), turns };
+    return {
+      kind: 'spiral',
+      cx,
+      cy,
+      start_radius: 2 * mm,
+      pitch: Math.min(13 * mm, (height / 2 - 14 - 2 * mm) / turns),
+      turns,
+    };
   }
   if (task === 'line') {
     const half = Math.min(75 * mm, width / 2 - 20);
@@ -17,7 +27,13 @@ export function guideOf(task, width, height, pixelsPerMm) {
   if (task === 'tapping') {
     const radius = Math.min(12 * mm, height / 3);
     const apart = Math.min(90 * mm, width - 3 * radius) / 2;
-    return { centres: [[cx - apart, cy], [cx + apart, cy]], radius };
+    return {
+      centres: [
+        [cx - apart, cy],
+        [cx + apart, cy],
+      ],
+      radius,
+    };
   }
   return null;
 }
@@ -28,16 +44,35 @@ export function outlineOf(guide) {
     return [];
   }
   if (guide.kind === 'line') {
-    return [{ points: [[guide.x1, guide.y1], [guide.x2, guide.y2]], width: 8, closed: false }];
+    return [
+      {
+        points: [
+          [guide.x1, guide.y1],
+          [guide.x2, guide.y2],
+        ],
+        width: 8,
+        closed: false,
+      },
+    ];
   }
   if (guide.kind === 'spiral') {
     const steps = Math.ceil(guide.turns * 48);
     const points = Array.from({ length: steps + 1 }, (_, i) => {
       const turn = (guide.turns * i) / steps;
       const radius = guide.start_radius + guide.pitch * turn;
-      return [guide.cx + radius * Math.cos(2 * Math.PI * turn), guide.cy + radius * Math.sin(2 * Math.PI * turn)];
+      return [
+        guide.cx + radius * Math.cos(2 * Math.PI * turn),
+        guide.cy + radius * Math.sin(2 * Math.PI * turn),
+      ];
     });
     return [{ points, width: 8, closed: false }];
   }
-  return guide.centres.map(([x, y]) => ({ points: Array.from({ length: 48 }, (_, i) => [x + guide.radius * Math.cos((2 * Math.PI * i) / 48), y + guide.radius * Math.sin((2 * Math.PI * i) / 48)]), width: 5, closed: true }));
+  return guide.centres.map(([x, y]) => ({
+    points: Array.from({ length: 48 }, (_, i) => [
+      x + guide.radius * Math.cos((2 * Math.PI * i) / 48),
+      y + guide.radius * Math.sin((2 * Math.PI * i) / 48),
+    ]),
+    width: 5,
+    closed: true,
+  }));
 }

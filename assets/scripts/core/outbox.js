@@ -25,7 +25,9 @@ export class Outbox {
 
   /** Sends what waits, in order. @returns {Promise<{refused: Array<{line: object, problem: string}>}>} */
   flush() {
-    this.busy ??= this.sendAll().finally(() => { this.busy = null; });
+    this.busy ??= this.sendAll().finally(() => {
+      this.busy = null;
+    });
     return this.busy;
   }
 

@@ -1,6 +1,7 @@
 /**
  * The phases of an item in order: move, hold, rest. A timed item is one long 'go on'.
- * @param {{sides: number, sets: number, repetitions: number, parts: number, moveSeconds: number, holdSeconds: number, restSeconds: number}} dose
+ * @param {{sides: number, sets: number, repetitions: number, parts: number, moveSeconds: number, holdSeconds:
+ *     number, restSeconds: number}} dose
  * @returns {Array<{cue: string, seconds: number, side: number, set: number, repetition: number}>}
  */
 export function phasesOf(dose) {
@@ -10,10 +11,22 @@ export function phasesOf(dose) {
   for (let side = 1; side <= dose.sides; side += 1) {
     for (let set = 1; set <= dose.sets; set += 1) {
       if (phases.length > 0 && dose.restSeconds > 0) {
-        phases.push({ cue: set === 1 ? 'Rest, then the other hand' : 'Rest', seconds: dose.restSeconds, side, set, repetition: 0 });
+        phases.push({
+          cue: set === 1 ? 'Rest, then the other hand' : 'Rest',
+          seconds: dose.restSeconds,
+          side,
+          set,
+          repetition: 0,
+        });
       }
       for (let repetition = 1; repetition <= inOneSet; repetition += 1) {
-        phases.push({ cue: timed ? 'Go on' : 'Move', seconds: dose.moveSeconds, side, set, repetition });
+        phases.push({
+          cue: timed ? 'Go on' : 'Move',
+          seconds: dose.moveSeconds,
+          side,
+          set,
+          repetition,
+        });
         if (dose.holdSeconds > 0) {
           phases.push({ cue: 'Hold', seconds: dose.holdSeconds, side, set, repetition });
         }
@@ -25,7 +38,8 @@ export function phasesOf(dose) {
 
 /**
  * Where in the phases a moment lies.
- * @returns {{index: number, left: number, share: number}|null} seconds left in the phase, share of it gone; null when all is done
+ * @returns {{index: number, left: number, share: number}|null} seconds left in the phase, share of it gone; null
+ *     when all is done
  */
 export function at(phases, elapsedSeconds) {
   let start = 0;
