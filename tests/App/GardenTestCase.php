@@ -32,6 +32,7 @@ abstract class GardenTestCase extends WebTestCase
 
     protected function setUp(): void
     {
+        KeptPages::of(static::class.'-'.$this->nameWithDataSet());
         $this->browser = static::createClient();
         $this->browser->disableReboot();
         $this->entities = $this->service(EntityManagerInterface::class);
@@ -156,6 +157,12 @@ abstract class GardenTestCase extends WebTestCase
     protected function page(): string
     {
         return (string) $this->browser->getResponse()->getContent();
+    }
+
+    /** The page with white space as a browser shows it. */
+    protected function shown(): string
+    {
+        return (string) preg_replace('/\s+/', ' ', $this->page());
     }
 
     protected function assertStatus(int $expected): void

@@ -281,7 +281,7 @@ final class LibraryTest extends GardenTestCase
         $this->browser->followRedirect();
         self::assertStringContainsString('Left out from now on: wide-l, outer-pair', $this->page());
         $this->browser->request('GET', '/exercises/of/four-shape-chain');
-        self::assertStringContainsString('This clinic leaves out: wide L, outer pair', $this->page());
+        self::assertStringContainsString('This clinic leaves out: wide L, outer pair', $this->shown());
         self::assertNotEquals(
             $before,
             $this->browser->getCrawler()->filter('figure img')->extract(['src']),

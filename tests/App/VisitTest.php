@@ -150,7 +150,7 @@ final class VisitTest extends OdalysTestCase
         self::assertSelectorTextContains('main', 'lets go at -45°');
         self::assertMatchesRegularExpression(
             '/Long finger flexors short or toned<\/b>: measure [^<]*wrist at -30/',
-            $this->page(),
+            $this->shown(),
         );
         self::assertSelectorExists('figure.chart svg[aria-label*="50 % at -60°"]');
     }
@@ -186,8 +186,8 @@ final class VisitTest extends OdalysTestCase
         $this->entities->flush();
         $this->browser->request('GET', $this->path('/findings'));
         $found = fn (string $label): string => 1 === preg_match(
-            '#<tr><th[^>]*>'.$label.'.*?</tr>#s',
-            $this->page(),
+            '#<tr> <th[^>]*>'.$label.'.*?</tr>#s',
+            $this->shown(),
             $row,
         ) ? $row[0] : '';
 
