@@ -31,9 +31,11 @@ final class Stopwatch
             $name,
             $median,
             $times[(int) ($rounds * .95)],
-            null === $limitMs
-                ? ''
-                : \sprintf('   (limit %.0f%s)', $limitMs, $median <= $limitMs ? '' : ', MISSED'),
+            match (true) {
+                null === $limitMs => '',
+                $median <= $limitMs => \sprintf('   (limit %.0f)', $limitMs),
+                default => \sprintf('   (limit %.0f, MISSED)', $limitMs),
+            },
         );
 
         return $median;

@@ -45,7 +45,7 @@ Stopwatch::run(
     static fn (): mixed => (
         new CatalogueStore($root.'/catalogue', $cache, false)
     )->get()->rung('helped-lift-hold'),
-    1.0,
+    limitMs: 1.0,
 );
 Stopwatch::run(
     'catalogue, all ladders out of the ready values',
@@ -61,7 +61,7 @@ Stopwatch::run(
     static fn (): mixed => (
         new CatalogueStore($root.'/catalogue', $cache, false)
     )->search()->find($filter),
-    50.0,
+    limitMs: 50.0,
 );
 Stopwatch::run(
     'catalogue, from decoded YAML',
@@ -89,7 +89,7 @@ Stopwatch::run(
             $case->log,
             $case->facts->conditions,
             5,
-            $case->today,
+            today: $case->today,
         );
     },
 );
@@ -101,7 +101,7 @@ Stopwatch::run(
         $cases[$round % 3]->facts,
         $cases[$round % 3]->today,
     ),
-    10.0,
+    limitMs: 10.0,
 );
 $placed = array_map(
     static fn ($case) => (new Placer($catalogue))->place($case->facts, $case->today),
@@ -114,7 +114,7 @@ Stopwatch::run(
     static fn (int $round): mixed => (new Builder($catalogue))->build(
         $cases[$round % 3]->brief($placed[$round % 3]),
     ),
-    50.0,
+    limitMs: 50.0,
 );
 
 $motion = new SimulatedDevice(DeviceKind::Motion, Profile::Tremor);
@@ -128,7 +128,7 @@ Stopwatch::run(
     3,
     40,
     static fn (): mixed => Steadiness::of(Trace::fromSamples(100.0, $samples)),
-    50.0,
+    limitMs: 50.0,
 );
 $glove = new SimulatedDevice(DeviceKind::Glove, Profile::Tight);
 $lines = '{"hello":"hand-garden/device","version":1,"kind":"glove","run":"bench"}'
@@ -154,7 +154,7 @@ Stopwatch::run(
             Camera::of($views[$round % 5], Side::Right),
         )
     )->layers(),
-    40.0,
+    limitMs: 40.0,
 );
 $painter = new Painter();
 Stopwatch::run(
@@ -168,7 +168,7 @@ Stopwatch::run(
             Side::Right,
         ),
     ),
-    15.0,
+    limitMs: 15.0,
 );
 $rungs = $catalogue->rungs();
 $pictures = new HandPictures(

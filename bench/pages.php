@@ -61,7 +61,7 @@ $signedIn = Stopwatch::run(
     300,
     $page('/bench/signed-in'),
 );
-$median = Stopwatch::run('client page', 50, 300, $page($client), 2 * $signedIn);
+$median = Stopwatch::run('client page', 50, 300, $page($client), limitMs: 2 * $signedIn);
 printf(
     "%-46s %.2f x the signed-in page, %.2f x the bare Twig page\n",
     'client page',
@@ -86,12 +86,12 @@ Stopwatch::run(
     20,
     100,
     $page('/exercises?words=lift+ring&condition=stroke&minutes=5'),
-    50.0,
+    limitMs: 50.0,
 );
 Stopwatch::run(
     'figures as you type, round trip',
     20,
     200,
     static fn (): string => $get($client.'/measure/figures', $figures),
-    100.0,
+    limitMs: 100.0,
 );

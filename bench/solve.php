@@ -36,7 +36,7 @@ for ($seed = 0; count($times) < CLIENTS; ++$seed) {
         $facts,
         $goals,
         new Limits(8 + $seed % 38),
-        $client->today,
+        today: $client->today,
     );
     $start = Stopwatch::processorMs();
     try {

@@ -11,51 +11,74 @@ final class Version20261126000000 extends AbstractMigration
 {
     public function getDescription(): string
     {
-        return 'Circumstances, trials and withdrawal of readings; signed visits; drafts; recordings; screens; devices; the rest of the intake';
+        return 'Circumstances, trials and withdrawal of readings; signed visits; drafts; recordings; screens; '
+            .'devices; the rest of the intake';
     }
 
     public function up(Schema $schema): void
     {
         $this->addSql(
-            "ALTER TABLE reading ADD source VARCHAR(8) DEFAULT 'hand' NOT NULL, ADD by_eye BOOLEAN DEFAULT false NOT NULL, ADD trials JSONB DEFAULT '[]' NOT NULL, ADD position VARCHAR(12) DEFAULT 'usual' NOT NULL, ADD medication VARCHAR(10) DEFAULT 'not asked' NOT NULL, ADD withdrawn_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL",
+            "ALTER TABLE reading ADD source VARCHAR(8) DEFAULT 'hand' NOT NULL, ADD by_eye BOOLEAN DEFAULT false NOT "
+                ."NULL, ADD trials JSONB DEFAULT '[]' NOT NULL, ADD position VARCHAR(12) DEFAULT 'usual' NOT NULL, "
+                ."ADD medication VARCHAR(10) DEFAULT 'not asked' NOT NULL, ADD withdrawn_at TIMESTAMP(0) WITH TIME "
+                .'ZONE DEFAULT NULL',
         );
         $this->addSql(
-            'ALTER TABLE reading ALTER source DROP DEFAULT, ALTER by_eye DROP DEFAULT, ALTER trials DROP DEFAULT, ALTER position DROP DEFAULT, ALTER medication DROP DEFAULT',
+            'ALTER TABLE reading ALTER source DROP DEFAULT, ALTER by_eye DROP DEFAULT, ALTER trials DROP DEFAULT, '
+                .'ALTER position DROP DEFAULT, ALTER medication DROP DEFAULT',
         );
         $this->addSql("UPDATE reading SET by_eye = true WHERE code = 'opening'");
-        // What was measured, as one text that is never null: the newest of each is then found by hopping from one to the next.
+        // What was measured, as one text that is never null: the newest of each is then found by hopping from one
+        // to the next.
         $this->addSql(
-            "ALTER TABLE reading ADD measured TEXT GENERATED ALWAYS AS (code || '|' || coalesce(side, '') || '|' || coalesce(mode, '') || '|' || coalesce(argument, '')) STORED",
+            "ALTER TABLE reading ADD measured TEXT GENERATED ALWAYS AS (code || '|' || coalesce(side, '') || '|' || "
+                ."coalesce(mode, '') || '|' || coalesce(argument, '')) STORED",
         );
         $this->addSql(
-            'CREATE INDEX reading_newest ON reading (client_id, measured, on_day, at, id) WHERE replaced_by_id IS NULL AND withdrawn_at IS NULL',
+            'CREATE INDEX reading_newest ON reading (client_id, measured, on_day, at, id) WHERE replaced_by_id IS '
+                .'NULL AND withdrawn_at IS NULL',
         );
         $this->addSql(
-            'ALTER TABLE visit ADD set_up_checked BOOLEAN DEFAULT false NOT NULL, ADD hours_since_dose DOUBLE PRECISION DEFAULT NULL, ADD signed_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL, ADD signed_by_id UUID DEFAULT NULL',
+            'ALTER TABLE visit ADD set_up_checked BOOLEAN DEFAULT false NOT NULL, ADD hours_since_dose DOUBLE '
+                .'PRECISION DEFAULT NULL, ADD signed_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL, ADD signed_by_id '
+                .'UUID DEFAULT NULL',
         );
         $this->addSql('ALTER TABLE visit ALTER set_up_checked DROP DEFAULT');
         $this->addSql("ALTER TABLE client ADD intake JSONB DEFAULT '{}' NOT NULL");
         $this->addSql('ALTER TABLE client ALTER intake DROP DEFAULT');
         $this->addSql(
-            'CREATE TABLE measure_draft (id UUID NOT NULL, clinic_id UUID NOT NULL, client_id UUID NOT NULL, staff_id UUID NOT NULL, typed JSONB NOT NULL, note TEXT NOT NULL, at TIMESTAMP(0) WITH TIME ZONE NOT NULL, PRIMARY KEY (id))',
+            'CREATE TABLE measure_draft (id UUID NOT NULL, clinic_id UUID NOT NULL, client_id UUID NOT NULL, '
+                .'staff_id UUID NOT NULL, typed JSONB NOT NULL, note TEXT NOT NULL, at TIMESTAMP(0) WITH TIME ZONE '
+                .'NOT NULL, PRIMARY KEY (id))',
         );
         $this->addSql('CREATE UNIQUE INDEX measure_draft_of ON measure_draft (client_id, staff_id)');
         $this->addSql(
-            'CREATE TABLE recording (id UUID NOT NULL, clinic_id UUID NOT NULL, client_id UUID NOT NULL, kind VARCHAR(10) NOT NULL, task VARCHAR(20) NOT NULL, side VARCHAR(5) NOT NULL, raw TEXT NOT NULL, found JSONB NOT NULL, series VARCHAR(120) NOT NULL, on_day DATE NOT NULL, at TIMESTAMP(0) WITH TIME ZONE NOT NULL, by_staff_id UUID NOT NULL, withdrawn_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL, PRIMARY KEY (id))',
+            'CREATE TABLE recording (id UUID NOT NULL, clinic_id UUID NOT NULL, client_id UUID NOT NULL, kind '
+                .'VARCHAR(10) NOT NULL, task VARCHAR(20) NOT NULL, side VARCHAR(5) NOT NULL, raw TEXT NOT NULL, '
+                .'found JSONB NOT NULL, series VARCHAR(120) NOT NULL, on_day DATE NOT NULL, at TIMESTAMP(0) WITH '
+                .'TIME ZONE NOT NULL, by_staff_id UUID NOT NULL, withdrawn_at TIMESTAMP(0) WITH TIME ZONE DEFAULT '
+                .'NULL, PRIMARY KEY (id))',
         );
         $this->addSql('CREATE INDEX recording_by_client ON recording (client_id, kind, at)');
         $this->addSql(
-            'CREATE TABLE screen_scale (id UUID NOT NULL, clinic_id UUID NOT NULL, screen VARCHAR(120) NOT NULL, pixels_per_mm DOUBLE PRECISION NOT NULL, by_staff_id UUID NOT NULL, at TIMESTAMP(0) WITH TIME ZONE NOT NULL, PRIMARY KEY (id))',
+            'CREATE TABLE screen_scale (id UUID NOT NULL, clinic_id UUID NOT NULL, screen VARCHAR(120) NOT NULL, '
+                .'pixels_per_mm DOUBLE PRECISION NOT NULL, by_staff_id UUID NOT NULL, at TIMESTAMP(0) WITH TIME ZONE '
+                .'NOT NULL, PRIMARY KEY (id))',
         );
         $this->addSql('CREATE INDEX screen_scale_of ON screen_scale (clinic_id, screen, at)');
         $this->addSql(
-            'CREATE TABLE device (id UUID NOT NULL, clinic_id UUID NOT NULL, name VARCHAR(60) NOT NULL, kind VARCHAR(10) NOT NULL, side VARCHAR(5) NOT NULL, token_hash VARCHAR(64) NOT NULL, profile VARCHAR(20) NOT NULL, wanted BOOLEAN NOT NULL, secret TEXT DEFAULT NULL, created_at TIMESTAMP(0) WITH TIME ZONE NOT NULL, retired_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL, PRIMARY KEY (id))',
+            'CREATE TABLE device (id UUID NOT NULL, clinic_id UUID NOT NULL, name VARCHAR(60) NOT NULL, kind '
+                .'VARCHAR(10) NOT NULL, side VARCHAR(5) NOT NULL, token_hash VARCHAR(64) NOT NULL, profile '
+                .'VARCHAR(20) NOT NULL, wanted BOOLEAN NOT NULL, secret TEXT DEFAULT NULL, created_at TIMESTAMP(0) '
+                .'WITH TIME ZONE NOT NULL, retired_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL, PRIMARY KEY (id))',
         );
         $this->addSql('CREATE UNIQUE INDEX device_token ON device (token_hash)');
         $this->addSql('CREATE INDEX device_by_clinic ON device (clinic_id)');
         // What devices send is kept for a minute: no write-ahead log, and empty after a crash.
         $this->addSql(
-            'CREATE UNLOGGED TABLE device_batch (id BIGINT GENERATED BY DEFAULT AS IDENTITY NOT NULL, device_id UUID NOT NULL, run VARCHAR(36) NOT NULL, first_seq BIGINT NOT NULL, last_seq BIGINT NOT NULL, received_ms BIGINT NOT NULL, frames JSONB NOT NULL, notes JSONB NOT NULL, PRIMARY KEY (id))',
+            'CREATE UNLOGGED TABLE device_batch (id BIGINT GENERATED BY DEFAULT AS IDENTITY NOT NULL, device_id UUID '
+                .'NOT NULL, run VARCHAR(36) NOT NULL, first_seq BIGINT NOT NULL, last_seq BIGINT NOT NULL, '
+                .'received_ms BIGINT NOT NULL, frames JSONB NOT NULL, notes JSONB NOT NULL, PRIMARY KEY (id))',
         );
         $this->addSql('CREATE INDEX device_batch_newest ON device_batch (device_id, id)');
     }
@@ -71,7 +94,8 @@ final class Version20261126000000 extends AbstractMigration
             'ALTER TABLE visit DROP set_up_checked, DROP hours_since_dose, DROP signed_at, DROP signed_by_id',
         );
         $this->addSql(
-            'ALTER TABLE reading DROP measured, DROP source, DROP by_eye, DROP trials, DROP position, DROP medication, DROP withdrawn_at',
+            'ALTER TABLE reading DROP measured, DROP source, DROP by_eye, DROP trials, DROP position, DROP '
+                .'medication, DROP withdrawn_at',
         );
     }
 }

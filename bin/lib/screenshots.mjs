@@ -1,4 +1,5 @@
-// Takes the pictures of docs/screenshots from a running demo: node bin/lib/screenshots.mjs http://127.0.0.1:8080 PASSWORD [folder]
+// Takes the pictures of docs/screenshots from a running demo:
+// node bin/lib/screenshots.mjs http://127.0.0.1:8080 PASSWORD [folder]
 import { mkdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 

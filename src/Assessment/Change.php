@@ -34,14 +34,14 @@ final readonly class Change
             $this->hand,
             $this->first,
             $this->firstOn,
-            $this->last,
-            $this->lastOn,
-            $this->difference,
-            $this->mustBeat,
-            $this->judgement,
-            $this->why,
-            $this->draw,
-            ($this->draw)(),
+            last: $this->last,
+            lastOn: $this->lastOn,
+            difference: $this->difference,
+            mustBeat: $this->mustBeat,
+            judgement: $this->judgement,
+            why: $this->why,
+            draw: $this->draw,
+            chart: ($this->draw)(),
         );
     }
 }

@@ -95,7 +95,14 @@ final readonly class Changes
     {
         $first = $readings[0];
         $last = $readings[\count($readings) - 1];
-        $found = Comparison::of($kind, $first, $last, $readings, $this->injectedOn, readings: $parts);
+        $found = Comparison::of(
+            $kind,
+            $first,
+            $last,
+            $readings,
+            injectedOn: $this->injectedOn,
+            readings: $parts,
+        );
         $unit = $kind->unit->sign();
         $hand = trim(($last->side->value ?? '').' '.($last->mode->value ?? ''));
 
@@ -104,25 +111,28 @@ final readonly class Changes
             $hand,
             MeasureView::text($kind, $first).$unit,
             $first->on,
-            MeasureView::text($kind, $last).$unit,
-            $last->on,
-            null === $found->difference
-                ? ''
-                : (
-                    0.0 === round($found->difference, 1) ? '0' : \sprintf(
-                        '%+g',
-                        round($found->difference, 1),
-                    )
+            last: MeasureView::text($kind, $last).$unit,
+            lastOn: $last->on,
+            difference: match (true) {
+                null === $found->difference => '',
+                0.0 === round($found->difference, 1) => '0',
+                default => \sprintf(
+                    '%+g',
+                    round($found->difference, 1),
                 ),
-            null === $found->srd ? '' : round($found->srd->value, 1).$unit.', '.$found->srd->from,
-            $found->judgement,
-            $found->why,
-            fn (): Chart => Trend::of(
+            },
+            mustBeat
+                : null === $found->srd
+                ? ''
+                : round($found->srd->value, 1).$unit.', '.$found->srd->from,
+            judgement: $found->judgement,
+            why: $found->why,
+            draw: fn (): Chart => Trend::of(
                 '' === $hand ? $label : $label.', '.$hand,
                 $unit,
                 $readings,
                 $found->srd,
-                $this->injectedOn,
+                injectedOn: $this->injectedOn,
             ),
         );
     }
@@ -164,10 +174,10 @@ final readonly class Changes
                         Side::from($side),
                         Mode::Active,
                         null,
-                        $motion->totalDegrees,
-                        $readings[0]->on,
-                        false,
-                        $readings[0]->taken?->withTrials([]),
+                        value: $motion->totalDegrees,
+                        on: $readings[0]->on,
+                        byEye: false,
+                        taken: $readings[0]->taken?->withTrials([]),
                     );
                 }
             }
@@ -183,9 +193,9 @@ final readonly class Changes
             'Total active motion',
             Unit::Degrees,
             -90.0,
-            400.0,
-            '',
-            0,
+            max: 400.0,
+            howTaken: '',
+            secondsToTake: 0,
             digit: $digit,
         );
     }

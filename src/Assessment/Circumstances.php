@@ -33,7 +33,7 @@ final readonly class Circumstances
             MedicationState::tryFrom($text('medication')) ?? MedicationState::NotAsked,
             '' === $hours || !$isHours ? null : (float) $hours,
             '1' === $text('set_up'),
-            $isHours ? '' : \sprintf('hours since the dose: %s is outside 0..48', $hours),
+            problem: $isHours ? '' : \sprintf('hours since the dose: %s is outside 0..48', $hours),
         );
     }
 

@@ -65,7 +65,7 @@ final class CorrectReading extends AbstractController
                     $this->readings->visit($client, $wrong->onDay, $staffId, $now),
                     $staffId,
                     $now,
-                    $reason,
+                    reason: $reason,
                 );
                 $wrong->replacedById = $right->id;
                 $this->readings->add([$right]);

@@ -33,7 +33,8 @@ final readonly class Drafts
     }
 
     /**
-     * Lays what is on the page over what was typed on other pages before: a field that is there and empty was emptied, unless
+     * Lays what is on the page over what was typed on other pages before: a field that is there and empty was
+     * emptied, unless
      * its value was captured from a device after the page was shown.
      *
      * @param array<mixed>                         $form
@@ -87,12 +88,16 @@ final readonly class Drafts
     /**
      * Changes a draft while nobody else does: a capture from a device and a key pressed on the page may come at once.
      *
-     * An emptied draft stays as an empty row with its time, so that what a page sent just before it was kept or thrown away
+     * An emptied draft stays as an empty row with its time, so that what a page sent just before it was kept or
+     * thrown away
      * does not bring it back.
      *
-     * @param \Closure(array<string, array<string, string>>): array<string, array<string, string>> $change  what is typed now to what is typed then
-     * @param string|null                                                                          $note    null: stays as it is
-     * @param int|null                                                                             $shownMs when the page was shown that sends by itself; null: somebody pressed a button
+     * @param \Closure(array<string, array<string, string>>): array<string, array<string, string>> $change  what
+     *     is typed now to what is typed then
+     * @param string|null                                                                          $note    null:
+     *     stays as it is
+     * @param int|null                                                                             $shownMs when
+     *     the page was shown that sends by itself; null: somebody pressed a button
      *
      * @return array<string, array<string, string>>
      */
@@ -109,11 +114,13 @@ final readonly class Drafts
                 $at = $now->format('Y-m-d H:i:sP');
                 $whose = [$client->id, $client->clinicId, $staffId];
                 $isNew = 1 === $this->connection->executeStatement(
-                    "INSERT INTO measure_draft (id, client_id, clinic_id, staff_id, typed, note, at) VALUES (?, ?, ?, ?, '{}', '', ?) ON CONFLICT (client_id, staff_id) DO NOTHING",
+                    'INSERT INTO measure_draft (id, client_id, clinic_id, staff_id, typed, note, at) VALUES (?, ?, '
+                        ."?, ?, '{}', '', ?) ON CONFLICT (client_id, staff_id) DO NOTHING",
                     [Uuid::v7()->toRfc4122(), ...$whose, $at],
                 );
                 $found = $this->connection->fetchAssociative(
-                    'SELECT typed, note, extract(epoch FROM at)::bigint AS at FROM measure_draft WHERE client_id = ? AND clinic_id = ? AND staff_id = ? FOR UPDATE',
+                    'SELECT typed, note, extract(epoch FROM at)::bigint AS at FROM measure_draft WHERE client_id = ? '
+                        .'AND clinic_id = ? AND staff_id = ? FOR UPDATE',
                     $whose,
                 );
                 $row = new Row(false === $found ? [] : $found);
@@ -130,7 +137,8 @@ final readonly class Drafts
                 }
                 $typed = $change($before);
                 $this->connection->executeStatement(
-                    'UPDATE measure_draft SET typed = ?, note = ?, at = ? WHERE client_id = ? AND clinic_id = ? AND staff_id = ?',
+                    'UPDATE measure_draft SET typed = ?, note = ?, at = ? WHERE client_id = ? AND clinic_id = ? AND '
+                        .'staff_id = ?',
                     [
                         json_encode((object) $typed, \JSON_THROW_ON_ERROR),
                         $note ?? $row->text('note'),
@@ -166,6 +174,6 @@ final readonly class Drafts
 
     public function drop(Client $client, string $staffId, \DateTimeImmutable $now): void
     {
-        $this->change($client, $staffId, static fn (): array => [], '', $now);
+        $this->change($client, $staffId, static fn (): array => [], '', now: $now);
     }
 }

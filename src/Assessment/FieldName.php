@@ -31,21 +31,22 @@ final readonly class FieldName
         ?Mode $mode = null,
         ?string $argument = null,
     ): self {
-        return new self('m', $code, $side, $mode, $argument);
+        return new self('m', $code, $side, $mode, argument: $argument);
     }
 
     public static function observation(string $code, ?Side $side, ?string $part = null): self
     {
-        return new self('o', $code, $side, null, $part);
+        return new self('o', $code, $side, null, argument: $part);
     }
 
     public static function tryout(string $rungId, Side $side): self
     {
-        return new self('t', 'tryout', $side, null, $rungId);
+        return new self('t', 'tryout', $side, null, argument: $rungId);
     }
 
     /**
-     * The fields that answer a fact. Some follow from several: an index of independence from five marks, a release angle
+     * The fields that answer a fact. Some follow from several: an index of independence from five marks, a
+     * release angle
      * from openings at two and more wrist angles.
      *
      * @return list<self>

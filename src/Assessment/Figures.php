@@ -14,7 +14,11 @@ use HandGarden\Core\Measure\Readings;
 /** What readings add up to, as rows for a table: total motion, lag and opening of every digit of a hand. */
 final class Figures
 {
-    /** @return list<array{digit: string, active: string, passive: string, lag: string, opening: string, ask: string}> */
+    /**
+     * @return list<
+     *     array{digit: string, active: string, passive: string, lag: string, opening: string, ask: string}
+     * >
+     */
     public static function of(Readings $readings, Side $side): array
     {
         $rows = [];

@@ -8,7 +8,10 @@ use HandGarden\Account\Audit;
 use HandGarden\Client\Client;
 use HandGarden\Core\Measure\Reading;
 
-/** A recording and the figures of it that are followed over time go on record together, in the open visit of the day. */
+/**
+ * A recording and the figures of it that are followed over time go on record together, in the open visit of the
+ * day.
+ */
 final readonly class KeepRecording
 {
     public function __construct(

@@ -74,13 +74,13 @@ final readonly class KeepTrace
             $client->id,
             RecordingKind::Trace,
             $setUp->value ?? $action,
-            $side,
-            json_encode($raw, \JSON_THROW_ON_ERROR),
-            $found,
-            $plan?->name() ?? '',
-            $today,
-            $now,
-            $staffId,
+            side: $side,
+            raw: json_encode($raw, \JSON_THROW_ON_ERROR),
+            found: $found,
+            series: $plan?->name() ?? '',
+            onDay: $today,
+            at: $now,
+            byStaffId: $staffId,
         );
         $readings = null === $plan
             ? RecordedFigures::ofTrace(
@@ -88,7 +88,7 @@ final readonly class KeepTrace
                 $found,
                 $side,
                 $today,
-                new Taken($staffId, source: Source::MotionSensor),
+                taken: new Taken($staffId, source: Source::MotionSensor),
             )
             : [];
         $this->keepRecording->keep($client, $record, $readings, 'recorded a trace');

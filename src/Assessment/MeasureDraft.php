@@ -8,7 +8,10 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Uid\Uuid;
 
-/** What one person has typed for one client and not kept yet. It lies on the server, so that a closed tab loses nothing. */
+/**
+ * What one person has typed for one client and not kept yet. It lies on the server, so that a closed tab loses
+ * nothing.
+ */
 #[ORM\Entity]
 #[ORM\Table(name: 'measure_draft')]
 #[ORM\UniqueConstraint(name: 'measure_draft_of', columns: ['client_id', 'staff_id'])]

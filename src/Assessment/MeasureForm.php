@@ -31,7 +31,8 @@ final readonly class MeasureForm
     }
 
     /**
-     * @param array<string, array<string, string>> $typed by part: `m` measures, `o` observations, `t` try-outs, `none` lists of which none of the rest was found
+     * @param array<string, array<string, string>> $typed by part: `m` measures, `o` observations, `t` try-outs,
+     *     `none` lists of which none of the rest was found
      * @param Readings|null                        $known what was known before, for checks of one value against another
      */
     public function read(
@@ -73,8 +74,8 @@ final readonly class MeasureForm
                     $hand,
                     null,
                     $rung,
-                    $text,
-                    $today,
+                    value: $text,
+                    on: $today,
                     taken: $this->circumstances,
                 );
             } else {
@@ -139,10 +140,13 @@ final readonly class MeasureForm
             $kind->sided ? $parsed[1] : null,
             $kind->hasMode ? $parsed[2] : null,
             $parsed[3],
-            [] === $values ? null : $kind->combine->value($values, $kind->lowerIsBetter),
-            $today,
-            $kind->isByEye(),
-            \count($values) > 1 ? $this->circumstances->withTrials($values) : $this->circumstances,
+            value: [] === $values ? null : $kind->combine->value($values, $kind->lowerIsBetter),
+            on: $today,
+            byEye: $kind->isByEye(),
+            taken
+                : \count($values) > 1
+                ? $this->circumstances->withTrials($values)
+                : $this->circumstances,
         );
     }
 
@@ -224,8 +228,8 @@ final readonly class MeasureForm
             $observation->sided ? $parsed[1] : null,
             null,
             $parsed[3],
-            $yes,
-            $today,
+            value: $yes,
+            on: $today,
             taken: $this->circumstances,
         );
     }

@@ -45,23 +45,11 @@ final readonly class MeasurePage
         return [] === $this->ladders->needed($client) ? Preset::Recheck : Preset::Needed;
     }
 
-    /**
-     * @param array<string, array<string, string>> $typed
-     * @param array<string, string>                $problems
-     * @param array<mixed>                         $form     as it was sent
-     */
-    public function show(
-        Client $client,
-        Preset $preset,
-        array $typed,
-        string $note,
-        ?MeasureDraft $draft,
-        array $problems = [],
-        array $form = [],
-    ): Response {
+    public function show(Client $client, Preset $preset, Entered $entered): Response
+    {
         $known = $this->readings->of($client);
         $catalogue = $this->catalogue->get();
-        $view = new MeasureView($catalogue, $known, $typed);
+        $view = new MeasureView($catalogue, $known, $entered->typed);
         $asked = match ($preset) {
             Preset::Needed => $this->ladders->needed($client),
             Preset::Recheck => $this->ladders->recheck($client),
@@ -71,17 +59,10 @@ final readonly class MeasurePage
         $groups = $preset->asksLadders() ? $view->asked($asked) : $view->groups($preset);
         if (
             Preset::Everything !== $preset
-            && [] !== array_diff(array_keys($problems), self::keysOf($groups), ['hours'])
+            && [] !== array_diff(array_keys($entered->problems), self::keysOf($groups), ['hours'])
         ) {
-            return $this->show(
-                $client,
-                Preset::Everything,
-                $typed,
-                $note,
-                $draft,
-                $problems,
-                $form,
-            ); // what is wrong has to be seen
+            // What is wrong has to be seen.
+            return $this->show($client, Preset::Everything, $entered);
         }
 
         return new Response($this->twig->render('Assessment/measure.html.twig', [
@@ -98,18 +79,18 @@ final readonly class MeasurePage
                     [Side::Right, Side::Left],
                 )
                 : [],
-            'typed' => $typed,
+            'typed' => $entered->typed,
             'hands' => $this->handFigures($client, $known),
-            'problems' => $problems,
-            'note' => $note,
-            'draft' => $draft,
+            'problems' => $entered->problems,
+            'note' => $entered->note,
+            'draft' => $entered->draft,
             'seen' => $this->clock->now()->format('Uv'),
             'positions' => Position::cases(),
             'medications' => MedicationState::cases(),
-            'form' => $form,
+            'form' => $entered->form,
             'setUp' => $catalogue->screening->setUpCheck,
             'takesMedicine' => $client->takesTimedMedicine(),
-        ]), [] === $problems ? 200 : 422);
+        ]), [] === $entered->problems ? 200 : 422);
     }
 
     /**
@@ -129,7 +110,12 @@ final readonly class MeasurePage
         return $keys;
     }
 
-    /** @return array<string, array{rows: list<array<string, string>>, active: string, passive: string, findings: list<string>}> */
+    /**
+     * @return array<
+     *     string,
+     *     array{rows: list<array<string, string>>, active: string, passive: string, findings: list<string>}
+     * >
+     */
     public function handFigures(Client $client, Readings $readings): array
     {
         $young = $readings->since(
@@ -154,7 +140,11 @@ final readonly class MeasurePage
     /**
      * The hand as its measures say, lightly drawn.
      *
-     * @return array{side: string, window: array<mixed>, layers: list<array{paint: array<string, string>, d: string}>}|null
+     * @return array{
+     *     side: string,
+     *     window: array<mixed>,
+     *     layers: list<array{paint: array<string, string>, d: string}>,
+     * }|null
      */
     public function liveHand(Readings $readings, Side $side): ?array
     {
@@ -197,7 +187,24 @@ final readonly class MeasurePage
     }
 
     /**
-     * @return array{side: string, window: string, layers: list<array{paint: array<string, string>, d: string}>, joints: list<array{key: string, name: string, known: bool, text: string, x: float, y: float, labelX: float, anchor: string, field: string}>}
+     * @return array{
+     *     side: string,
+     *     window: string,
+     *     layers: list<array{paint: array<string, string>, d: string}>,
+     *     joints: list<
+     *         array{
+     *             key: string,
+     *             name: string,
+     *             known: bool,
+     *             text: string,
+     *             x: float,
+     *             y: float,
+     *             labelX: float,
+     *             anchor: string,
+     *             field: string,
+     *         }
+     *     >,
+     * }
      */
     private static function map(Side $side, Readings $known): array
     {
@@ -257,8 +264,10 @@ final readonly class MeasurePage
     {
         [$digit, $joint] = explode('_', $key) + [1 => ''];
 
-        return null === Digit::tryFrom($digit)
-            ? 'Wrist'
-            : ucfirst($digit).' '.('' === $joint ? 'base' : strtoupper($joint));
+        if (null === Digit::tryFrom($digit)) {
+            return 'Wrist';
+        }
+
+        return ucfirst($digit).' '.('' === $joint ? 'base' : strtoupper($joint));
     }
 }

@@ -20,7 +20,23 @@ use HandGarden\Core\Placement\Words;
 /**
  * The measuring page: rows with a field for each hand and mode, and the last value behind each.
  *
- * @phpstan-type Field array{name: string, key: string, kind: 'number'|'grade'|'yesno'|'tryout', label: string, column: string, side: ?string, mode: ?string, value: string, last: string, lastOn: string, timed: bool, counted: bool, max: float, unit: string, trials: int}
+ * @phpstan-type Field array{
+ *     name: string,
+ *     key: string,
+ *     kind: 'number'|'grade'|'yesno'|'tryout',
+ *     label: string,
+ *     column: string,
+ *     side: ?string,
+ *     mode: ?string,
+ *     value: string,
+ *     last: string,
+ *     lastOn: string,
+ *     timed: bool,
+ *     counted: bool,
+ *     max: float,
+ *     unit: string,
+ *     trials: int,
+ * }
  * @phpstan-type FieldRow array{label: string, how: string, seconds: ?int, fields: list<Field>}
  */
 final readonly class MeasureView
@@ -42,9 +58,11 @@ final readonly class MeasureView
             $key = Preset::groupOf($kind);
             if (\in_array($key, $preset->groups(), true) && 'along' !== $key) {
                 foreach (
-                    'opening' === $kind->code
-                        ? [null, ...$kind->arguments]
-                        : ([] === $kind->arguments ? [null] : $kind->arguments) as $argument
+                    match (true) {
+                        'opening' === $kind->code => [null, ...$kind->arguments],
+                        [] === $kind->arguments => [null],
+                        default => $kind->arguments,
+                    } as $argument
                 ) {
                     $rows[$key][] = $this->row($kind, $argument);
                 }
@@ -222,15 +240,22 @@ final readonly class MeasureView
                 $fields[] = $this->field(FieldName::measure($kind->code, $side, $mode, $argument));
             }
         }
-        $label = 'opening' === $kind->code
-            ? (null === $argument ? 'Wrist as it rests' : ucfirst(self::at($kind, $argument)))
-            : (
-                null === $kind->joint
-                    ? $kind->label
-                    : $kind->joint->label().($kind->isFlexionEnd ? ' bent' : ' straight')
-            ).(null === $argument ? '' : ': '.self::at($kind, $argument));
 
-        return ['label' => $label, 'how' => $kind->howTaken, 'seconds' => null, 'fields' => $fields];
+        return ['label' => self::label(
+            $kind,
+            $argument,
+        ), 'how' => $kind->howTaken, 'seconds' => null, 'fields' => $fields];
+    }
+
+    private static function label(MeasureKind $kind, ?string $argument): string
+    {
+        if ('opening' === $kind->code) {
+            return null === $argument ? 'Wrist as it rests' : ucfirst(self::at($kind, $argument));
+        }
+        $end = $kind->isFlexionEnd ? ' bent' : ' straight';
+        $name = null === $kind->joint ? $kind->label : $kind->joint->label().$end;
+
+        return null === $argument ? $name : $name.': '.self::at($kind, $argument);
     }
 
     /** @return Field */
@@ -260,13 +285,11 @@ final readonly class MeasureView
                 array_filter(
                     [
                         $title,
-                        null === $name->argument || 't' === $name->part
-                            ? ''
-                            : (
-                                'm' === $name->part && null !== $kind
-                                    ? self::at($kind, $name->argument)
-                                    : str_replace(['_', '-'], ' ', $name->argument)
-                            ),
+                        match (true) {
+                            null === $name->argument || 't' === $name->part => '',
+                            'm' === $name->part && null !== $kind => self::at($kind, $name->argument),
+                            default => str_replace(['_', '-'], ' ', $name->argument),
+                        },
                         $name->side->value ?? '',
                         $name->mode->value ?? '',
                     ],

@@ -23,13 +23,27 @@ use Symfony\Contracts\Service\ResetInterface;
 /** Readings and visits of one client. */
 final class ReadingRepository implements ResetInterface
 {
-    /** Hops from one measured thing to the next, so that it costs the same after two hundred assessments as after two. */
+    /**
+     * Hops from one measured thing to the next, so that it costs the same after two hundred assessments as after
+     * two.
+     */
     private const NEWEST = 'WITH RECURSIVE newest AS (
-            (SELECT r.id, r.measured FROM reading r WHERE r.client_id = :client AND r.clinic_id = :clinic AND r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL ORDER BY r.measured DESC, r.on_day DESC, r.at DESC, r.id DESC LIMIT 1)
+            (
+                SELECT r.id, r.measured FROM reading r
+                WHERE r.client_id = :client AND r.clinic_id = :clinic
+                    AND r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL
+                ORDER BY r.measured DESC, r.on_day DESC, r.at DESC, r.id DESC LIMIT 1
+            )
             UNION ALL
-            SELECT hop.id, hop.measured FROM newest CROSS JOIN LATERAL (SELECT r.id, r.measured FROM reading r WHERE r.client_id = :client AND r.clinic_id = :clinic AND r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL AND r.measured < newest.measured ORDER BY r.measured DESC, r.on_day DESC, r.at DESC, r.id DESC LIMIT 1) hop
+            SELECT hop.id, hop.measured FROM newest CROSS JOIN LATERAL (
+                SELECT r.id, r.measured FROM reading r
+                WHERE r.client_id = :client AND r.clinic_id = :clinic
+                    AND r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL AND r.measured < newest.measured
+                ORDER BY r.measured DESC, r.on_day DESC, r.at DESC, r.id DESC LIMIT 1
+            ) hop
         )
-        SELECT id, code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position, medication, source, by_staff_id FROM newest JOIN reading USING (id)';
+        SELECT id, code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position, medication,
+            source, by_staff_id FROM newest JOIN reading USING (id)';
 
     /** @var array<string, list<KeptReading>> one query a request */
     private array $kept = [];
@@ -39,7 +53,10 @@ final class ReadingRepository implements ResetInterface
     ) {
     }
 
-    /** What is known now: the newest reading of each kind, hand, mode and argument; replaced ones stay in the trail only. */
+    /**
+     * What is known now: the newest reading of each kind, hand, mode and argument; replaced ones stay in the trail
+     * only.
+     */
     public function of(Client $client): Readings
     {
         return new Readings(
@@ -70,7 +87,7 @@ final class ReadingRepository implements ResetInterface
             Position::from($row->text('position')),
             MedicationState::from($row->text('medication')),
             Source::from($row->text('source')),
-            $row->floats('trials'),
+            trials: $row->floats('trials'),
         );
     }
 
@@ -81,10 +98,10 @@ final class ReadingRepository implements ResetInterface
             Side::tryFrom($row->textOrNull('side') ?? ''),
             Mode::tryFrom($row->textOrNull('mode') ?? ''),
             $row->textOrNull('argument'),
-            $row->float('number') ?? $row->bool('yes') ?? $row->textOrNull('word'),
-            $day,
-            $row->bool('by_eye') ?? false,
-            $taken,
+            value: $row->float('number') ?? $row->bool('yes') ?? $row->textOrNull('word'),
+            on: $day,
+            byEye: $row->bool('by_eye') ?? false,
+            taken: $taken,
         );
     }
 
@@ -99,8 +116,10 @@ final class ReadingRepository implements ResetInterface
     {
         $where = [] === $codes ? '' : ' AND code IN (?)';
         $rows = $this->entities->getConnection()->executeQuery(
-            'SELECT code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position, medication, source, by_staff_id FROM reading
-             WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL AND on_day >= ?'.$where
+            'SELECT code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position, medication,
+                source, by_staff_id FROM reading
+             WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL
+                AND on_day >= ?'.$where
                  .' ORDER BY on_day, at, id',
             [
                 $client->id,
@@ -241,7 +260,7 @@ final class ReadingRepository implements ResetInterface
             ],
         );
         if (null === $visit) {
-            $visit = new Visit($client->clinicId, $client->id, $day, $staffId, $now);
+            $visit = new Visit($client->clinicId, $client->id, $day, $staffId, at: $now);
             $this->entities->persist($visit);
         }
 

@@ -33,7 +33,14 @@ final class RecordedFigures
         \DateTimeImmutable $day,
         Taken $taken,
     ): array {
-        return self::read(self::OF_INK[$task->value] ?? [], $found, $side, null, $day, $taken);
+        return self::read(
+            self::OF_INK[$task->value] ?? [],
+            $found,
+            $side,
+            null,
+            day: $day,
+            taken: $taken,
+        );
     }
 
     /**
@@ -48,7 +55,7 @@ final class RecordedFigures
         \DateTimeImmutable $day,
         Taken $taken,
     ): array {
-        return self::read(self::OF_TRACE, $found, $side, $action, $day, $taken);
+        return self::read(self::OF_TRACE, $found, $side, $action, day: $day, taken: $taken);
     }
 
     /**
@@ -78,10 +85,10 @@ final class RecordedFigures
                     $side,
                     null,
                     $argument,
-                    (float) $value,
-                    $day,
-                    false,
-                    $taken,
+                    value: (float) $value,
+                    on: $day,
+                    byEye: false,
+                    taken: $taken,
                 );
             }
         }

@@ -8,7 +8,10 @@ use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Tells two alike screens apart: each browser carries a random name of its own, so that a scale is not taken for another's. */
+/**
+ * Tells two alike screens apart: each browser carries a random name of its own, so that a scale is not taken for
+ * another's.
+ */
 final readonly class ScreenDevice
 {
     private const COOKIE = 'garden_screen';
@@ -47,11 +50,11 @@ final readonly class ScreenDevice
                     $this->name,
                     new \DateTimeImmutable('+1 year'),
                     '/clients',
-                    null,
-                    null,
-                    true,
-                    false,
-                    Cookie::SAMESITE_STRICT,
+                    domain: null,
+                    secure: null,
+                    httpOnly: true,
+                    raw: false,
+                    sameSite: Cookie::SAMESITE_STRICT,
                 ),
             );
         }

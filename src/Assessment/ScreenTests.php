@@ -26,7 +26,10 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** Drawing, writing and tapping on the screen: what the pointer did is kept as it came, analysed here and drawn again. */
+/**
+ * Drawing, writing and tapping on the screen: what the pointer did is kept as it came, analysed here and drawn
+ * again.
+ */
 #[IsGranted('ROLE_THERAPIST')]
 final class ScreenTests extends AbstractController
 {
@@ -143,20 +146,20 @@ final class ScreenTests extends AbstractController
             $client->id,
             RecordingKind::Ink,
             InkTask::Word === $task && $isSignature ? self::SIGNATURE : $task->value,
-            $side,
-            json_encode($raw, \JSON_THROW_ON_ERROR),
-            $found,
-            $device->screen($screen),
-            $today,
-            $now,
-            $staffId,
+            side: $side,
+            raw: json_encode($raw, \JSON_THROW_ON_ERROR),
+            found: $found,
+            series: $device->screen($screen),
+            onDay: $today,
+            at: $now,
+            byStaffId: $staffId,
         );
         $readings = RecordedFigures::ofInk(
             $task,
             $found,
             $side,
             $today,
-            Circumstances::typed([])->taken($staffId)->from(Source::Screen),
+            taken: Circumstances::typed([])->taken($staffId)->from(Source::Screen),
         );
         $this->keepRecording->keep($client, $record, $readings, 'recorded on the screen');
 
@@ -191,7 +194,7 @@ final class ScreenTests extends AbstractController
                     $found->screen,
                     $found->pixelsPerMm,
                     $this->who->staff()->id,
-                    $this->clock->now(),
+                    at: $this->clock->now(),
                 ),
             );
             $this->addFlash(
@@ -315,7 +318,7 @@ final class ScreenTests extends AbstractController
             $says,
             InkFormat::sheet($node),
             $task->isGuided() ? InkFormat::guide($node->get('guide')) : null,
-            $earlier,
+            earlier: $earlier,
         );
     }
 

@@ -78,7 +78,15 @@ final class ShowFindings extends AbstractController
         ]);
     }
 
-    /** @return array{side: string, findings: list<array{finding: Finding, needs: list<string>}>, arcs: list<mixed>, curve: mixed, map: mixed} */
+    /**
+     * @return array{
+     *     side: string,
+     *     findings: list<array{finding: Finding, needs: list<string>}>,
+     *     arcs: list<mixed>,
+     *     curve: mixed,
+     *     map: mixed,
+     * }
+     */
     private function hand(Readings $readings, Readings $young, Side $side): array
     {
         $words = new Words($this->catalogue->get());

@@ -114,7 +114,7 @@ final class ShowSteadiness extends AbstractController
                 Node::fromJson($file->getContent()),
                 Side::tryFrom((string) $request->request->get('side', '')) ?? Side::Right,
                 $action,
-                $plan,
+                plan: $plan,
             );
             $this->addFlash(
                 'done',
@@ -195,10 +195,10 @@ final class ShowSteadiness extends AbstractController
                     $series[0]->side,
                     null,
                     $result->setUp->value,
-                    $result->isBetter(),
-                    $today,
-                    false,
-                    new Taken($staffId, source: Source::MotionSensor),
+                    value: $result->isBetter(),
+                    on: $today,
+                    byEye: false,
+                    taken: new Taken($staffId, source: Source::MotionSensor),
                 ),
                 $visit,
                 $staffId,

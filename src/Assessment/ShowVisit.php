@@ -94,12 +94,17 @@ final class ShowVisit extends AbstractController
     }
 
     /**
-     * One row for a measure, both hands beside each other. Joints stand apart, straight to bent; what was answered no is one
+     * One row for a measure, both hands beside each other. Joints stand apart, straight to bent; what was
+     * answered no is one
      * sentence.
      *
      * @param list<RecordedReading> $taken
      *
-     * @return array{joints: array<string, array<string, array{string, string}>>, rows: list<array{label: string, right: string, left: string, how: string}>, absent: array<string, list<string>>}
+     * @return array{
+     *     joints: array<string, array<string, array{string, string}>>,
+     *     rows: list<array{label: string, right: string, left: string, how: string}>,
+     *     absent: array<string, list<string>>,
+     * }
      */
     private function rows(array $taken): array
     {

@@ -45,9 +45,7 @@ final class TakeMeasures extends AbstractController
             return $this->page->show(
                 $client,
                 $preset,
-                $draft->typed ?? [],
-                $draft->note ?? '',
-                $draft,
+                new Entered($draft->typed ?? [], $draft->note ?? '', $draft),
             );
         }
         $form = $request->request->all();
@@ -57,7 +55,7 @@ final class TakeMeasures extends AbstractController
             $staffId,
             static fn (array $before): array => Drafts::merged($form, $before),
             $note,
-            $this->clock->now(),
+            now: $this->clock->now(),
         );
         $circumstances = Circumstances::typed($form);
         $today = $this->clock->today($client->zone);
@@ -68,7 +66,11 @@ final class TakeMeasures extends AbstractController
             '' === $circumstances->problem ? [] : ['hours' => $circumstances->problem]
         );
         if ([] !== $problems) {
-            return $this->page->show($client, $preset, $typed, $note, $draft, $problems, $form);
+            return $this->page->show(
+                $client,
+                $preset,
+                new Entered($typed, $note, $draft, $problems, form: $form),
+            );
         }
         if ([] === $read->readings && '' === $note) {
             $this->addFlash('done', 'Nothing was typed, so nothing was kept.');
@@ -121,7 +123,7 @@ final class TakeMeasures extends AbstractController
             $staffId,
             static fn (array $left): array => Drafts::without($left, $typed),
             '',
-            $this->clock->now(),
+            now: $this->clock->now(),
         );
         $this->audit->wrote('measured', $client->id, $visit->id);
         $this->addFlash('done', \sprintf('%d readings kept.', \count($read->readings)));
@@ -158,8 +160,8 @@ final class TakeMeasures extends AbstractController
             $staffId,
             static fn (array $before): array => Drafts::merged($form, $before),
             self::note($request),
-            $this->clock->now(),
-            $request->request->getInt('seen'),
+            now: $this->clock->now(),
+            shownMs: $request->request->getInt('seen'),
         );
         $read = (new MeasureForm($this->catalogue->get()))->read(
             $typed,
@@ -225,7 +227,7 @@ final class TakeMeasures extends AbstractController
             $staffId,
             static fn (array $before): array => Drafts::merged($typed, $before),
             null,
-            $now,
+            now: $now,
         );
         $this->audit->wrote('took back', $client->id, $found->id);
         $this->addFlash(

@@ -8,7 +8,10 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Uid\Uuid;
 
-/** One meeting of client and therapist, with its free note. Once signed it takes nothing more: what follows is a new one. */
+/**
+ * One meeting of client and therapist, with its free note. Once signed it takes nothing more: what follows is a new
+ * one.
+ */
 #[ORM\Entity]
 #[ORM\Table(name: 'visit')]
 #[ORM\Index(name: 'visit_by_client', columns: ['client_id', 'on_day'])]

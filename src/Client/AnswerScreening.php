@@ -46,9 +46,9 @@ final class AnswerScreening extends AbstractController
                         $client->id,
                         $question->id,
                         $answer,
-                        $today,
-                        $this->who->staff()->id,
-                        $this->clock->now(),
+                        askedOn: $today,
+                        byStaffId: $this->who->staff()->id,
+                        at: $this->clock->now(),
                     );
                 }
             }

@@ -46,7 +46,8 @@ final class Cautions implements ResetInterface
         if (null !== $client->injectedOn && $client->injectedOn->modify('+12 weeks') >= $today) {
             $weeks = intdiv((int) $client->injectedOn->diff($today)->format('%a'), 7);
             $notes[] = \sprintf(
-                'Tone injection on %s (week %d): opening and stretch first, no loading to fatigue; re-measure in weeks 2, 6 and 12.',
+                'Tone injection on %s (week %d): opening and stretch first, no loading to fatigue; re-measure in '
+                    .'weeks 2, 6 and 12.',
                 $client->injectedOn->format('j M Y'),
                 $weeks,
             );

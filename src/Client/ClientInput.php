@@ -108,9 +108,11 @@ final class ClientInput
             $client->conditions(),
         );
         $affected = $client->affected();
-        $input->affected = [] === $affected
-            ? ''
-            : (2 === \count($affected) ? 'both-' : '').$affected[0]->value;
+        $input->affected = match (\count($affected)) {
+            0 => '',
+            1 => $affected[0]->value,
+            default => 'both-'.$affected[0]->value,
+        };
         $input->otherUnaffected = [] !== $client->unaffected();
         $input->writingHand = $client->writingHand->value;
         $input->minutes = (string) $client->minutes;

@@ -63,7 +63,8 @@ final readonly class ClientRepository
         $newest = [];
         foreach (
             $this->entities->getConnection()->fetchAllAssociative(
-                'SELECT DISTINCT ON (question_id) question_id, answer, asked_on FROM screening_answer WHERE client_id = ? AND clinic_id = ? ORDER BY question_id, asked_on DESC, at DESC, id DESC',
+                'SELECT DISTINCT ON (question_id) question_id, answer, asked_on FROM screening_answer WHERE '
+                    .'client_id = ? AND clinic_id = ? ORDER BY question_id, asked_on DESC, at DESC, id DESC',
                 [$client->id, $client->clinicId],
             ) as $values
         ) {

@@ -67,7 +67,8 @@ final class EditClient extends AbstractController
         $problems = Problems::byField($this->validator->validate($input));
         if ([] === $problems && $input->version !== (string) $client->version) {
             $problems['version'] =
-                'Somebody else changed this client while you were typing. What you typed is kept below; what is saved now stands beside it. Save again to replace it.';
+                'Somebody else changed this client while you were typing. What you typed is kept below; what is '
+                    .'saved now stands beside it. Save again to replace it.';
             $input->version = (string) $client->version;
         }
         if ([] !== $problems) {

@@ -13,7 +13,10 @@ use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Drawing\DrawingLibrary;
 use HandGarden\Core\Placement\Condition\Condition;
 
-/** What no single file can say of itself: names that other files give, ids that are one of a kind, links between rungs. */
+/**
+ * What no single file can say of itself: names that other files give, ids that are one of a kind, links between
+ * rungs.
+ */
 final readonly class CatalogueCheck
 {
     private const ABOUT_RUNGS = ['tryout', 'met', 'stands', 'helper_signed', 'chosen'];

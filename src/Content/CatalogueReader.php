@@ -21,7 +21,8 @@ use HandGarden\Core\Placement\Vocabulary;
 final readonly class CatalogueReader
 {
     /**
-     * @param array<string, mixed> $data decoded files by name: vocabulary, cautions, screening, goals, those of the handbook, and ladders by file
+     * @param array<string, mixed> $data decoded files by name: vocabulary, cautions, screening, goals, those of
+     *     the handbook, and ladders by file
      *
      * @throws InvalidData
      */
@@ -48,7 +49,7 @@ final readonly class CatalogueReader
                 Node::root($data['goals'], 'goals.yaml'),
                 array_map(static fn ($ladder): string => $ladder->key, $read),
             ),
-            $handbook,
+            handbook: $handbook,
         );
     }
 
@@ -94,8 +95,8 @@ final readonly class CatalogueReader
                     $o->get('ask')->string(),
                     $o->get('seconds')->int(0, 600),
                     $o->optional('sided')?->bool() ?? true,
-                    $o->optional('trouble')?->bool() ?? false,
-                    $o->optional('parts')?->strings() ?? [],
+                    meansTrouble: $o->optional('trouble')?->bool() ?? false,
+                    parts: $o->optional('parts')?->strings() ?? [],
                 );
             }, $node->get('observations')->items()),
         );

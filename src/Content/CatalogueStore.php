@@ -21,7 +21,15 @@ use Symfony\Component\Yaml\Yaml;
 /**
  * The catalogue of this installation: read once, then kept as ready values in the cache folder.
  *
- * @phpstan-type Kept array{ladders: array<string, string>, rungs: array<string, string>, rest: string, handbook: string, index: string, drawings: string, pictures: array<string, string>}
+ * @phpstan-type Kept array{
+ *     ladders: array<string, string>,
+ *     rungs: array<string, string>,
+ *     rest: string,
+ *     handbook: string,
+ *     index: string,
+ *     drawings: string,
+ *     pictures: array<string, string>,
+ * }
  */
 final class CatalogueStore implements CacheWarmerInterface
 {
@@ -96,7 +104,10 @@ final class CatalogueStore implements CacheWarmerInterface
             : throw new \LogicException('The kept index is of another make.');
     }
 
-    /** @return array<string, string> names of the catalogue's pictures by what they show, so that a page need not set the scene */
+    /**
+     * @return array<string, string> names of the catalogue's pictures by what they show, so that a page need not
+     *    set the scene
+     */
     public function pictureNames(): array
     {
         return $this->kept()['pictures'];
@@ -115,7 +126,8 @@ final class CatalogueStore implements CacheWarmerInterface
     }
 
     /**
-     * What is ready: a PHP file, so that the process manager holds its texts in shared memory, in parts, so that a page takes
+     * What is ready: a PHP file, so that the process manager holds its texts in shared memory, in parts, so that
+     * a page takes
      * out what it needs.
      *
      * @return Kept
@@ -153,7 +165,15 @@ final class CatalogueStore implements CacheWarmerInterface
             'rest' => serialize(
                 $catalogue->over(
                     new ReadyLadders([]),
-                    new Handbook([], [], [], [], [], new ReleaseProtocol([], []), []),
+                    new Handbook(
+                        [],
+                        [],
+                        [],
+                        [],
+                        scripts: [],
+                        release: new ReleaseProtocol([], []),
+                        cautions: [],
+                    ),
                 ),
             ),
             'handbook' => serialize($catalogue->handbook()),
@@ -196,7 +216,19 @@ final class CatalogueStore implements CacheWarmerInterface
     }
 
     /**
-     * @return array{ladders: array<string, mixed>, vocabulary: mixed, cautions: mixed, screening: mixed, goals: mixed, materials: mixed, shapes: mixed, rules: mixed, scripts: mixed, release: mixed} decoded files by name, ladders by file
+     * @return array{
+     *     ladders: array<string, mixed>,
+     *     vocabulary: mixed,
+     *     cautions: mixed,
+     *     screening: mixed,
+     *     goals: mixed,
+     *     materials: mixed,
+     *     shapes: mixed,
+     *     rules: mixed,
+     *     scripts: mixed,
+     *     release: mixed,
+     * } decoded files by
+     *     name, ladders by file
      *
      * @throws InvalidData
      */

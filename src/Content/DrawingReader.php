@@ -82,11 +82,11 @@ final readonly class DrawingReader
                 $plain[$name],
                 $pose->optional('elbow')?->float(-90, 90) ?? 0.0,
                 $pose->optional('gap')?->float(0, 300) ?? 48.0,
-                $pose->optional('other_wrist')?->float(-80, 85),
-                null === $other
+                otherWristDegrees: $pose->optional('other_wrist')?->float(-80, 85),
+                otherPose: null === $other
                     ? null
                     : ($plain[$other->string()] ?? throw $other->fail('no pose of this name')),
-                $pose->optional('turn')?->float(-180, 180) ?? 0.0,
+                turn: $pose->optional('turn')?->float(-180, 180) ?? 0.0,
             );
         }
 
@@ -102,10 +102,10 @@ final readonly class DrawingReader
             self::three($node->get('trunk'), BodyPose::TRUNK_LIMITS),
             self::five($node->get('right')),
             self::five($node->get('left')),
-            self::three($node->get('right_leg'), BodyPose::LEG_LIMITS),
-            self::three($node->get('left_leg'), BodyPose::LEG_LIMITS),
-            $node->optional('seated')?->bool() ?? true,
-            $node->optional('open')?->bool() ?? true,
+            rightLeg: self::three($node->get('right_leg'), BodyPose::LEG_LIMITS),
+            leftLeg: self::three($node->get('left_leg'), BodyPose::LEG_LIMITS),
+            seated: $node->optional('seated')?->bool() ?? true,
+            open: $node->optional('open')?->bool() ?? true,
         );
     }
 
@@ -173,7 +173,7 @@ final readonly class DrawingReader
             $places,
             $sizes,
             self::turn($node->optional('turn')) ?? [0.0, 0.0, 0.0],
-            $node->optional('furniture')?->bool() ?? false,
+            isFurniture: $node->optional('furniture')?->bool() ?? false,
         );
     }
 
@@ -218,8 +218,8 @@ final readonly class DrawingReader
                 : ($poses[$pose->string()] ?? throw $pose->fail('no pose of this name'))->pose,
             $node->optional('own')?->bool() ?? true,
             null === ($hold = $node->optional('hold')) ? null : self::place($hold),
-            null === ($at = $node->optional('at')) ? null : self::place($at),
-            self::turn($node->optional('turn')),
+            at: null === ($at = $node->optional('at')) ? null : self::place($at),
+            turn: self::turn($node->optional('turn')),
         );
     }
 }

@@ -36,9 +36,12 @@ final readonly class HandbookReader
             $this->shapes($shapes->get('shapes')),
             $code,
             array_map(static fn (Node $rule): string => $rule->string(), $file('rules')->map()),
-            array_map($this->script(...), $file('scripts')->items()),
-            $this->release($file('release')),
-            array_map(static fn (Node $caution): mixed => $caution->raw(), $file('cautions')->map()),
+            scripts: array_map($this->script(...), $file('scripts')->items()),
+            release: $this->release($file('release')),
+            cautions: array_map(
+                static fn (Node $caution): mixed => $caution->raw(),
+                $file('cautions')->map(),
+            ),
         );
     }
 
@@ -53,7 +56,7 @@ final readonly class HandbookReader
                 $one->get('label')->string(),
                 $one->get('used_for')->string(),
                 $one->get('instead')->strings(),
-                $one->optional('small')?->bool() ?? false,
+                isSmall: $one->optional('small')?->bool() ?? false,
             );
         }
 
@@ -71,7 +74,7 @@ final readonly class HandbookReader
                 $one->get('label')->string(),
                 $one->get('form')->string(),
                 $one->get('pose')->string(),
-                $one->optional('may_be_switched_off')?->bool() ?? false,
+                mayBeSwitchedOff: $one->optional('may_be_switched_off')?->bool() ?? false,
             );
         }
 
@@ -99,7 +102,7 @@ final readonly class HandbookReader
                     $part->get('notes')->string(),
                 );
             }, $node->get('parts')->items()),
-            $node->get('other_lines')->strings(),
+            otherLines: $node->get('other_lines')->strings(),
         );
     }
 
@@ -133,17 +136,17 @@ final readonly class HandbookReader
                 $text('title'),
                 $text('rung'),
                 $text('hands'),
-                $text('movement'),
-                $text('tempo'),
-                $text('pressure'),
-                $text('look_for'),
-                $text('if_tone_rises'),
-                array_map(
+                movement: $text('movement'),
+                tempo: $text('tempo'),
+                pressure: $text('pressure'),
+                lookFor: $text('look_for'),
+                ifToneRises: $text('if_tone_rises'),
+                ifToneRisesGoTo: array_map(
                     static fn (Node $to): int => $to->int(1, $i),
                     $step->get('if_tone_rises_to')->items(),
                 ),
-                $text('gate'),
-                $step->optional('optional')?->bool() ?? false,
+                gate: $text('gate'),
+                isOptional: $step->optional('optional')?->bool() ?? false,
             );
         }
 

@@ -83,12 +83,12 @@ final readonly class LadderReader
             $node->get('strand')->enum(Strand::class),
             $node->get('name')->string(),
             $node->get('kind')->enum(LadderKind::class),
-            $node->get('entry')->string(),
-            $node->get('move_up')->string(),
-            $node->get('ease_down')->string(),
-            $node->optional('instead_below')?->string(),
-            $node->optional('rounds')?->int(1, 5) ?? 1,
-            $rungs,
+            entryWords: $node->get('entry')->string(),
+            moveUpWords: $node->get('move_up')->string(),
+            easeWords: $node->get('ease_down')->string(),
+            insteadBelow: $node->optional('instead_below')?->string(),
+            rounds: $node->optional('rounds')?->int(1, 5) ?? 1,
+            rungs: $rungs,
         );
     }
 
@@ -155,8 +155,8 @@ final readonly class LadderReader
             $node->get('name')->string(),
             $node->get('performers')->enums(Performer::class),
             $this->materials($node->get('materials')),
-            $steps,
-            array_map(
+            steps: $steps,
+            words: array_map(
                 static fn (string $key): string => $node->get($key)->string(),
                 [
                     'position' => 'position',
@@ -168,31 +168,31 @@ final readonly class LadderReader
                     'dose' => 'dose_words',
                 ],
             ),
-            $doneOn,
-            $node->get('fits')->enums(ClientCondition::class),
-            $this->cautions($node, $together, $segment),
-            array_map(MuscleLoad::fromText(...), $node->get('loads')->strings()),
-            $node->get('lengthens')->strings(),
-            $node->get('class')->enum(EffortClass::class),
-            $node->get('intensity')->int(1, 5),
-            $segment,
-            $node->get('role')->enum(SittingRole::class),
-            $node->get('posture')->enum(Posture::class),
-            $start = $this->dose($node->get('dose')),
-            $this->range($node->get('range'), $start),
-            $together ? $entry->speakingOf(SidePrefix::Both) : $entry,
-            null === $ends
+            doneOn: $doneOn,
+            fits: $node->get('fits')->enums(ClientCondition::class),
+            cautions: $this->cautions($node, $together, $segment),
+            loads: array_map(MuscleLoad::fromText(...), $node->get('loads')->strings()),
+            lengthens: $node->get('lengthens')->strings(),
+            class: $node->get('class')->enum(EffortClass::class),
+            intensity: $node->get('intensity')->int(1, 5),
+            segment: $segment,
+            role: $node->get('role')->enum(SittingRole::class),
+            posture: $node->get('posture')->enum(Posture::class),
+            startDose: $start = $this->dose($node->get('dose')),
+            range: $this->range($node->get('range'), $start),
+            entry: $together ? $entry->speakingOf(SidePrefix::Both) : $entry,
+            endsWhile: null === $ends
                 ? null
                 : self::onAnyHand(CatalogueReader::condition($this->conditions, $ends), $together),
-            array_map($this->progress(...), $node->get('progress')->items()),
-            $this->picture($node->get('picture')),
-            $node->optional('firm_wrist')?->bool() ?? false,
-            $node->optional('needs_before')?->enum(SittingNeed::class),
-            $node->get('counted')->enum(DoseKind::class),
-            $node->optional('tags')?->enums(ApproachTag::class) ?? [],
-            $node->get('moves')->string(),
-            self::links($node, 'easier'),
-            self::links($node, 'harder'),
+            progress: array_map($this->progress(...), $node->get('progress')->items()),
+            picture: $this->picture($node->get('picture')),
+            wantsFirmWrist: $node->optional('firm_wrist')?->bool() ?? false,
+            sittingNeed: $node->optional('needs_before')?->enum(SittingNeed::class),
+            counted: $node->get('counted')->enum(DoseKind::class),
+            tags: $node->optional('tags')?->enums(ApproachTag::class) ?? [],
+            moves: $node->get('moves')->string(),
+            easier: self::links($node, 'easier'),
+            harder: self::links($node, 'harder'),
         );
     }
 
@@ -287,9 +287,9 @@ final readonly class LadderReader
                 $node->get('repetitions')->int(),
                 $node->get('parts')->int(),
                 $node->get('move')->int(),
-                $node->get('hold')->int(),
-                $node->get('rest')->int(),
-                $node->optional('load')?->float() ?? 0.0,
+                holdSeconds: $node->get('hold')->int(),
+                restSeconds: $node->get('rest')->int(),
+                loadKilograms: $node->optional('load')?->float() ?? 0.0,
             );
         } catch (InvalidDose $e) {
             throw $node->fail($e->getMessage());
@@ -304,7 +304,7 @@ final readonly class LadderReader
             self::limits($node->get('repetitions')),
             self::limits($node->get('move')),
             self::limits($node->get('hold')),
-            null === ($load = $node->optional('load'))
+            loadKilograms: null === ($load = $node->optional('load'))
                 ? [0.0, 0.0]
                 : [$load->items()[0]->float(), $load->items()[1]->float()],
         );
@@ -369,10 +369,10 @@ final readonly class LadderReader
             $whole('start') ?? (int) ($steps[0] ?? 0),
             $whole('step') ?? 1,
             $node->optional('cap')?->int(1) ?? (int) ([] === $steps ? 0 : max($steps)),
-            $node->optional('days')?->int(1, 7) ?? 2,
-            $steps,
-            $node->optional('reps')?->int(1) ?? 0,
-            $settings,
+            days: $node->optional('days')?->int(1, 7) ?? 2,
+            steps: $steps,
+            repetitionsNeeded: $node->optional('reps')?->int(1) ?? 0,
+            settings: $settings,
         );
     }
 
@@ -402,14 +402,14 @@ final readonly class LadderReader
             $node->get('end')->string(),
             $node->get('view')->string(),
             $node->get('trace')->string(),
-            $node->optional('via')?->strings() ?? [],
-            $startThings,
-            $endThings,
-            $startHand[0] ?? null,
-            $endHand[0] ?? null,
-            $table?->string(),
-            $node->optional('zones')?->string(),
-            $node->optional('focus')?->strings() ?? [],
+            via: $node->optional('via')?->strings() ?? [],
+            startThings: $startThings,
+            endThings: $endThings,
+            startHand: $startHand[0] ?? null,
+            endHand: $endHand[0] ?? null,
+            table: $table?->string(),
+            zones: $node->optional('zones')?->string(),
+            focus: $node->optional('focus')?->strings() ?? [],
         );
     }
 
@@ -420,11 +420,11 @@ final readonly class LadderReader
      */
     private static function startAndEnd(?Node $node): array
     {
-        $names = static fn (?Node $n): array => null === $n
-            ? []
-            : (
-                \is_string($n->raw()) ? [$n->string()] : $n->strings()
-            );
+        $names = static fn (?Node $n): array => match (true) {
+            null === $n => [],
+            \is_string($n->raw()) => [$n->string()],
+            default => $n->strings(),
+        };
         if (
             null === $node
             || \is_string($node->raw())

@@ -53,16 +53,16 @@ final readonly class ScreeningReader
             $node->get('ask')->string(),
             $node->get('yes')->string(),
             $this->bars($node->optional('bars')),
-            $node->optional('max_hold_seconds')?->int(1, 60),
-            $node->optional('applies_to_classes')?->enums(EffortClass::class) ?? [],
-            $node->optional('emergency')?->bool() ?? false,
-            $node->optional('note')?->bool() ?? false,
-            array_map(
+            maxHoldSeconds: $node->optional('max_hold_seconds')?->int(1, 60),
+            shortensClasses: $node->optional('applies_to_classes')?->enums(EffortClass::class) ?? [],
+            isEmergency: $node->optional('emergency')?->bool() ?? false,
+            isNote: $node->optional('note')?->bool() ?? false,
+            gives: array_map(
                 static fn (Node $value): bool => $value->bool(),
                 $node->optional('gives')?->map() ?? [],
             ),
-            $node->get('unblocks')->string(),
-            $node->optional('days_after_injection')?->int(1, 365),
+            unblocks: $node->get('unblocks')->string(),
+            daysAfterInjection: $node->optional('days_after_injection')?->int(1, 365),
         );
     }
 
@@ -81,9 +81,9 @@ final readonly class ScreeningReader
             $node->optional('segments')?->enums(Segment::class) ?? [],
             $node->optional('classes')?->enums(EffortClass::class) ?? [],
             $node->optional('strands')?->strings() ?? [],
-            $node->optional('rungs')?->strings() ?? [],
-            $node->optional('except_classes')?->enums(EffortClass::class) ?? [],
-            $node->optional('unless_supervised')?->bool() ?? false,
+            rungs: $node->optional('rungs')?->strings() ?? [],
+            exceptClasses: $node->optional('except_classes')?->enums(EffortClass::class) ?? [],
+            unlessSupervised: $node->optional('unless_supervised')?->bool() ?? false,
         );
     }
 }

@@ -9,19 +9,32 @@ use HandGarden\Client\CautionsView;
 use HandGarden\Planning\LadderView;
 use HandGarden\Sitting\SittingLine;
 
-/** Everything the overview of one client shows. */
+/**
+ * Everything the overview of one client shows.
+ *
+ * @phpstan-type Stem array{key: string, name: string, side: string, state: string, words: string, shapes: list<string>}
+ * @phpstan-type Measured array{
+ *     id: string,
+ *     label: string,
+ *     side: string,
+ *     mode: string,
+ *     text: string,
+ *     unit: string,
+ *     on: \DateTimeImmutable,
+ * }
+ */
 final readonly class ClientCard
 {
     /**
-     * @param list<array{side: string, affected: bool, active: ?string, passive: ?string}>                                                  $hands
-     * @param list<array{ladder: LadderView, hands: string}>                                                                                                              $ladders
-     * @param list<array{strand: string, label: string, stems: list<array{key: string, name: string, side: string, state: string, words: string, shapes: list<string>}>}> $map every strand with its ladders as stems
-     * @param array<string, int> $ahead how many others there are, by what they wait for
-     * @param array<string, int>                                                                                                            $waiting  proposals by kind
-     * @param list<SittingLine>                                                                                                             $sittings newest first
-     * @param list<Visit>                                                                                                                   $visits   newest first
-     * @param list<array{id: string, label: string, side: string, mode: string, text: string, unit: string, on: \DateTimeImmutable}>        $latest
-     * @param array<string, string>                                                                                                         $names    of staff by id
+     * @param list<array{side: string, affected: bool, active: ?string, passive: ?string}> $hands
+     * @param list<array{ladder: LadderView, hands: string}> $ladders
+     * @param list<array{strand: string, label: string, stems: list<Stem>}> $map every strand with its ladders
+     * @param array<string, int>    $ahead    how many other ladders there are, by what they wait for
+     * @param array<string, int>    $waiting  proposals by kind
+     * @param list<SittingLine>     $sittings newest first
+     * @param list<Visit>           $visits   newest first
+     * @param list<Measured>        $latest
+     * @param array<string, string> $names    of staff by id
      */
     public function __construct(
         public CautionsView $banner,

@@ -35,14 +35,16 @@ use Symfony\Contracts\Cache\CacheInterface;
 final readonly class ClientCards
 {
     private const FINGERPRINT = "SELECT md5(concat_ws('|', c.version, k.emergency_number,
-            (SELECT count(*)::text || max(at) || count(replaced_by_id) || count(withdrawn_at) FROM reading WHERE client_id = c.id),
+            (SELECT count(*)::text || max(at) || count(replaced_by_id) || count(withdrawn_at)
+                FROM reading WHERE client_id = c.id),
             (SELECT count(*)::text || max(at) FROM screening_answer WHERE client_id = c.id),
             (SELECT count(*)::text || count(withdrawn_at) FROM placement_override WHERE client_id = c.id),
             (SELECT count(*)::text || count(withdrawn_at) FROM approach_choice WHERE client_id = c.id),
             (SELECT count(*) FROM approved_rung WHERE client_id = c.id),
             (SELECT count(*)::text || count(reopened_at) FROM suspension WHERE client_id = c.id),
             (SELECT string_agg(id || version::text, ',' ORDER BY id) FROM routine WHERE client_id = c.id),
-            (SELECT count(*)::text || max(received_at) || count(*) FILTER (WHERE hurt_later) FROM log_entry WHERE client_id = c.id),
+            (SELECT count(*)::text || max(received_at) || count(*) FILTER (WHERE hurt_later)
+                FROM log_entry WHERE client_id = c.id),
             (SELECT count(*)::text || count(finished_at) || sum(length(note)) FROM sitting WHERE client_id = c.id),
             (SELECT count(*) FROM decision WHERE client_id = c.id),
             (SELECT count(*)::text || sum(length(note)) || count(signed_at) FROM visit WHERE client_id = c.id),
@@ -126,8 +128,8 @@ final readonly class ClientCards
                     ),
                 ),
             ),
-            self::map($ladders),
-            array_count_values(
+            map: self::map($ladders),
+            ahead: array_count_values(
                 array_map(
                     static fn (array $row): string => $row['ladder']->state,
                     array_values(
@@ -138,18 +140,33 @@ final readonly class ClientCards
                     ),
                 ),
             ),
-            $waiting,
-            $this->sittings->recent($client, 8),
-            $this->readings->visits($client, 5),
-            $this->latest($client),
-            $this->clinics->namesOfStaff(),
+            waiting: $waiting,
+            sittings: $this->sittings->recent($client, 8),
+            visits: $this->readings->visits($client, 5),
+            latest: $this->latest($client),
+            names: $this->clinics->namesOfStaff(),
         );
     }
 
     /**
      * @param list<LadderView> $ladders
      *
-     * @return list<array{strand: string, label: string, stems: list<array{key: string, name: string, side: string, state: string, words: string, shapes: list<string>}>}>
+     * @return list<
+     *     array{
+     *         strand: string,
+     *         label: string,
+     *         stems: list<
+     *             array{
+     *                 key: string,
+     *                 name: string,
+     *                 side: string,
+     *                 state: string,
+     *                 words: string,
+     *                 shapes: list<string>,
+     *             }
+     *         >,
+     *     }
+     * >
      */
     private static function map(array $ladders): array
     {
@@ -203,7 +220,19 @@ final readonly class ClientCards
         ];
     }
 
-    /** @return list<array{id: string, label: string, side: string, mode: string, text: string, unit: string, on: \DateTimeImmutable}> newest of each measure, in the order they are taken */
+    /**
+     * @return list<
+     *     array{
+     *         id: string,
+     *         label: string,
+     *         side: string,
+     *         mode: string,
+     *         text: string,
+     *         unit: string,
+     *         on: \DateTimeImmutable,
+     *     }
+     * > newest of each measure, in the order they are taken
+     */
     private function latest(Client $client): array
     {
         $byCode = [];

@@ -21,7 +21,8 @@ final readonly class Overview
     }
 
     /**
-     * Sittings, suspensions and measures of all clients in four queries, and what waits in three, however many there are.
+     * Sittings, suspensions and measures of all clients in four queries, and what waits in three, however many
+     * there are.
      *
      * @param list<Client> $clients
      *
@@ -31,20 +32,24 @@ final readonly class Overview
     {
         $ids = array_map(static fn (Client $c): string => $c->id, $clients);
         $last = $this->column(
-            "SELECT client_id, max(day) FROM log_entry WHERE client_id IN (?) AND body->>'outcome' <> 'skipped' GROUP BY client_id",
+            "SELECT client_id, max(day) FROM log_entry WHERE client_id IN (?) AND body->>'outcome' <> 'skipped' "
+                .'GROUP BY client_id',
             $ids,
         );
         // A little more than a week: which seven days count depends on the zone of the client.
         $days = $this->column(
-            "SELECT client_id, string_agg(DISTINCT day::text, ',') FROM log_entry WHERE client_id IN (?) AND day > CURRENT_DATE - 9 AND body->>'outcome' <> 'skipped' GROUP BY client_id",
+            "SELECT client_id, string_agg(DISTINCT day::text, ',') FROM log_entry WHERE client_id IN (?) AND day > "
+                ."CURRENT_DATE - 9 AND body->>'outcome' <> 'skipped' GROUP BY client_id",
             $ids,
         );
         $rest = $this->column(
-            'SELECT client_id, count(*) FROM suspension WHERE client_id IN (?) AND reopened_at IS NULL GROUP BY client_id',
+            'SELECT client_id, count(*) FROM suspension WHERE client_id IN (?) AND reopened_at IS NULL GROUP BY '
+                .'client_id',
             $ids,
         );
         $measured = $this->column(
-            'SELECT client_id, max(on_day) FROM reading WHERE client_id IN (?) AND replaced_by_id IS NULL GROUP BY client_id',
+            'SELECT client_id, max(on_day) FROM reading WHERE client_id IN (?) AND replaced_by_id IS NULL GROUP BY '
+                .'client_id',
             $ids,
         );
         $waiting = $this->open->counts($clients);
@@ -66,10 +71,10 @@ final readonly class Overview
                 $lastDay,
                 $week,
                 $client->daysPerWeek,
-                null === $lastDay || ($lastDay < $today && $week < $client->daysPerWeek),
-                $waiting[$client->id] ?? 0,
-                (int) ($rest[$client->id] ?? 0),
-                isset($measured[$client->id])
+                isDue: null === $lastDay || ($lastDay < $today && $week < $client->daysPerWeek),
+                waiting: $waiting[$client->id] ?? 0,
+                suspended: (int) ($rest[$client->id] ?? 0),
+                measuredDaysAgo: isset($measured[$client->id])
                     ? (int) (
                         new \DateTimeImmutable($measured[$client->id], new \DateTimeZone('UTC'))
                     )->diff($today)->format('%a')

@@ -50,8 +50,8 @@ final class Bench extends AbstractController
                     $name,
                     $kind,
                     $side,
-                    $request->request->has('simulated'),
-                    $this->clock->now(),
+                    simulated: $request->request->has('simulated'),
+                    now: $this->clock->now(),
                 );
                 $this->devices->add($device);
                 $this->audit->wrote('added device', null, $device->id);

@@ -100,7 +100,7 @@ final class Capture extends AbstractController
                 $found->side,
                 $mode,
                 'bent' === $asked,
-                $this->clock->today($client->zone),
+                day: $this->clock->today($client->zone),
             ) as $reading
         ) {
             $values[
@@ -226,7 +226,7 @@ final class Capture extends AbstractController
                 Node::root($trace),
                 $this->side($request, $found),
                 isset(KeepTrace::ACTIONS[$action]) ? $action : 'posture',
-                $plan,
+                plan: $plan,
             );
         } catch (InvalidData $e) {
             return new JsonResponse(['problem' => $e->getMessage()], 422);
@@ -282,7 +282,8 @@ final class Capture extends AbstractController
     }
 
     /**
-     * @param \Closure(array<string, string>): array<string, string> $values fields to write, told the measures of the draft
+     * @param \Closure(array<string, string>): array<string, string> $values fields to write, told the measures
+     *     of the draft
      *
      * @return array<string, array<string, string>>
      */
@@ -308,7 +309,7 @@ final class Capture extends AbstractController
                     return $typed;
                 },
                 null,
-                $now,
+                now: $now,
             );
     }
 }

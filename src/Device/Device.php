@@ -62,7 +62,7 @@ class Device
         \DateTimeImmutable $now,
     ): array {
         $token = bin2hex(random_bytes(24));
-        $device = new self($clinicId, $name, $kind, $side, $now);
+        $device = new self($clinicId, $name, $kind, $side, createdAt: $now);
         $device->tokenHash = self::hash($token);
         $device->secret = $simulated ? $token : null;
         $device->profile = $simulated ? 'good' : '';

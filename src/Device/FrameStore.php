@@ -61,7 +61,8 @@ final readonly class FrameStore
             $batch->frames,
         );
         $this->connection->executeStatement(
-            'INSERT INTO device_batch (device_id, run, first_seq, last_seq, received_ms, frames, notes) VALUES (?, ?, ?, ?, ?, ?, ?)',
+            'INSERT INTO device_batch (device_id, run, first_seq, last_seq, received_ms, frames, notes) VALUES (?, '
+                .'?, ?, ?, ?, ?, ?)',
             [
                 $deviceId,
                 $batch->run,
@@ -87,7 +88,8 @@ final readonly class FrameStore
     public function newest(string $deviceId, DeviceKind $kind): ?KeptFrame
     {
         $found = $this->connection->fetchAssociative(
-            'SELECT id, run, received_ms, frames FROM device_batch WHERE device_id = ? AND last_seq >= 0 ORDER BY id DESC LIMIT 1',
+            'SELECT id, run, received_ms, frames FROM device_batch WHERE device_id = ? AND last_seq >= 0 ORDER BY id '
+                .'DESC LIMIT 1',
             [$deviceId],
         );
         if (false === $found) {
@@ -141,7 +143,8 @@ final readonly class FrameStore
         $frames = [];
         foreach (
             $this->connection->fetchAllAssociative(
-                'SELECT id, run, received_ms, frames FROM device_batch WHERE device_id = ? AND id >= ? AND run = ? ORDER BY id',
+                'SELECT id, run, received_ms, frames FROM device_batch WHERE device_id = ? AND id >= ? AND run = ? '
+                    .'ORDER BY id',
                 [$deviceId, $batch, $first->run],
             ) as $values
         ) {

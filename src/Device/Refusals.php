@@ -8,7 +8,10 @@ use HandGarden\Web\Clock;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Target;
 
-/** Deliveries with a wrong token in the last ten minutes: nobody knows whose they are, so the bench shows their number. */
+/**
+ * Deliveries with a wrong token in the last ten minutes: nobody knows whose they are, so the bench shows their
+ * number.
+ */
 final readonly class Refusals
 {
     private const KEY = 'device.refusals';

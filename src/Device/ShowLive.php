@@ -93,16 +93,14 @@ final class ShowLive extends AbstractController
                 null === $age || $age > FrameStore::KEPT_MS => 'off',
                 default => 'silent',
             },
-            'says' => null === $age || $age > FrameStore::KEPT_MS
-                ? 'Nothing comes from this device.'
-                : (
-                    $isLive
-                        ? 'Live.'
-                        : \sprintf(
-                            'Silent for %.0f s. What was captured is kept; the last frame stays.',
-                            $age / 1000.0,
-                        )
+            'says' => match (true) {
+                null === $age || $age > FrameStore::KEPT_MS => 'Nothing comes from this device.',
+                $isLive => 'Live.',
+                default => \sprintf(
+                    'Silent for %.0f s. What was captured is kept; the last frame stays.',
+                    $age / 1000.0,
                 ),
+            },
             'values' => $kept?->frame->values,
             'ms' => $kept?->frame->ms,
             'hand' => null,

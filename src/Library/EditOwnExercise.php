@@ -78,7 +78,8 @@ final class EditOwnExercise extends AbstractController
                 $kept,
                 [
                     'version' => \sprintf(
-                        'Somebody else made version %d meanwhile. What you typed stands below; keeping it makes version %d.',
+                        'Somebody else made version %d meanwhile. What you typed stands below; keeping it makes '
+                            .'version %d.',
                         $kept->version,
                         $kept->version + 1,
                     ),
@@ -213,7 +214,13 @@ final class EditOwnExercise extends AbstractController
             ),
             'isFigure' => $view->isOfFigure(),
             'enums' => [
-                'strand' => Strand::cases(), 'posture' => Posture::cases(), 'side' => DoneOn::cases(), 'counted' => DoseKind::cases(), 'class' => EffortClass::cases(), 'segment' => Segment::cases(), 'role' => SittingRole::cases(),
+                'strand' => Strand::cases(),
+                'posture' => Posture::cases(),
+                'side' => DoneOn::cases(),
+                'counted' => DoseKind::cases(),
+                'class' => EffortClass::cases(),
+                'segment' => Segment::cases(),
+                'role' => SittingRole::cases(),
                 'performers' => array_values(
                     array_filter(
                         Performer::cases(),

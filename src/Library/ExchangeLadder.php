@@ -20,7 +20,10 @@ use Symfony\Component\Uid\Uuid;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
 
-/** A ladder as one file, out and in, in the format of the catalogue; what comes in becomes own exercises of the clinic. */
+/**
+ * A ladder as one file, out and in, in the format of the catalogue; what comes in becomes own exercises of the
+ * clinic.
+ */
 #[IsGranted('ROLE_THERAPIST')]
 final class ExchangeLadder extends AbstractController
 {

@@ -29,13 +29,18 @@ final readonly class FilterInput
             ExerciseSearch::wordsIn($text('words')),
             Condition::tryFrom($text('condition')),
             Performer::tryFrom($text('performer')),
-            \is_array($materials) && '1' === $text('only')
-                ? array_values(array_filter($materials, \is_string(...)))
-                : ('1' === $text('only') ? [] : null),
-            Posture::tryFrom($text('position')),
-            $minutes > 0 ? $minutes : null,
-            '' === $text('loads') ? null : $text('loads'),
-            Strand::tryFrom($text('strand')),
+            match (true) {
+                \is_array($materials)
+                    && '1' === $text('only') => array_values(
+                        array_filter($materials, \is_string(...)),
+                    ),
+                '1' === $text('only') => [],
+                default => null,
+            },
+            posture: Posture::tryFrom($text('position')),
+            minutes: $minutes > 0 ? $minutes : null,
+            loads: '' === $text('loads') ? null : $text('loads'),
+            strand: Strand::tryFrom($text('strand')),
         );
     }
 }

@@ -9,7 +9,8 @@ use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * One version of an exercise of the clinic's own, kept as it is written in a ladder file. A change makes a new version; a
+ * One version of an exercise of the clinic's own, kept as it is written in a ladder file. A change makes a new
+ * version; a
  * routine goes on with the one it was built with.
  */
 #[ORM\Entity]
@@ -30,7 +31,8 @@ class OwnExercise
 
     /**
      * @param array<string, mixed> $written as in a ladder file
-     * @param array<string, mixed> $pose    poses of its own: start and end, as in the pose file; empty: those of the pose file
+     * @param array<string, mixed> $pose    poses of its own: start and end, as in the pose file; empty: those of
+     *     the pose file
      * @param array<string, mixed> $facets  what the filters ask for
      */
     public function __construct(

@@ -10,7 +10,8 @@ use HandGarden\Core\Drawing\Pose;
 use Symfony\Component\HttpFoundation\Request;
 
 /**
- * The form of an own exercise: it holds what a ladder file would hold, as text until it is read. What cannot be typed as it
+ * The form of an own exercise: it holds what a ladder file would hold, as text until it is read. What cannot be
+ * typed as it
  * should be goes on as it was typed, so that the reader names the field and nothing is lost.
  */
 final readonly class OwnExerciseForm
@@ -59,12 +60,35 @@ final readonly class OwnExerciseForm
     public static function blank(): self
     {
         return new self([
-            'name' => '', 'strand' => 'open', 'performers' => ['client alone'], 'position' => 'Seated, forearm on the table', 'posture' => 'forearm on the table', 'materials' => ['table'],
-            'steps' => [], 'side' => 'affected', 'counted' => 'repetitions', 'dose_words' => '', 'watch_for' => '', 'ease' => 'Smaller movement', 'harder' => 'More repetitions', 'stop' => 'Pain, tingling or numbness', 'why' => '',
+            'name' => '',
+            'strand' => 'open',
+            'performers' => ['client alone'],
+            'position' => 'Seated, forearm on the table',
+            'posture' => 'forearm on the table',
+            'materials' => ['table'],
+            'steps' => [],
+            'side' => 'affected',
+            'counted' => 'repetitions',
+            'dose_words' => '',
+            'watch_for' => '',
+            'ease' => 'Smaller movement',
+            'harder' => 'More repetitions',
+            'stop' => 'Pain, tingling or numbness',
+            'why' => '',
             'fits' => [
                 'stroke',
                 'brain-injury',
-            ], 'avoid_when' => [], 'gates' => [], 'tags' => [], 'moves' => '', 'loads' => [], 'lengthens' => [], 'class' => 'practice', 'intensity' => 2, 'segment' => 'fingers', 'role' => 'main',
+            ],
+            'avoid_when' => [],
+            'gates' => [],
+            'tags' => [],
+            'moves' => '',
+            'loads' => [],
+            'lengthens' => [],
+            'class' => 'practice',
+            'intensity' => 2,
+            'segment' => 'fingers',
+            'role' => 'main',
             'when' => 'commands_n>=1', 'dose' => [
                 'sets' => 1,
                 'repetitions' => 5,

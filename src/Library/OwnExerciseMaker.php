@@ -44,13 +44,13 @@ final readonly class OwnExerciseMaker
             $key,
             $version,
             mb_substr($rung->name, 0, 120),
-            $form->written,
-            $form->pose,
-            $form->facets($rung),
-            IndexedExercise::textOf($rung, $catalogue->handbook()),
-            $rung->startSeconds(),
-            $this->who->staff()->id,
-            $this->clock->now(),
+            written: $form->written,
+            pose: $form->pose,
+            facets: $form->facets($rung),
+            text: IndexedExercise::textOf($rung, $catalogue->handbook()),
+            seconds: $rung->startSeconds(),
+            byStaffId: $this->who->staff()->id,
+            at: $this->clock->now(),
         );
     }
 }

@@ -93,7 +93,10 @@ final class ShowExercises extends AbstractController
         return LadderKind::Protocol !== $kind || $this->isGranted('ROLE_THERAPIST');
     }
 
-    /** @return list<array{strand: Strand, ladders: list<Ladder>, rungs: int}> ladders by number, as they are talked of */
+    /**
+     * @return list<array{strand: Strand, ladders: list<Ladder>, rungs: int}> ladders by number, as they are talked
+     *    of
+     */
     private function overview(Catalogue $catalogue): array
     {
         $strands = [];

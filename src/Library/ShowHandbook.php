@@ -15,7 +15,10 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** What stands beside the ladders: all pictures for review, rules and helper words, the hands-on release, hand shapes. */
+/**
+ * What stands beside the ladders: all pictures for review, rules and helper words, the hands-on release, hand
+ * shapes.
+ */
 #[IsGranted('ROLE_STAFF')]
 final class ShowHandbook extends AbstractController
 {

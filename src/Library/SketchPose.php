@@ -40,16 +40,17 @@ final class SketchPose extends AbstractController
         }
         $painter = new Painter();
         $pictures = [];
+        $ofHand = $view->isOfFigure() ? View::Three : $view;
         foreach (Side::cases() as $side) {
             $painting = '1' === ($form['whole'] ?? '')
                 ? $painter->paint(
                     new PictureSpec(
                         new NamedPose('typed', $pose),
-                        $view->isOfFigure() ? View::Three : $view,
+                        $ofHand,
                         $side,
                     ),
                 )
-                : $painter->sketch($pose, $view->isOfFigure() ? View::Three : $view, $side);
+                : $painter->sketch($pose, $ofHand, $side);
             $layers = SvgWriter::layersOf($painting);
             $pictures[$side->value] = ['window' => $painting->window, 'layers' => $layers];
         }

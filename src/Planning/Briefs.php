@@ -19,7 +19,10 @@ use HandGarden\Core\Routine\SittingRules;
 use HandGarden\Core\Routine\Weights;
 use HandGarden\Web\Clock;
 
-/** What a routine of each kind is built from: who is there, how long it may take, what the clinic and the therapist have set. */
+/**
+ * What a routine of each kind is built from: who is there, how long it may take, what the clinic and the therapist
+ * have set.
+ */
 final readonly class Briefs
 {
     public function __construct(
@@ -41,11 +44,11 @@ final readonly class Briefs
             $this->facts($client, $kind),
             $this->goals($client),
             $this->limits($client, $kind, $this->past->lastStrength($client, $today)),
-            $today,
-            $this->plans->doses($client),
-            $edits,
-            Weights::fromArray($this->clinics->own()->routineWeights),
-            $this->past->recentDays($client, $today),
+            today: $today,
+            doses: $this->plans->doses($client),
+            edits: $edits,
+            weights: Weights::fromArray($this->clinics->own()->routineWeights),
+            recentDays: $this->past->recentDays($client, $today),
         );
     }
 

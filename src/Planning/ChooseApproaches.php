@@ -20,7 +20,10 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** Which school is followed for this client where practitioners disagree: default from measures, or chosen with a note. */
+/**
+ * Which school is followed for this client where practitioners disagree: default from measures, or chosen with a
+ * note.
+ */
 #[Route('/clients/{client}/approaches', name: 'planning_approaches', methods: ['GET', 'POST'])]
 #[IsGranted('ROLE_THERAPIST')]
 final class ChooseApproaches extends AbstractController
@@ -65,9 +68,9 @@ final class ChooseApproaches extends AbstractController
                                     $client->id,
                                     $question,
                                     $school,
-                                    $note,
-                                    $this->who->staff()->id,
-                                    $this->clock->now(),
+                                    note: $note,
+                                    byStaffId: $this->who->staff()->id,
+                                    at: $this->clock->now(),
                                 ),
                             ]
                     ),

@@ -71,7 +71,7 @@ final class EditRoutine extends AbstractController
 
                 return;
             }
-            $draft = $this->questioned($draft, $before, $request, $client, $kind);
+            $draft = $this->questioned($draft, $before, $request, $client, kind: $kind);
             if (null === $draft) {
                 return;
             }

@@ -28,7 +28,14 @@ final readonly class GoalView
         \DateTimeImmutable $today,
     ): self {
         if (!$catalogue->hasRung($goal->rungId)) {
-            return new self($goal, $goal->rungId, 'no longer in the catalogue', null, false, false);
+            return new self(
+                $goal,
+                $goal->rungId,
+                'no longer in the catalogue',
+                null,
+                isReached: false,
+                isOverdue: false,
+            );
         }
         $ladder = $catalogue->ladderOf($goal->rungId);
         $standing = $placements->find($ladder->key, $goal->side)?->standingRung();
@@ -42,12 +49,15 @@ final readonly class GoalView
             $catalogue->rung($goal->rungId)->name,
             $ladder->name,
             $standing?->name,
-            $reached,
-            !$reached && $goal->byDay < $today,
+            isReached: $reached,
+            isOverdue: !$reached && $goal->byDay < $today,
         );
     }
 
-    /** @return array<string, array<string, string>> rungs above where each hand stands, by ladder and hand; keys `rung|side` */
+    /**
+     * @return array<string, array<string, string>> rungs above where each hand stands, by ladder and hand; keys
+     *    `rung|side`
+     */
     public static function choices(Placements $placements): array
     {
         $choices = [];

@@ -34,17 +34,17 @@ final readonly class LadderView
             $this->name,
             $this->strand,
             $this->side,
-            $this->stateText,
-            $this->state,
-            $this->standing,
-            '',
-            $this->next,
-            $this->nextState,
-            '',
-            $this->overrideNote,
-            $this->computed,
-            [],
-            $this->isPlacedOnce,
+            stateText: $this->stateText,
+            state: $this->state,
+            standing: $this->standing,
+            why: '',
+            next: $this->next,
+            nextState: $this->nextState,
+            nextWhy: '',
+            overrideNote: $this->overrideNote,
+            computed: $this->computed,
+            nodes: [],
+            isPlacedOnce: $this->isPlacedOnce,
         );
     }
 
@@ -82,9 +82,11 @@ final readonly class LadderView
         foreach ($alike as $same) {
             $rows[] = [
                 'ladder' => $same[0],
-                'hands' => $same[0]->isPlacedOnce
-                    ? 'both together'
-                    : (1 === \count($same) ? $same[0]->side : 'both hands'),
+                'hands' => match (true) {
+                    $same[0]->isPlacedOnce => 'both together',
+                    1 === \count($same) => $same[0]->side,
+                    default => 'both hands',
+                },
             ];
         }
 

@@ -39,10 +39,14 @@ final readonly class PlacementViews
             $nodes[] = new NodeView(
                 $rung->rung->id,
                 $rung->rung->name,
-                $isBud ? 'bud' : ($leaf ? 'leaf' : 'bare'),
+                match (true) {
+                    $isBud => 'bud',
+                    $leaf => 'leaf',
+                    default => 'bare',
+                },
                 $rung->state->value,
-                $this->words->placed($rung, $placed->side),
-                [] === $rung->screening,
+                why: $this->words->placed($rung, $placed->side),
+                maySet: [] === $rung->screening,
             );
         }
         $computed = $placed->standing?->rung->name;
@@ -52,17 +56,23 @@ final readonly class PlacementViews
             $placed->ladder->name,
             $placed->ladder->strand->value,
             $placed->side->value,
-            null !== $placed->override ? 'Set by the therapist' : $this->stateText($placed),
-            $placed->state->value,
-            $standing?->name,
-            null !== $placed->standing ? $this->words->placed($placed->standing, $placed->side) : '',
-            null === $placed->next ? null : $placed->next->rung->name,
-            null === $placed->next ? '' : $placed->next->state->value,
-            null === $placed->next ? '' : $this->words->placed($placed->next, $placed->side),
-            $placed->override?->note,
-            $computed ?? 'none',
-            $nodes,
-            $placed->ladder->isForBothHandsOnly(),
+            stateText
+                : null !== $placed->override
+                ? 'Set by the therapist'
+                : $this->stateText($placed),
+            state: $placed->state->value,
+            standing: $standing?->name,
+            why
+                : null !== $placed->standing
+                ? $this->words->placed($placed->standing, $placed->side)
+                : '',
+            next: null === $placed->next ? null : $placed->next->rung->name,
+            nextState: null === $placed->next ? '' : $placed->next->state->value,
+            nextWhy: null === $placed->next ? '' : $this->words->placed($placed->next, $placed->side),
+            overrideNote: $placed->override?->note,
+            computed: $computed ?? 'none',
+            nodes: $nodes,
+            isPlacedOnce: $placed->ladder->isForBothHandsOnly(),
         );
     }
 

@@ -51,15 +51,15 @@ final class Plan implements ResetInterface
                 $affected,
                 $client->unaffected(),
                 $client->writingHand,
-                $this->readings->of($client),
-                $this->cautions->screening($client),
-                $client->injectionDay(),
-                $client->helperPresent,
-                [],
-                false,
-                true,
-                $this->plans->approvedRungs($client),
-                array_map(
+                readings: $this->readings->of($client),
+                screening: $this->cautions->screening($client),
+                injectedOn: $client->injectionDay(),
+                helperHere: $client->helperPresent,
+                helperSigned: [],
+                supervised: false,
+                atHome: true,
+                met: $this->plans->approvedRungs($client),
+                overrides: array_map(
                     static fn (PlacementOverride $o): Override => new Override(
                         $o->ladderKey,
                         $o->side,
@@ -68,8 +68,8 @@ final class Plan implements ResetInterface
                     ),
                     $this->plans->overrides($client),
                 ),
-                $client->materials,
-                array_map(
+                materials: $client->materials,
+                suspended: array_map(
                     static fn (Suspension $s): string => $s->itemKey,
                     $this->plans->suspensions($client),
                 ),

@@ -124,7 +124,7 @@ final readonly class PlanRepository
                     $client->id,
                     $itemKey,
                     mb_substr($why, 0, 300),
-                    $at,
+                    at: $at,
                 ),
             );
         }
@@ -177,7 +177,8 @@ final readonly class PlanRepository
                 .SavedRoutine::class
                 .' r WHERE r.clinicId = :clinic AND r.clientId IN (:clients) AND NOT EXISTS (SELECT 1 FROM '
                 .SavedRoutine::class
-                .' n WHERE n.clientId = r.clientId AND n.kind = r.kind AND (n.madeAt > r.madeAt OR (n.madeAt = r.madeAt AND n.id > r.id)))',
+                .' n WHERE n.clientId = r.clientId AND n.kind = r.kind AND (n.madeAt > r.madeAt OR (n.madeAt = '
+                .'r.madeAt AND n.id > r.id)))',
         )
             ->setParameter('clinic', $clients[0]->clinicId)->setParameter(
                 'clients',

@@ -61,16 +61,16 @@ final readonly class PlanWeek
             $this->plan->items($client),
             $this->days($client, $facts, $monday),
             $client->conditions(),
-            array_map(
+            doseMinutes: array_map(
                 static fn (string $time): int => 60 * (int) substr($time, 0, 2) + (int) substr($time, 3),
                 $client->intake()->doseTimes,
             ),
-            null === $times || '' === $times->calendar
+            busy: null === $times || '' === $times->calendar
                 ? []
                 : CalendarFormat::busy($times->calendar, $monday, new \DateTimeZone($client->zone)),
-            [] === $helper ? null : $helper,
-            $this->past->lastStrength($client, $this->clock->today($client->zone)),
-            [] !== array_intersect(
+            helper: [] === $helper ? null : $helper,
+            lastStrength: $this->past->lastStrength($client, $this->clock->today($client->zone)),
+            isStiff: [] !== array_intersect(
                 array_map(static fn (Condition $c): string => $c->value, $client->conditions()),
                 [
                     Condition::Spasticity->value,

@@ -61,7 +61,7 @@ final readonly class RoutineChange
             'free' => $draft->keeping($at, null),
             'up' => $draft->moved($at, -1),
             'down' => $draft->moved($at, 1),
-            'swap' => $draft->swapped($at, $this->other($draft, $at, $form, $client, $kind)),
+            'swap' => $draft->swapped($at, $this->other($draft, $at, $form, $client, kind: $kind)),
             'dose' => $this->dosed($draft, $at, $form, $client),
             default => throw new RefusedChange('There is no such change.'),
         };
@@ -217,8 +217,8 @@ final readonly class RoutineChange
                 $client->id,
                 $draft->items[$at]->key(),
                 DoseFormat::write($dose),
-                $this->who->staff()->id,
-                $this->clock->now(),
+                byStaffId: $this->who->staff()->id,
+                at: $this->clock->now(),
             ),
         );
 
@@ -241,9 +241,9 @@ final readonly class RoutineChange
                 GivenDose::number($form, 'repetitions', $item->dose->repetitions),
                 $item->dose->parts,
                 GivenDose::number($form, 'move', $item->dose->moveSeconds),
-                GivenDose::number($form, 'hold', $item->dose->holdSeconds),
-                $item->dose->restSeconds,
-                is_numeric($load) ? (float) $load : $item->dose->loadKilograms,
+                holdSeconds: GivenDose::number($form, 'hold', $item->dose->holdSeconds),
+                restSeconds: $item->dose->restSeconds,
+                loadKilograms: is_numeric($load) ? (float) $load : $item->dose->loadKilograms,
             ));
         } catch (InvalidDose $e) {
             throw new RefusedChange($e->getMessage(), previous: $e);

@@ -69,10 +69,10 @@ final readonly class RoutineFormat
                 $node->get('hands')->enum(Hands::class),
                 DoseFormat::read($node->optional('dose'), $rung->startDose),
                 $node->get('reason')->string(),
-                $node->optional('block')?->string(),
-                $node->optional('variant')?->string(),
-                self::kept($node),
-                $node->optional('pause')?->bool() ?? false,
+                block: $node->optional('block')?->string(),
+                variant: $node->optional('variant')?->string(),
+                kept: self::kept($node),
+                isPause: $node->optional('pause')?->bool() ?? false,
             );
         }
 

@@ -72,11 +72,10 @@ final readonly class RoutineView
     public static function dose(Dose $dose): string
     {
         $timed = 1 === $dose->repetitions && 0 === $dose->holdSeconds;
-        $text = $timed
-            ? self::duration($dose->moveSeconds).(1 === $dose->parts ? '' : ' × '.$dose->parts)
-            : $dose->repetitions.' ×'.(
-                1 === $dose->parts ? '' : ' in each of '.$dose->parts.' parts'
-            );
+        $text = $timed ? self::duration($dose->moveSeconds) : $dose->repetitions.' ×';
+        if (1 !== $dose->parts) {
+            $text .= $timed ? ' × '.$dose->parts : ' in each of '.$dose->parts.' parts';
+        }
         $text = 1 === $dose->sets ? $text : $dose->sets.' sets of '.$text;
 
         return $text.($dose->holdSeconds > 0 ? ', hold '.$dose->holdSeconds.' s' : '').(

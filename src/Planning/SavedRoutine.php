@@ -29,7 +29,8 @@ class SavedRoutine
     /**
      * @param list<array<string, mixed>> $items   see RoutineFormat
      * @param list<array<string, string>> $leftOut
-     * @param list<array{with: string, adds: list<string>}> $withMore what five more minutes, a material or a helper would add
+     * @param list<array{with: string, adds: list<string>}> $withMore what five more minutes, a material or a
+     *     helper would add
      * @param int          $value     of the objective when it was suggested, in points
      * @param int          $bound     what no routine under the same rules could exceed
      * @param list<string> $forbidden item keys that the therapist keeps out
@@ -61,10 +62,7 @@ class SavedRoutine
         $this->id = Uuid::v7()->toRfc4122();
     }
 
-    /**
-     * @param list<Alternative> $else
-     * @param list<string>      $forbidden
-     */
+    /** @param list<Alternative> $else */
     public static function suggested(
         Routine $routine,
         Client $client,
@@ -72,7 +70,6 @@ class SavedRoutine
         string $byStaffId,
         \DateTimeImmutable $at,
         array $else = [],
-        array $forbidden = [],
     ): self {
         return new self(
             $client->clinicId,
@@ -82,16 +79,16 @@ class SavedRoutine
                 static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason],
                 $routine->leftOut,
             ),
-            array_map(
+            withMore: array_map(
                 static fn (Alternative $a): array => ['with' => $a->with, 'adds' => $a->adds],
                 $else,
             ),
-            $kind,
-            $routine->value,
-            $routine->bound,
-            $forbidden,
-            $byStaffId,
-            $at,
+            kind: $kind,
+            value: $routine->value,
+            bound: $routine->bound,
+            forbidden: [],
+            byStaffId: $byStaffId,
+            madeAt: $at,
         );
     }
 
@@ -101,7 +98,19 @@ class SavedRoutine
         string $byStaffId,
         \DateTimeImmutable $at,
     ): self {
-        return new self($client->clinicId, $client->id, [], [], [], $kind, 0, 0, [], $byStaffId, $at);
+        return new self(
+            $client->clinicId,
+            $client->id,
+            [],
+            [],
+            withMore: [],
+            kind: $kind,
+            value: 0,
+            bound: 0,
+            forbidden: [],
+            byStaffId: $byStaffId,
+            madeAt: $at,
+        );
     }
 
     public function isProvedBest(): bool

@@ -15,36 +15,41 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** A therapist sets another rung than the computed one, with a note, or takes that back. Screening cannot be overridden. */
+/**
+ * A therapist sets another rung than the computed one, with a note, or takes that back. Screening cannot be
+ * overridden.
+ */
 #[Route('/clients/{client}/placement', name: 'planning_set_rung', methods: ['POST'])]
 #[IsGranted('ROLE_THERAPIST')]
 final class SetRung extends AbstractController
 {
-    public function __invoke(
-        Request $request,
-        Client $client,
-        Plan $plan,
-        PlanRepository $plans,
-        Audit $audit,
-        Who $who,
-        Clock $clock,
-    ): Response {
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly PlanRepository $plans,
+        private readonly Audit $audit,
+        private readonly Who $who,
+        private readonly Clock $clock,
+    ) {
+    }
+
+    public function __invoke(Request $request, Client $client): Response
+    {
         $side = Side::tryFrom((string) $request->request->get('side', ''));
         $ladder = (string) $request->request->get('ladder', '');
         $rungId = (string) $request->request->get('rung', '');
         $note = trim((string) $request->request->get('note', ''));
-        $placed = null === $side ? null : $plan->placements($client)->find($ladder, $side);
+        $placed = null === $side ? null : $this->plan->placements($client)->find($ladder, $side);
         if (null === $placed) {
             throw $this->createNotFoundException('No such ladder for this client.');
         }
         if ('' === $rungId) {
-            foreach ($plans->overrides($client) as $override) {
+            foreach ($this->plans->overrides($client) as $override) {
                 if ($override->ladderKey === $ladder && $override->side === $side) {
-                    $override->withdrawnAt = $clock->now();
+                    $override->withdrawnAt = $this->clock->now();
                 }
             }
-            $plans->keep();
-            $audit->wrote('withdrew rung', $client->id, $ladder);
+            $this->plans->keep();
+            $this->audit->wrote('withdrew rung', $client->id, $ladder);
             $this->addFlash('done', 'Back to the computed rung.');
 
             return $this->redirectToRoute(
@@ -69,19 +74,19 @@ final class SetRung extends AbstractController
                     .' was not set.',
             );
         } else {
-            $plans->keep(
+            $this->plans->keep(
                 new PlacementOverride(
                     $client->clinicId,
                     $client->id,
                     $ladder,
                     $side,
-                    $rungId,
-                    $note,
-                    $who->staff()->id,
-                    $clock->now(),
+                    rungId: $rungId,
+                    note: $note,
+                    byStaffId: $this->who->staff()->id,
+                    at: $this->clock->now(),
                 ),
             );
-            $audit->wrote('set rung', $client->id, $rungId);
+            $this->audit->wrote('set rung', $client->id, $rungId);
             $this->addFlash('done', 'Set: '.$rung->rung->name.'.');
         }
 

@@ -90,10 +90,10 @@ final class ShowGoals extends AbstractController
             $client->id,
             $rungId,
             $side,
-            $by,
-            $note,
-            $this->who->staff()->id,
-            $this->clock->now(),
+            byDay: $by,
+            note: $note,
+            byStaffId: $this->who->staff()->id,
+            at: $this->clock->now(),
         );
         $this->plans->keep($goal);
         $this->audit->wrote('set short-term goal', $client->id, $goal->id);

@@ -129,7 +129,20 @@ final class ShowRoutine extends AbstractController
         );
     }
 
-    /** @return array{client: Client, kind: RoutineKind, minutes: int, banner: CautionsView, routine: ?SavedRoutine, view: RoutineView, catalogue: Catalogue, goals: Goals, stopRules: mixed, pulling: mixed} */
+    /**
+     * @return array{
+     *     client: Client,
+     *     kind: RoutineKind,
+     *     minutes: int,
+     *     banner: CautionsView,
+     *     routine: ?SavedRoutine,
+     *     view: RoutineView,
+     *     catalogue: Catalogue,
+     *     goals: Goals,
+     *     stopRules: mixed,
+     *     pulling: mixed,
+     * }
+     */
     private function values(Client $client, RoutineKind $kind): array
     {
         $routine = $this->plans->routine($client, $kind);
@@ -159,7 +172,7 @@ final class ShowRoutine extends AbstractController
             [] === $items ? [] : $this->briefs->rules($client, $kind)->broken($items),
             $limits->seconds(),
             $limits->effortBudget(),
-            $this->plan->worseSide($client),
+            worse: $this->plan->worseSide($client),
         );
     }
 

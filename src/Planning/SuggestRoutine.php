@@ -51,7 +51,8 @@ final class SuggestRoutine extends AbstractController
         ) {
             $this->addFlash(
                 'problem',
-                'Somebody else changed this routine meanwhile. It is shown as it is now; nothing was suggested. Look at it, then suggest anew.',
+                'Somebody else changed this routine meanwhile. It is shown as it is now; nothing was suggested. Look '
+                    .'at it, then suggest anew.',
             );
 
             return $back;
@@ -69,17 +70,16 @@ final class SuggestRoutine extends AbstractController
             return $back;
         }
         $else = (new WhatElse($this->catalogue->get()))->of($routine, $brief);
-        $this->plans->keep(
-            SavedRoutine::suggested(
-                $routine,
-                $client,
-                $kind,
-                $this->who->staff()->id,
-                $this->clock->now(),
-                $else,
-                $edits->forbidden,
-            ),
+        $saved = SavedRoutine::suggested(
+            $routine,
+            $client,
+            $kind,
+            $this->who->staff()->id,
+            at: $this->clock->now(),
+            else: $else,
         );
+        $saved->forbidden = $edits->forbidden;
+        $this->plans->keep($saved);
         $this->audit->wrote('suggested routine: '.$kind->value, $client->id);
         $this->addFlash(
             'done',

@@ -76,11 +76,11 @@ final class Decide extends AbstractController
                     $client->id,
                     $proposal->key(),
                     $proposal->kind->value,
-                    mb_substr($proposal->text, 0, 600),
-                    $answer,
-                    $note,
-                    $this->who->staff()->id,
-                    $this->clock->now(),
+                    text: mb_substr($proposal->text, 0, 600),
+                    answer: $answer,
+                    note: $note,
+                    byStaffId: $this->who->staff()->id,
+                    at: $this->clock->now(),
                 ),
             );
             if (DecisionAnswer::Declined !== $answer) {
@@ -171,8 +171,8 @@ final class Decide extends AbstractController
                     $client->id,
                     $key,
                     DoseFormat::write($dose),
-                    $staffId,
-                    $now,
+                    byStaffId: $staffId,
+                    at: $now,
                 ),
             );
             $this->changeRoutine($client, $key, $dose);
@@ -229,8 +229,8 @@ final class Decide extends AbstractController
                         $client->id,
                         $proposal->rungId,
                         $side,
-                        $staffId,
-                        $now,
+                        byStaffId: $staffId,
+                        at: $now,
                     ),
                 );
             }
@@ -252,10 +252,10 @@ final class Decide extends AbstractController
                         $client->id,
                         $ladder->key,
                         $side,
-                        $proposal->toRungId,
-                        mb_substr($proposal->text, 0, 300),
-                        $staffId,
-                        $now,
+                        rungId: $proposal->toRungId,
+                        note: mb_substr($proposal->text, 0, 300),
+                        byStaffId: $staffId,
+                        at: $now,
                     ),
                 );
             }

@@ -72,7 +72,7 @@ final readonly class OpenProposals
                 $logs[$client->id],
                 $client->conditions(),
                 $client->daysPerWeek,
-                $this->clock->today($client->zone),
+                today: $this->clock->today($client->zone),
             );
             $open[$client->id] = array_values(
                 array_filter(

@@ -22,39 +22,42 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_STAFF')]
 final class ShowDecisions extends AbstractController
 {
-    public function __invoke(
-        Client $client,
-        OpenProposals $open,
-        DecisionRepository $decisions,
-        SittingRepository $sittings,
-        PlanRepository $plans,
-        Plan $plan,
-        CatalogueStore $catalogue,
-        Cautions $cautions,
-        ClinicRepository $clinics,
-    ): Response {
+    public function __construct(
+        private readonly OpenProposals $open,
+        private readonly DecisionRepository $decisions,
+        private readonly SittingRepository $sittings,
+        private readonly PlanRepository $plans,
+        private readonly Plan $plan,
+        private readonly CatalogueStore $catalogue,
+        private readonly Cautions $cautions,
+        private readonly ClinicRepository $clinics,
+    ) {
+    }
+
+    public function __invoke(Client $client): Response
+    {
         $lines = [];
-        foreach ($sittings->log($client)->lines as $line) {
+        foreach ($this->sittings->log($client)->lines as $line) {
             $lines[$line->id] = $line;
         }
         $proposals = array_map(
-            static fn (Proposal $p): ProposalView => ProposalView::of(
+            fn (Proposal $p): ProposalView => ProposalView::of(
                 $p,
-                $catalogue->get(),
+                $this->catalogue->get(),
                 $lines,
-                $plan->worseSide($client),
+                $this->plan->worseSide($client),
             ),
-            $open->of($client),
+            $this->open->of($client),
         );
 
         return $this->render('Progress/decisions.html.twig', [
             'client' => $client,
-            'banner' => $cautions->of($client),
+            'banner' => $this->cautions->of($client),
             'proposals' => $proposals,
-            'decisions' => \array_slice($decisions->of($client), 0, 20),
-            'suspensions' => $plans->suspensions($client),
-            'names' => $clinics->namesOfStaff(),
-            'clinic' => $clinics->own(),
+            'decisions' => \array_slice($this->decisions->of($client), 0, 20),
+            'suspensions' => $this->plans->suspensions($client),
+            'names' => $this->clinics->namesOfStaff(),
+            'clinic' => $this->clinics->own(),
         ]);
     }
 }

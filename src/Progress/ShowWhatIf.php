@@ -9,6 +9,7 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\Words;
 use HandGarden\Core\Progress\Prescribed;
+use HandGarden\Core\WhatIf\Assumed;
 use HandGarden\Core\WhatIf\WhatIf;
 use HandGarden\Planning\Plan;
 use HandGarden\Sitting\SittingRepository;
@@ -18,7 +19,10 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** From which day the rules could propose what, were it done on so many of the days. For therapists; never in a handout. */
+/**
+ * From which day the rules could propose what, were it done on so many of the days. For therapists; never in a
+ * handout.
+ */
 #[Route('/clients/{client}/what-if', name: 'progress_what_if', methods: ['GET'])]
 #[IsGranted('ROLE_THERAPIST')]
 final class ShowWhatIf extends AbstractController
@@ -43,10 +47,8 @@ final class ShowWhatIf extends AbstractController
                     $items,
                     $sittings->log($client),
                     $plan->facts($client),
-                    $share,
-                    $client->daysPerWeek,
-                    crc32($client->id),
-                    $today,
+                    new Assumed($share, $client->daysPerWeek, crc32($client->id)),
+                    today: $today,
                 ) as $path
             ) {
                 $stems[$path->key()][$words] = $path;

@@ -16,8 +16,10 @@ final readonly class StemView
 {
     /**
      * @param int $more rungs of the ladder beyond those that are drawn
-     * @param list<array{name: string, isStart: bool, days: array<string, ?\DateTimeImmutable>}> $nodes from where the client stands upward
-     * @param list<array{share: string, from: Dose, to: Dose, steps: int, by: \DateTimeImmutable}> $doses within the rung of today
+     * @param list<array{name: string, isStart: bool, days: array<string, ?\DateTimeImmutable>}> $nodes from
+     *     where the client stands upward
+     * @param list<array{share: string, from: Dose, to: Dose, steps: int, by: \DateTimeImmutable}> $doses within
+     *     the rung of today
      * @param list<array{share: string, since: \DateTimeImmutable, words: string}>              $waits
      */
     private function __construct(
@@ -92,9 +94,9 @@ final readonly class StemView
             $any->ladder->strand->value,
             $any->hands->label(),
             $nodes,
-            $doses,
-            $waits,
-            $more,
+            doses: $doses,
+            waits: $waits,
+            more: $more,
         );
     }
 }

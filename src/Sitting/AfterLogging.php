@@ -31,9 +31,11 @@ final readonly class AfterLogging
             return;
         }
         $key = $line->systemic ? ClientFacts::EVERYTHING : $line->itemKey();
-        $what = $line->systemic
-            ? 'dizzy, breathless, chest pain, faint or signs of a stroke'
-            : ($line->newTingling ? 'new tingling or numbness' : 'pain of 7 or more');
+        $what = match (true) {
+            $line->systemic => 'dizzy, breathless, chest pain, faint or signs of a stroke',
+            $line->newTingling => 'new tingling or numbness',
+            default => 'pain of 7 or more',
+        };
         $this->plans->suspend(
             $client,
             $key,

@@ -10,7 +10,8 @@ final class DifferentBody extends \DomainException
     {
         return new self(
             \sprintf(
-                'Log line %s is stored already with another content. The stored one stays; send the change as a new line.',
+                'Log line %s is stored already with another content. The stored one stays; send the change as a new '
+                    .'line.',
                 $id,
             ),
         );

@@ -18,7 +18,8 @@ use HandGarden\Web\Clock;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Takes one log line. The device names it with a UUID of its own: the same line twice is stored once, the same name with
+ * Takes one log line. The device names it with a UUID of its own: the same line twice is stored once, the same
+ * name with
  * another body is refused.
  */
 final readonly class LogIntake
@@ -58,23 +59,23 @@ final readonly class LogIntake
         $off = abs($deviceAt->getTimestamp() - $now->getTimestamp()) > self::CLOCK_TOLERANCE_SECONDS
             && $deviceAt > $now;
         $day = Clock::dayOf($off ? $now : $deviceAt, $client->zone);
-        $checked = $this->check($line, $id, $sitting, $item, $day);
+        $checked = $this->check($line, $id, $sitting, $item, day: $day);
         $entry = new LogEntry(
             $id,
             $sitting->clinicId,
             $sitting->clientId,
             $sitting->id,
-            $place,
-            $item->rung->id,
-            $item->hands,
-            DoseFormat::write($item->dose),
-            $body,
-            $hash,
-            $day,
-            $off,
-            $deviceAt,
-            $now,
-            $staffId,
+            item: $place,
+            rungId: $item->rung->id,
+            hands: $item->hands,
+            dose: DoseFormat::write($item->dose),
+            body: $body,
+            bodyHash: $hash,
+            day: $day,
+            clockOff: $off,
+            deviceAt: $deviceAt,
+            receivedAt: $now,
+            byStaffId: $staffId,
         );
         try {
             $this->sittings->keep($entry);
@@ -111,9 +112,9 @@ final readonly class LogIntake
             $id,
             $sitting->id,
             $item->rung->id,
-            $item->hands,
-            $item->dose,
-            $day,
+            hands: $item->hands,
+            dose: $item->dose,
+            day: $day,
         );
     }
 

@@ -23,11 +23,17 @@ use Symfony\Contracts\Service\ResetInterface;
 /** Sittings and their log. */
 final class SittingRepository implements ResetInterface
 {
-    /** Rules look back 14 days and ask whether there was anything before; a week more stays the same however long the history is. */
+    /**
+     * Rules look back 14 days and ask whether there was anything before; a week more stays the same however long
+     * the history is.
+     */
     private const LOG_DAYS = 21;
     private const LOG = 'SELECT id, client_id, sitting_id, rung_id, hands, dose, body, hurt_later, day FROM log_entry
         WHERE client_id IN (?) AND clinic_id = ?
-          AND (day >= CURRENT_DATE - ?::int OR id IN (SELECT DISTINCT ON (client_id) id FROM log_entry WHERE client_id IN (?) ORDER BY client_id, received_at DESC, id DESC))
+          AND (day >= CURRENT_DATE - ?::int OR id IN (
+            SELECT DISTINCT ON (client_id) id FROM log_entry
+            WHERE client_id IN (?) ORDER BY client_id, received_at DESC, id DESC
+          ))
         ORDER BY received_at, id';
 
     /** @var array<string, Dose> by rung and stored form */
@@ -64,7 +70,8 @@ final class SittingRepository implements ResetInterface
                 $row->text('note'),
             );
         }, $this->entities->getConnection()->fetchAllAssociative(
-            'SELECT id, day, finished_at IS NOT NULL AS finished, note FROM sitting WHERE client_id = ? AND clinic_id = ? ORDER BY started_at DESC, id DESC LIMIT '
+            'SELECT id, day, finished_at IS NOT NULL AS finished, note FROM sitting WHERE client_id = ? AND '
+                .'clinic_id = ? ORDER BY started_at DESC, id DESC LIMIT '
                 .$most,
             [
                 $client->id,
@@ -169,14 +176,14 @@ final class SittingRepository implements ResetInterface
             $row->text('id'),
             $row->text('sitting_id'),
             $rungId,
-            Hands::from($row->text('hands')),
+            hands: Hands::from($row->text('hands')),
             // hundreds of lines share a few doses
-            $this->doses[$rungId.$dose] ??= DoseFormat::read(
+            dose: $this->doses[$rungId.$dose] ??= DoseFormat::read(
                 Node::root($row->json('dose')),
                 $this->catalogue->get()->rung($rungId)->startDose,
             ),
-            $row->day('day'),
-            true === $row->bool('hurt_later'),
+            day: $row->day('day'),
+            hurtLater: true === $row->bool('hurt_later'),
         );
     }
 

@@ -75,9 +75,9 @@ final class StartSitting extends AbstractController
                     $client->id,
                     RoutineFormat::write($items),
                     $this->clock->today($client->zone),
-                    (int) $pain,
-                    $this->who->staff()->id,
-                    $this->clock->now(),
+                    painBefore: (int) $pain,
+                    byStaffId: $this->who->staff()->id,
+                    startedAt: $this->clock->now(),
                 );
                 $this->sittings->keep($sitting);
                 $this->audit->wrote('began sitting', $client->id, $sitting->id);

@@ -13,7 +13,8 @@ use Symfony\Component\HttpKernel\KernelEvents;
 final class ContentPolicy
 {
     private const POLICY =
-        "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+        "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self'; connect-src "
+        ."'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     public function __invoke(ResponseEvent $event): void
     {

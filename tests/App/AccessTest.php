@@ -243,10 +243,18 @@ final class AccessTest extends GardenTestCase
             $ids['client'] = $client->id;
             $now = new \DateTimeImmutable();
             $ids['sitting'] = $this->keep(
-                new Sitting($clinicId, $client->id, [], $now, 1, $therapist->id, $now),
+                new Sitting(
+                    $clinicId,
+                    $client->id,
+                    [],
+                    $now,
+                    painBefore: 1,
+                    byStaffId: $therapist->id,
+                    startedAt: $now,
+                ),
             )->id;
             $ids['suspension'] = $this->keep(
-                new Suspension($clinicId, $client->id, '*', 'test', $now),
+                new Suspension($clinicId, $client->id, '*', 'test', at: $now),
             )->id;
             $ids['key'] = $this->keep(
                 new OwnExercise(
@@ -254,13 +262,13 @@ final class AccessTest extends GardenTestCase
                     'abc',
                     1,
                     'Own',
-                    ['steps' => ['Lift.']] + OwnExerciseForm::blank()->written,
-                    [],
-                    [],
-                    'own',
-                    60,
-                    $therapist->id,
-                    $now,
+                    written: ['steps' => ['Lift.']] + OwnExerciseForm::blank()->written,
+                    pose: [],
+                    facets: [],
+                    text: 'own',
+                    seconds: 60,
+                    byStaffId: $therapist->id,
+                    at: $now,
                 ),
             )->key;
             $reading = $this->entities->getRepository(
@@ -277,17 +285,24 @@ final class AccessTest extends GardenTestCase
                     $client->id,
                     RecordingKind::Ink,
                     'word',
-                    Side::Right,
-                    '{}',
-                    [],
-                    '',
-                    $now,
-                    $now,
-                    $therapist->id,
+                    side: Side::Right,
+                    raw: '{}',
+                    found: [],
+                    series: '',
+                    onDay: $now,
+                    at: $now,
+                    byStaffId: $therapist->id,
                 ),
             )->id;
             $ids['device'] = $this->keep(
-                Device::register($clinicId, 'Glove', DeviceKind::Glove, Side::Right, true, $now)[0],
+                Device::register(
+                    $clinicId,
+                    'Glove',
+                    DeviceKind::Glove,
+                    Side::Right,
+                    simulated: true,
+                    now: $now,
+                )[0],
             )->id;
         }
         $router = $this->service(RouterInterface::class);

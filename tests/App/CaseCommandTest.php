@@ -95,7 +95,8 @@ final class CaseCommandTest extends KernelTestCase
     /** @return iterable<string, array{string, string}> */
     public static function broken(): iterable
     {
-        $case = static fn (string $more): string => '{"today": "2026-11-20", "client": {"conditions": ["stroke"], "affected": ["right"]}'
+        $case = static fn (string $more): string => '{"today": "2026-11-20", "client": {"conditions": ["stroke"], '
+            .'"affected": ["right"]}'
                 .$more
                 .'}';
         yield 'no JSON' => ['{"today": ', 'not JSON'];
@@ -129,13 +130,15 @@ final class CaseCommandTest extends KernelTestCase
         ];
         yield 'an unknown rung in the log' => [
             $case(
-                ', "log": [{"id": "a", "sitting": "s", "rung": "fly", "hands": "right", "on": "2026-11-19", "outcome": "done"}]',
+                ', "log": [{"id": "a", "sitting": "s", "rung": "fly", "hands": "right", "on": "2026-11-19", '
+                    .'"outcome": "done"}]',
             ),
             'log[0].rung: "fly" is not in the catalogue',
         ];
         yield 'pain of 11' => [
             $case(
-                ', "log": [{"id": "a", "sitting": "s", "rung": "open-attempt", "hands": "right", "on": "2026-11-19", "outcome": "done", "pain_after": 11}]',
+                ', "log": [{"id": "a", "sitting": "s", "rung": "open-attempt", "hands": "right", "on": "2026-11-19", '
+                    .'"outcome": "done", "pain_after": 11}]',
             ),
             'log[0].pain_after: 11 is outside 0..10',
         ];

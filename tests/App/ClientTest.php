@@ -179,9 +179,9 @@ final class ClientTest extends GardenTestCase
                 $client->id,
                 'falls',
                 \HandGarden\Core\Screening\Answer::No,
-                $before,
-                $therapist->id,
-                $before,
+                askedOn: $before,
+                byStaffId: $therapist->id,
+                at: $before,
             ),
         );
         $this->signIn($therapist);

@@ -87,9 +87,9 @@ final class DemoTest extends GardenTestCase
             $this->service(Connection::class),
             $this->service(UserPasswordHasherInterface::class),
             $this->service(DemoClients::class),
-            new Clock(),
-            $onLoopback,
-            $password,
+            clock: new Clock(),
+            onLoopback: $onLoopback,
+            password: $password,
         );
 
         return (new CommandTester($command))->execute([]);

@@ -21,11 +21,11 @@ final class DeviceTest extends OdalysTestCase
     public function testAGloveDeliversAndAShownFrameIsCapturedWhateverItDoesNext(): void
     {
         [$device, $token] = $this->device(DeviceKind::Glove);
-        $this->deliver($device, $token, Profile::Tight, 0, 20);
+        $this->deliver($device, $token, Profile::Tight, 0, to: 20);
         $shown = $this->newest($device);
         self::assertSame('live', $shown['state']);
         self::assertNotEmpty($shown['hand']['layers'] ?? []);
-        $this->deliver($device, $token, Profile::Tight, 100, 120); // the hand has moved on
+        $this->deliver($device, $token, Profile::Tight, 100, to: 120); // the hand has moved on
         self::assertNotSame($shown['frame'], $this->newest($device)['frame']);
 
         $this->post(
@@ -57,7 +57,7 @@ final class DeviceTest extends OdalysTestCase
     {
         [$device, $token] = $this->device(DeviceKind::Gauge);
         $seen = (string) ((int) (microtime(true) * 1000) - 5000);
-        $this->deliver($device, $token, Profile::Good, 0, 60);
+        $this->deliver($device, $token, Profile::Good, 0, to: 60);
         $first = $this->newest($device)['frame'];
         $this->post($this->live($device, '/capture'), ['frame' => $first, 'what' => 'grip']);
         $this->post($this->live($device, '/capture'), ['frame' => $first, 'what' => 'grip']);
@@ -78,7 +78,7 @@ final class DeviceTest extends OdalysTestCase
     public function testFaultsAreShownAndDoNotHideTheGoodFrames(): void
     {
         [$device, $token] = $this->device(DeviceKind::Glove);
-        $this->deliver($device, $token, Profile::Garbage, 1, 100);
+        $this->deliver($device, $token, Profile::Garbage, 1, to: 100);
         $answer = $this->newest($device);
 
         self::assertSame('live', $answer['state']);
@@ -103,9 +103,9 @@ final class DeviceTest extends OdalysTestCase
     {
         [$device, $token] = $this->device(DeviceKind::Gauge);
         $before = $this->service(Refusals::class)->count();
-        $this->deliver($device, 'made-up', Profile::Good, 0, 5, 401);
+        $this->deliver($device, 'made-up', Profile::Good, 0, to: 5, status: 401);
         $this->post('/devices/'.$device->id.'/retire', []);
-        $this->deliver($device, $token, Profile::Good, 0, 5, 401);
+        $this->deliver($device, $token, Profile::Good, 0, to: 5, status: 401);
         $this->browser->request('GET', '/devices');
 
         self::assertSelectorTextContains(
@@ -122,8 +122,8 @@ final class DeviceTest extends OdalysTestCase
             '/device/frames',
             [],
             [],
-            ['HTTP_AUTHORIZATION' => 'Bearer '.$token],
-            '{"seq":1,"ms":1,"v":[1]}',
+            server: ['HTTP_AUTHORIZATION' => 'Bearer '.$token],
+            content: '{"seq":1,"ms":1,"v":[1]}',
         );
         $this->assertStatus(422);
     }
@@ -131,10 +131,10 @@ final class DeviceTest extends OdalysTestCase
     public function testARecordingOfTheWristSensorIsAnalysedAndKept(): void
     {
         [$device, $token] = $this->device(DeviceKind::Motion);
-        $this->deliver($device, $token, Profile::Tremor, 0, 100);
+        $this->deliver($device, $token, Profile::Tremor, 0, to: 100);
         $from = $this->newest($device)['frame'];
         for ($i = 1; $i < 23; ++$i) {
-            $this->deliver($device, $token, Profile::Tremor, 100 * $i, 100 * $i + 100);
+            $this->deliver($device, $token, Profile::Tremor, 100 * $i, to: 100 * $i + 100);
         }
         $this->post(
             $this->live($device, '/record'),
@@ -164,14 +164,14 @@ final class DeviceTest extends OdalysTestCase
     public function testIndependenceIsMeasuredFromFrameToFrame(): void
     {
         [$device, $token] = $this->device(DeviceKind::Glove);
-        $this->deliver($device, $token, Profile::CoMoving, 0, 1);
+        $this->deliver($device, $token, Profile::CoMoving, 0, to: 1);
         $from = $this->newest($device)['frame'];
         $this->deliver(
             $device,
             $token,
             Profile::CoMoving,
             1,
-            199,
+            to: 199,
         ); // the thumb is the asked one in the first four seconds
         $this->post($this->live($device, '/independence'), ['from' => $from, 'what' => 'thumb']);
         $this->assertStatus(200);
@@ -205,8 +205,8 @@ final class DeviceTest extends OdalysTestCase
             $kind->label(),
             $kind,
             Side::Right,
-            true,
-            new \DateTimeImmutable(),
+            simulated: true,
+            now: new \DateTimeImmutable(),
         );
 
         return [$this->keep($device), $token];
@@ -234,20 +234,39 @@ final class DeviceTest extends OdalysTestCase
             '/device/frames',
             [],
             [],
-            ['HTTP_AUTHORIZATION' => 'Bearer '.$token, 'CONTENT_TYPE' => 'application/x-ndjson'],
-            $lines,
+            server: [
+                'HTTP_AUTHORIZATION' => 'Bearer '.$token,
+                'CONTENT_TYPE' => 'application/x-ndjson',
+            ],
+            content: $lines,
         );
         $this->assertStatus($status);
         $this->signIn($this->therapist);
     }
 
-    /** @return array{state: string, frame: string, values: array<string, float>, hand: array{layers: list<mixed>}|null, faults: list<string>} */
+    /**
+     * @return array{
+     *     state: string,
+     *     frame: string,
+     *     values: array<string, float>,
+     *     hand: array{layers: list<mixed>}|null,
+     *     faults: list<string>,
+     * }
+     */
     private function newest(Device $device): array
     {
         $this->browser->request('GET', '/devices/'.$device->id.'/newest?faults=1&page=abcdef');
         $this->assertStatus(200);
 
-        /** @var array{state: string, frame: string, values: array<string, float>, hand: array{layers: list<mixed>}|null, faults: list<string>} $answer */
+        /**
+         * @var array{
+         *     state: string,
+         *     frame: string,
+         *     values: array<string, float>,
+         *     hand: array{layers: list<mixed>}|null,
+         *     faults: list<string>,
+         * } $answer
+         */
         $answer = json_decode($this->page(), true, 32, \JSON_THROW_ON_ERROR);
 
         return $answer;

@@ -27,8 +27,8 @@ final class FrameStoreTest extends GardenTestCase
                 'Gauge',
                 DeviceKind::Gauge,
                 Side::Right,
-                true,
-                new \DateTimeImmutable(),
+                simulated: true,
+                now: new \DateTimeImmutable(),
             )[0],
         )->id;
     }

@@ -95,18 +95,25 @@ abstract class GardenTestCase extends WebTestCase
                         $client->id,
                         $question->id,
                         Answer::No,
-                        $today,
-                        $therapist->id,
-                        $now,
+                        askedOn: $today,
+                        byStaffId: $therapist->id,
+                        at: $now,
                     ),
                 );
             }
-            $visit = new Visit($clinic->id, $client->id, $today, $therapist->id, $now);
+            $visit = new Visit($clinic->id, $client->id, $today, $therapist->id, at: $now);
             $this->entities->persist($visit);
             foreach (Cases::example('tight-hand')->facts->readings->current() as $r) {
                 $this->entities->persist(
                     RecordedReading::of(
-                        new Reading($r->code, $r->side, $r->mode, $r->argument, $r->value, $today),
+                        new Reading(
+                            $r->code,
+                            $r->side,
+                            $r->mode,
+                            $r->argument,
+                            value: $r->value,
+                            on: $today,
+                        ),
                         $visit,
                         $therapist->id,
                         $now->modify('-1 hour'),
@@ -147,8 +154,8 @@ abstract class GardenTestCase extends WebTestCase
             $path,
             [],
             [],
-            ['CONTENT_TYPE' => 'application/json', 'HTTP_X_GARDEN_TOKEN' => $token],
-            json_encode($line, \JSON_THROW_ON_ERROR),
+            server: ['CONTENT_TYPE' => 'application/json', 'HTTP_X_GARDEN_TOKEN' => $token],
+            content: json_encode($line, \JSON_THROW_ON_ERROR),
         );
 
         return $this->browser->getResponse()->getStatusCode();

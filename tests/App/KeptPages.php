@@ -33,7 +33,11 @@ final class KeptPages implements EventSubscriberInterface
     {
         $folder = getenv('HG_KEEP_PAGES');
         $response = $event->getResponse();
-        if (!\is_string($folder) || '' === $folder || !str_starts_with((string) $response->getContent(), '<')) {
+        if (
+            !\is_string($folder)
+            || '' === $folder
+            || !str_starts_with((string) $response->getContent(), '<')
+        ) {
             return;
         }
         $name = preg_replace('/[^A-Za-z0-9]+/', '-', self::$test);

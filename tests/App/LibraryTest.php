@@ -281,7 +281,10 @@ final class LibraryTest extends GardenTestCase
         $this->browser->followRedirect();
         self::assertStringContainsString('Left out from now on: wide-l, outer-pair', $this->page());
         $this->browser->request('GET', '/exercises/of/four-shape-chain');
-        self::assertStringContainsString('This clinic leaves out: wide L, outer pair', $this->shown());
+        self::assertStringContainsString(
+            'This clinic leaves out: wide L, outer pair',
+            $this->shown(),
+        );
         self::assertNotEquals(
             $before,
             $this->browser->getCrawler()->filter('figure img')->extract(['src']),
@@ -344,7 +347,7 @@ final class LibraryTest extends GardenTestCase
             'POST',
             '/exercises/own/import',
             ['_token' => $this->token()],
-            ['file' => new UploadedFile($path, 'ladder.yaml', 'text/yaml', null, true)],
+            ['file' => new UploadedFile($path, 'ladder.yaml', 'text/yaml', null, test: true)],
         );
         $this->browser->followRedirect();
     }

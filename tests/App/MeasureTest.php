@@ -92,7 +92,12 @@ final class MeasureTest extends OdalysTestCase
             $this->path().'/figures',
             ['m' => $joints + ['wrist_extension:right:active:-' => 'abc']],
         );
-        /** @var array{problems: array<string, string>, hands: array<string, array{rows: list<array<string, string>>}>} $answer */
+        /**
+         * @var array{
+         *     problems: array<string, string>,
+         *     hands: array<string, array{rows: list<array<string, string>>}>,
+         * } $answer
+         */
         $answer = json_decode($this->page(), true, 16, \JSON_THROW_ON_ERROR);
 
         self::assertSame('160°', $answer['hands']['right']['rows'][1]['active']);

@@ -39,7 +39,7 @@ final class QueryCountTest extends GardenTestCase
         $before = $this->queries('/clients/'.$client->id.$page);
         for ($i = 1; $i <= 200; ++$i) {
             $day = new \DateTimeImmutable("-$i days");
-            $visit = new Visit($clinic->id, $client->id, $day, $therapist->id, $day);
+            $visit = new Visit($clinic->id, $client->id, $day, $therapist->id, at: $day);
             $this->entities->persist($visit);
             $this->entities->persist(
                 RecordedReading::of(
@@ -48,8 +48,8 @@ final class QueryCountTest extends GardenTestCase
                         Side::Right,
                         Mode::Active,
                         null,
-                        (float) -$i,
-                        $day,
+                        value: (float) -$i,
+                        on: $day,
                     ),
                     $visit,
                     $therapist->id,

@@ -253,7 +253,7 @@ final class RecordingTest extends OdalysTestCase
                     'trace.json',
                     'application/json',
                     null,
-                    true,
+                    test: true,
                 ),
             ],
         );

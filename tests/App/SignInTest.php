@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
+use HandGarden\Account\ActiveChecker;
 use HandGarden\Account\Staff;
 
 final class SignInTest extends GardenTestCase
@@ -57,7 +58,7 @@ final class SignInTest extends GardenTestCase
 
     public function testPeopleOfTheDemonstrationSignInOnThisMachineOnly(): void
     {
-        $checker = static fn (bool $loopback): \HandGarden\Account\ActiveChecker => new \HandGarden\Account\ActiveChecker(
+        $checker = static fn (bool $loopback): ActiveChecker => new ActiveChecker(
             $loopback,
         );
         $demo = new Staff(
@@ -65,7 +66,7 @@ final class SignInTest extends GardenTestCase
             'demo@quayside.example',
             'Demo',
             \HandGarden\Account\Role::Lead,
-            true,
+            forDemo: true,
         );
 
         $checker(true)->checkPreAuth($demo);

@@ -92,7 +92,15 @@ final class SittingTest extends OdalysTestCase
         $now = new \DateTimeImmutable();
         $items = $this->service(PlanRepository::class)->routine($theirs)->items ?? [];
         $sitting = $this->keep(
-            new Sitting($clinic->id, $theirs->id, $items, $now, 0, $stranger->id, $now),
+            new Sitting(
+                $clinic->id,
+                $theirs->id,
+                $items,
+                $now,
+                painBefore: 0,
+                byStaffId: $stranger->id,
+                startedAt: $now,
+            ),
         );
 
         self::assertSame(
@@ -418,9 +426,9 @@ final class SittingTest extends OdalysTestCase
                     $this->odalys->id,
                     $items->items,
                     $at,
-                    1,
-                    $this->therapist->id,
-                    $at,
+                    painBefore: 1,
+                    byStaffId: $this->therapist->id,
+                    startedAt: $at,
                 ),
             );
             $line = [

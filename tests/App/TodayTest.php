@@ -46,7 +46,7 @@ final class TodayTest extends GardenTestCase
                 $resting->id,
                 'open-attempt',
                 'new tingling or numbness',
-                new \DateTimeImmutable(),
+                at: new \DateTimeImmutable(),
             ),
         );
 
@@ -155,9 +155,9 @@ final class TodayTest extends GardenTestCase
                     $client->id,
                     $items,
                     $now,
-                    0,
-                    $this->therapist->id,
-                    $now,
+                    painBefore: 0,
+                    byStaffId: $this->therapist->id,
+                    startedAt: $now,
                 ),
             );
         }

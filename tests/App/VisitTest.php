@@ -163,7 +163,7 @@ final class VisitTest extends OdalysTestCase
             $this->odalys->id,
             $day,
             $this->therapist->id,
-            $day,
+            at: $day,
         );
         $this->entities->persist($visit);
         foreach (['wrist_extension' => -14.0, 'wrist_flexion' => -50.0] as $code => $value) {
@@ -174,8 +174,8 @@ final class VisitTest extends OdalysTestCase
                         Side::Right,
                         'wrist_flexion' === $code ? Mode::Passive : Mode::Active,
                         null,
-                        $value,
-                        $day,
+                        value: $value,
+                        on: $day,
                     ),
                     $visit,
                     $this->therapist->id,

@@ -18,7 +18,9 @@ final class WeekTest extends OdalysTestCase
     public function testTheWeekLeavesTheCalendarFreeAndGoesOutAsOne(): void
     {
         $this->upload(
-            "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\nDTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:20260106\nRRULE:FREQ=WEEKLY;BYDAY=TU\nEND:VEVENT\nEND:VCALENDAR\n",
+            "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\n"
+                ."DTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:20260106\n"
+                ."RRULE:FREQ=WEEKLY;BYDAY=TU\nEND:VEVENT\nEND:VCALENDAR\n",
         );
         $this->browser->request('GET', $this->path('?of=2026-01-08'));
 
@@ -76,7 +78,7 @@ final class WeekTest extends OdalysTestCase
             'POST',
             $this->path(''),
             ['_token' => $token, 'helper_hours' => ''],
-            ['calendar' => new UploadedFile($file, 'mine.ics', 'text/calendar', null, true)],
+            ['calendar' => new UploadedFile($file, 'mine.ics', 'text/calendar', null, test: true)],
         );
     }
 

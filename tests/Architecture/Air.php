@@ -104,9 +104,11 @@ final class Air
                 $this->nestedTernaries[] = $file.':'.$ternary->getStartLine();
             }
         }
-        foreach ($finder->findInstanceOf($tree, Node\Stmt\ClassMethod::class) as $method) {
-            if (\count($method->params) > self::PARAMETERS && !self::makesAValue($method)) {
-                $this->longParameterLists[] = $file.':'.$method->getStartLine();
+        foreach ($finder->findInstanceOf($tree, Node\Stmt\Class_::class) as $class) {
+            foreach ($class->getMethods() as $method) {
+                if (\count($method->params) > self::PARAMETERS && !self::makesAValue($class, $method)) {
+                    $this->longParameterLists[] = $file.':'.$method->getStartLine();
+                }
             }
         }
         foreach ($finder->findInstanceOf($tree, Node\Expr\CallLike::class) as $call) {
@@ -116,19 +118,28 @@ final class Air
         }
     }
 
-    /** A constructor that only takes its parts, each as a property. */
-    private static function makesAValue(Node\Stmt\ClassMethod $method): bool
+    /** A constructor that only takes its parts, each as a property; also one with a name, with the same parts. */
+    private static function makesAValue(Node\Stmt\Class_ $class, Node\Stmt\ClassMethod $method): bool
     {
-        $promoted = array_filter(
-            $method->params,
+        $constructor = $class->getMethod('__construct');
+        $parts = array_filter(
+            $constructor->params ?? [],
             static fn (Node\Param $p): bool => $p->isPromoted(),
         );
+        /** @param array<Node\Param> $params */
+        $names = static fn (array $params): array => array_map(
+            static fn (mixed $p): mixed => $p instanceof Node\Param && $p->var instanceof Node\Expr\Variable
+                ? $p->var->name
+                : null,
+            array_values($params),
+        );
+        $isNamedConstructor = $method === $constructor
+            || ($method->isStatic() && $names($parts) === $names($method->params));
 
-        return '__construct' === $method->name->toString()
-            && \count($promoted) === \count($method->params);
+        return $isNamedConstructor && \count($parts) === \count($method->params);
     }
 
-    /** How many arguments a call gives by position only; a function that takes any number of them does not count. */
+    /** How many arguments a call gives by position only; a list of words does not count. */
     private static function bare(Node\Expr\CallLike $call): int
     {
         if ($call instanceof Node\Expr\FuncCall && $call->name instanceof Node\Name) {
@@ -141,8 +152,12 @@ final class Air
             $call->getArgs(),
             static fn (Node\Arg $argument): bool => null === $argument->name && !$argument->unpack,
         );
+        $words = array_filter(
+            $bare,
+            static fn (Node\Arg $argument): bool => $argument->value instanceof Node\Scalar\String_,
+        );
 
-        return \count($bare);
+        return \count($words) === \count($bare) ? 0 : \count($bare);
     }
 
     private function countTokens(string $text): void

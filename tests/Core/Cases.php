@@ -77,10 +77,20 @@ final class Cases
         return \dirname(__DIR__, 2);
     }
 
-    /** @return array{ladders: list<array{key: string, strand: string, name: string, rungs: list<string>}>, seconds: array<string, int>} what practitioners reviewed: ladders, rungs and times */
+    /**
+     * @return array{
+     *     ladders: list<array{key: string, strand: string, name: string, rungs: list<string>}>,
+     *     seconds: array<string, int>,
+     * } what practitioners reviewed: ladders, rungs and times
+     */
     public static function reviewed(): array
     {
-        /** @var array{ladders: list<array{key: string, strand: string, name: string, rungs: list<string>}>, seconds: array<string, int>} $reviewed */
+        /**
+         * @var array{
+         *     ladders: list<array{key: string, strand: string, name: string, rungs: list<string>}>,
+         *     seconds: array<string, int>,
+         * } $reviewed
+         */
         $reviewed = json_decode(
             (string) file_get_contents(__DIR__.'/fixtures/reviewed.json'),
             true,

@@ -75,15 +75,25 @@ test('a routine is suggested and edited, an approach chosen, the week spread rou
 
   // the week leaves a busy Wednesday free and says so
   await page.getByRole('link', { name: 'Week', exact: true }).click();
-  await page
-    .getByLabel(/The client’s calendar/)
-    .setInputFiles({
-      name: 'mine.ics',
-      mimeType: 'text/calendar',
-      buffer: Buffer.from(
-        'BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//y//EN\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTAMP:20250101T000000Z\r\nDTSTART;VALUE=DATE:20250101\r\nRRULE:FREQ=WEEKLY;BYDAY=WE\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n',
-      ),
-    });
+  await page.getByLabel(/The client’s calendar/).setInputFiles({
+    name: 'mine.ics',
+    mimeType: 'text/calendar',
+    buffer: Buffer.from(
+      [
+        'BEGIN:VCALENDAR',
+        'VERSION:2.0',
+        'PRODID:-//x//y//EN',
+        'BEGIN:VEVENT',
+        'UID:1',
+        'DTSTAMP:20250101T000000Z',
+        'DTSTART;VALUE=DATE:20250101',
+        'RRULE:FREQ=WEEKLY;BYDAY=WE',
+        'END:VEVENT',
+        'END:VCALENDAR',
+        '',
+      ].join('\r\n'),
+    ),
+  });
   await page.getByRole('button', { name: 'Keep and spread anew' }).click();
   await expect(page.locator('.week > section').nth(2)).toContainText(
     'No free time that is long enough.',

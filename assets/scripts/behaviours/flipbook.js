@@ -31,7 +31,8 @@ export function connect(box) {
     if (!playing || !box.isConnected) {
       return;
     }
-    const frame = frameAt(now - begun, book.frames.length, (book.frames.length - 1) / 1.1); // a heavy one has fewer frames, not a faster hand
+    // A heavy one has fewer frames, not a faster hand.
+    const frame = frameAt(now - begun, book.frames.length, (book.frames.length - 1) / 1.1);
     if (frame !== shown && !document.hidden) {
       shown = frame;
       hang(

@@ -10,8 +10,11 @@ const TAPPING_MS = 15_000;
 const LINE_MS = 20_000;
 
 /** What tells this screen at this zoom from another. */
-export const screenName = () =>
-  `${screen.width}x${screen.height}@${Math.round(devicePixelRatio * 1000) / 1000}:${Math.round((window.visualViewport?.scale ?? 1) * 100)}`;
+export const screenName = () => {
+  const density = Math.round(devicePixelRatio * 1000) / 1000;
+  const zoomPercent = Math.round((window.visualViewport?.scale ?? 1) * 100);
+  return `${screen.width}x${screen.height}@${density}:${zoomPercent}`;
+};
 
 export function connect(place) {
   const { task, side } = place.dataset;

@@ -76,8 +76,10 @@ export function connect(place) {
       );
       list('[data-examples]', answer.examples);
     }
+    const { open, fit, msADrawing } = answer.pages;
     find('[data-pages]').textContent =
-      `${answer.pages.open} live page${answer.pages.open === 1 ? '' : 's'} open; about ${answer.pages.fit} fit (${answer.pages.msADrawing} ms a drawing).`;
+      `${open} live page${open === 1 ? '' : 's'} open; about ${fit} fit ` +
+      `(${msADrawing} ms a drawing).`;
     if (isNew) {
       place.dataset.drawnAfterMs = String(Date.now() - answer.receivedMs);
       place.dispatchEvent(new CustomEvent('drawn', { detail: Date.now() - answer.receivedMs }));

@@ -8,7 +8,10 @@ use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Independence;
 
-/** Who moves along with whom: asked finger by row, moving finger by column. The figure stands in every square: shade alone says nothing. */
+/**
+ * Who moves along with whom: asked finger by row, moving finger by column. The figure stands in every square: shade
+ * alone says nothing.
+ */
 final class IndependenceMap
 {
     private const CELL = 38.0;
@@ -82,9 +85,11 @@ final class IndependenceMap
                 'text' => null === $index ? '–' : number_format($index, 2),
             ];
             $why = $independence->why[$asked->value] ?? '';
-            $says[] = null === $index
-                ? ('not measured' === $why ? '' : ucfirst($asked->value).': '.$why)
-                : \sprintf('%s %.2f', ucfirst($asked->value), $index);
+            $says[] = match (true) {
+                null !== $index => \sprintf('%s %.2f', ucfirst($asked->value), $index),
+                'not measured' === $why => '',
+                default => ucfirst($asked->value).': '.$why,
+            };
         }
         $marks[] = [
             'tag' => 'text',
@@ -106,7 +111,7 @@ final class IndependenceMap
                 ).'.',
                 66 + self::CELL * 5 + 62,
                 20 + self::CELL * 5 + 4,
-                $marks,
+                marks: $marks,
             )
             : null;
     }

@@ -74,7 +74,7 @@ final class InkChart
         }
         $height = 2 * self::MARGIN + (max(array_column($points, 1)) - $top) * $scale;
 
-        return new Chart($title, $says, self::WIDTH, max(60.0, round($height)), $marks);
+        return new Chart($title, $says, self::WIDTH, max(60.0, round($height)), marks: $marks);
     }
 
     /**

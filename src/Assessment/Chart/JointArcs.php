@@ -55,7 +55,10 @@ final class JointArcs
         );
     }
 
-    /** @param list<array{string, string, string, array{float, float}, float}> $dials name, codes of both ends, usual ends, sign that makes bending positive */
+    /**
+     * @param list<array{string, string, string, array{float, float}, float}> $dials name, codes of both ends, usual
+     *    ends, sign that makes bending positive
+     */
     private static function chart(Readings $readings, Side $side, string $name, array $dials): ?Chart
     {
         $marks = $says = [];
@@ -83,7 +86,13 @@ final class JointArcs
                     'tag' => 'path',
                     'attributes' => [
                         'class' => 'arc-'.$class,
-                        'd' => self::arc($cx, $cy, self::SCALE[$class], $sign * $from, $sign * $to),
+                        'd' => self::arc(
+                            $cx,
+                            $cy,
+                            self::SCALE[$class],
+                            $sign * $from,
+                            to: $sign * $to,
+                        ),
                     ],
                     'text' => '',
                 ];
@@ -121,7 +130,7 @@ final class JointArcs
                 implode('; ', $says).'.',
                 self::DIAL * 3.0,
                 126.0,
-                $marks,
+                marks: $marks,
             );
     }
 

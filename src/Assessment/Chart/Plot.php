@@ -182,7 +182,7 @@ final class Plot
 
     public function chart(string $title, string $description): Chart
     {
-        return new Chart($title, $description, $this->width, $this->height, $this->marks);
+        return new Chart($title, $description, $this->width, $this->height, marks: $this->marks);
     }
 
     private function text(float $x, float $y, string $says, string $anchor): self

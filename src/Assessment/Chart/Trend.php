@@ -38,7 +38,14 @@ final class Trend
         $from = $days[0];
         $to = max($from + 1.0, $days[\count($days) - 1]);
         $room = 0.04 * ($to - $from);
-        $plot = new Plot($from - $room, $to + $room, $low - $margin, $high + $margin, 300.0, 170.0);
+        $plot = new Plot(
+            $from - $room,
+            $to + $room,
+            $low - $margin,
+            $high + $margin,
+            width: 300.0,
+            height: 170.0,
+        );
         $says = \sprintf(
             'From %s on %s to %s on %s',
             self::number($first, $unit),

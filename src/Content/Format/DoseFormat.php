@@ -43,9 +43,9 @@ final class DoseFormat
                 $node->optional('repetitions')?->int() ?? $otherwise->repetitions,
                 $node->optional('parts')?->int() ?? $otherwise->parts,
                 $node->optional('move')?->int() ?? $otherwise->moveSeconds,
-                $node->optional('hold')?->int() ?? $otherwise->holdSeconds,
-                $node->optional('rest')?->int() ?? $otherwise->restSeconds,
-                $node->optional('load')?->float() ?? $otherwise->loadKilograms,
+                holdSeconds: $node->optional('hold')?->int() ?? $otherwise->holdSeconds,
+                restSeconds: $node->optional('rest')?->int() ?? $otherwise->restSeconds,
+                loadKilograms: $node->optional('load')?->float() ?? $otherwise->loadKilograms,
             );
         } catch (InvalidDose $e) {
             throw $node->fail($e->getMessage());

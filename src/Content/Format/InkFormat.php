@@ -74,7 +74,7 @@ final class InkFormat
                     $number('cy'),
                     $number('start_radius'),
                     $number('pitch'),
-                    $number('turns'),
+                    turns: $number('turns'),
                 ),
                 'line' => new LineGuide($number('x1'), $number('y1'), $number('x2'), $number('y2')),
                 default => throw $node->get('kind')->fail('expected spiral or line'),

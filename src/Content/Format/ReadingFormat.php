@@ -28,7 +28,7 @@ final readonly class ReadingFormat
             ?? throw $node->get('code')->fail(
                 \sprintf('"%s" is not a measure', $node->get('code')->string()),
             );
-        $node->only('code', 'side', 'mode', 'at', $kind->unit->value, 'on', 'by_eye');
+        $node->only(...['code', 'side', 'mode', 'at', $kind->unit->value, 'on', 'by_eye']);
         $value = $node->get($kind->unit->value);
         $number = Unit::Grade === $kind->unit
             ? $value->enum(ToneGrade::class)->rank()
@@ -47,9 +47,9 @@ final readonly class ReadingFormat
             $kind->sided ? $node->get('side')->enum(Side::class) : null,
             $kind->hasMode ? $node->get('mode')->enum(Mode::class) : null,
             $at,
-            $number,
-            self::day($node, $today),
-            $node->optional('by_eye')?->bool() ?? $kind->isByEye(),
+            value: $number,
+            on: self::day($node, $today),
+            byEye: $node->optional('by_eye')?->bool() ?? $kind->isByEye(),
         );
     }
 
@@ -74,8 +74,8 @@ final readonly class ReadingFormat
             $observation->sided ? $node->get('side')->enum(Side::class) : null,
             null,
             $part,
-            'yes' === $node->get('answer')->string(),
-            self::day($node, $today),
+            value: 'yes' === $node->get('answer')->string(),
+            on: self::day($node, $today),
         );
     }
 
@@ -92,8 +92,8 @@ final readonly class ReadingFormat
             $node->get('side')->enum(Side::class),
             null,
             $rung,
-            $node->get('result')->string(),
-            self::day($node, $today),
+            value: $node->get('result')->string(),
+            on: self::day($node, $today),
         );
     }
 
@@ -121,8 +121,8 @@ final readonly class ReadingFormat
                             $observation->sided ? $side : null,
                             null,
                             $part,
-                            false,
-                            $on,
+                            value: false,
+                            on: $on,
                         );
                         $has = array_filter(
                             $answered,

@@ -82,7 +82,7 @@ final class DrawPictures extends Command
                 null,
                 null,
                 null,
-                null,
+                timeout: null,
             );
             $worker->start(static function (string $type, string $text) use ($bar): void {
                 $bar->advance(Process::OUT === $type ? substr_count($text, '.') : 0);

@@ -43,7 +43,10 @@ final readonly class FlipBook
         );
     }
 
-    /** `{window, paint: {layer: attributes}, frames: [[[layer, path data, even-odd], ...], ...]}`; heavy ones have fewer frames and no shading. */
+    /**
+     * `{window, paint: {layer: attributes}, frames: [[[layer, path data, even-odd], ...], ...]}`; heavy ones have
+     * fewer frames and no shading.
+     */
     public function draw(): string
     {
         $json = '';

@@ -16,7 +16,8 @@ use HandGarden\Core\Drawing\Pose;
 use HandGarden\Core\Drawing\View;
 
 /**
- * Pictures named by what they show. Naming one costs next to nothing: its spec is put down beside the place of the picture,
+ * Pictures named by what they show. Naming one costs next to nothing: its spec is put down beside the place of
+ * the picture,
  * which is drawn when it is first asked for and a file from then on.
  */
 final readonly class HandPictures
@@ -31,7 +32,7 @@ final readonly class HandPictures
     /** @param 'start'|'end' $which */
     public function ofRung(Rung $rung, Side $side, string $which): string
     {
-        return $this->known($rung, $side, $which, 'svg', 'spec')
+        return $this->known($rung, $side, $which, 'svg', put: 'spec')
             ?? $this->url($this->specOf($rung, $side, $which));
     }
 
@@ -108,7 +109,7 @@ final readonly class HandPictures
     /** The moving picture of a rung: a file of frames, drawn when it is first asked for. */
     public function bookOf(Rung $rung, Side $side): string
     {
-        $known = $this->known($rung, $side, 'book', 'json', 'book');
+        $known = $this->known($rung, $side, 'book', 'json', put: 'book');
         if (null !== $known) {
             return $known;
         }

@@ -9,7 +9,8 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
 /**
- * Draws a hand that is asked for the first time; afterwards the web server serves the file. Open to all: see the firewall
+ * Draws a hand that is asked for the first time; afterwards the web server serves the file. Open to all: see the
+ * firewall
  * `pictures`. Only what a signed-in page has named is drawn.
  */
 #[Route(

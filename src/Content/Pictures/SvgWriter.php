@@ -49,7 +49,10 @@ final readonly class SvgWriter
         return array_combine($found[1], $found[2]);
     }
 
-    /** @return list<array{paint: array<string, string>, d: string}> layers back to front, as a script or a template hangs them */
+    /**
+     * @return list<array{paint: array<string, string>, d: string}> layers back to front, as a script or a template
+     *    hangs them
+     */
     public static function layersOf(Painting $painting): array
     {
         return array_map(

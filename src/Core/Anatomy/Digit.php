@@ -19,7 +19,10 @@ enum Digit: string
         return [self::Index, self::Middle, self::Ring, self::Little];
     }
 
-    /** @return non-empty-list<Joint> hinge joints from the palm outwards; the thumb base moves in other planes and stands apart */
+    /**
+     * @return non-empty-list<Joint> hinge joints from the palm outwards; the thumb base moves in other planes and
+     *    stands apart
+     */
     public function hinges(): array
     {
         return self::Thumb === $this ? [Joint::Mp, Joint::Ip] : [Joint::Mcp, Joint::Pip, Joint::Dip];

@@ -97,7 +97,7 @@ final class Approaches
         [$default, $reason] = $this->default($question, $side);
         foreach ($this->facts->approaches as $chosen) {
             if ($chosen->question === $question) {
-                return new Choice($question, $chosen->school, $default, $reason, $chosen->note);
+                return new Choice($question, $chosen->school, $default, $reason, note: $chosen->note);
             }
         }
 

@@ -65,12 +65,17 @@ enum Question: string
     public function effect(): string
     {
         return match ($this) {
-            self::Quieting => 'Clients and helpers only ever stretch slowly. The brisk sequence stays inside the hands-on release of a trained therapist. Tapping the back of the forearm is a cue and no quick stretch.',
-            self::Wrist => 'The builder prefers letting go with the wrist bent, or lifting the wrist; both ladders stay open.',
+            self::Quieting => 'Clients and helpers only ever stretch slowly. The brisk sequence stays inside the '
+                .'hands-on release of a trained therapist. Tapping the back of the forearm is a cue and no quick '
+                .'stretch.',
+            self::Wrist => 'The builder prefers letting go with the wrist bent, or lifting the wrist; both ladders '
+                .'stay open.',
             self::Fist => 'Order of the first two steps of the tight-hand opening.',
             self::Squeezing => 'Off leaves squeezing out of routines. On, the caution for curling hands still stands.',
-            self::Load => 'Off leaves weights out of routines. On, they still need a steadying trial that showed a gain.',
-            self::Amount => 'Three or four days: the week trains on four days at most; stretching and mobilising stay daily.',
+            self::Load => 'Off leaves weights out of routines. On, they still need a steadying trial that showed a '
+                .'gain.',
+            self::Amount => 'Three or four days: the week trains on four days at most; stretching and mobilising '
+                .'stay daily.',
             self::Counting => 'Each dose says its own; this is the habit for new items.',
             self::TaskDystonia => 'Mapping first leaves graded loading out until the hand has felt clearer.',
             self::Tricks => 'Said with the first rung of a ladder in the routine.',

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Catalogue;
 
-/** The school that a rung belongs to where good practitioners disagree; what a client's approaches switch on and off. */
+/**
+ * The school that a rung belongs to where good practitioners disagree; what a client's approaches switch on and
+ * off.
+ */
 enum ApproachTag: string
 {
     case Squeezing = 'squeezing';

@@ -42,7 +42,13 @@ final class Catalogue
      */
     public function over(Ladders $ladders, Handbook|\Closure $handbook): self
     {
-        return new self($ladders, $this->vocabulary, $this->screening, $this->goals, $handbook);
+        return new self(
+            $ladders,
+            $this->vocabulary,
+            $this->screening,
+            $this->goals,
+            handbook: $handbook,
+        );
     }
 
     /** @return list<Ladder> in the order of a sitting, without a clinic's own */

@@ -42,9 +42,9 @@ final readonly class Dose
                 $repetitions,
                 $parts,
                 $moveSeconds,
-                $holdSeconds,
-                $restSeconds,
-                $loadKilograms,
+                holdSeconds: $holdSeconds,
+                restSeconds: $restSeconds,
+                loadKilograms: $loadKilograms,
             )
             : throw InvalidDose::notDoable(
                 \sprintf(
@@ -67,9 +67,9 @@ final readonly class Dose
             $this->repetitions,
             $this->parts,
             $this->moveSeconds,
-            $this->holdSeconds,
-            $this->restSeconds,
-            $this->loadKilograms,
+            holdSeconds: $this->holdSeconds,
+            restSeconds: $this->restSeconds,
+            loadKilograms: $this->loadKilograms,
         );
     }
 
@@ -80,9 +80,9 @@ final readonly class Dose
             $repetitions,
             $this->parts,
             $this->moveSeconds,
-            $this->holdSeconds,
-            $this->restSeconds,
-            $this->loadKilograms,
+            holdSeconds: $this->holdSeconds,
+            restSeconds: $this->restSeconds,
+            loadKilograms: $this->loadKilograms,
         );
     }
 
@@ -93,9 +93,9 @@ final readonly class Dose
             $this->repetitions,
             $this->parts,
             $moveSeconds,
-            $this->holdSeconds,
-            $this->restSeconds,
-            $this->loadKilograms,
+            holdSeconds: $this->holdSeconds,
+            restSeconds: $this->restSeconds,
+            loadKilograms: $this->loadKilograms,
         );
     }
 
@@ -106,9 +106,9 @@ final readonly class Dose
             $this->repetitions,
             $this->parts,
             $this->moveSeconds,
-            $holdSeconds,
-            $this->restSeconds,
-            $this->loadKilograms,
+            holdSeconds: $holdSeconds,
+            restSeconds: $this->restSeconds,
+            loadKilograms: $this->loadKilograms,
         );
     }
 
@@ -119,9 +119,9 @@ final readonly class Dose
             $this->repetitions,
             $this->parts,
             $this->moveSeconds,
-            $this->holdSeconds,
-            $this->restSeconds,
-            $loadKilograms,
+            holdSeconds: $this->holdSeconds,
+            restSeconds: $this->restSeconds,
+            loadKilograms: $loadKilograms,
         );
     }
 

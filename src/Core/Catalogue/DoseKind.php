@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Core\Catalogue;
 
 /**
- * What a dose counts. The time formula is the same for all: parts x sets x repetitions x (move + hold); the kind says what a
+ * What a dose counts. The time formula is the same for all: parts x sets x repetitions x (move + hold); the kind
+ * says what a
  * repetition and a part are, and which value a therapist changes first.
  */
 enum DoseKind: string

@@ -34,7 +34,7 @@ final readonly class DoseRange
             'load' => [$dose->loadKilograms, $this->loadKilograms],
         ] as $field => [$value, [$min, $max]]) {
             if ($value < $min || $value > $max) {
-                throw InvalidDose::outside($field, $value, $min, $max, $rungId);
+                throw InvalidDose::outside($field, $value, $min, $max, rungId: $rungId);
             }
         }
     }

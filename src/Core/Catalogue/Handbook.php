@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Catalogue;
 
-/** What stands beside the ladders: materials, hand shapes and their number code, rules, helper scripts, hands-on release. */
+/**
+ * What stands beside the ladders: materials, hand shapes and their number code, rules, helper scripts, hands-on
+ * release.
+ */
 final readonly class Handbook
 {
     /**
      * @param array<string, Material>  $materials
      * @param array<string, HandShape> $shapes
-     * @param array<int, string>       $numberCode what each called number asks for; a clinic setting, this is its default
+     * @param array<int, string>       $numberCode what each called number asks for; a clinic setting, this is
+     *     its default
      * @param array<string, string>    $rules      by number, such as G7
      * @param list<HelperScript>       $scripts
      * @param array<string, mixed>     $cautions   as written, by key

@@ -43,14 +43,14 @@ final readonly class IndexedExercise
             $ladder->strand,
             $ladder->kind,
             ' '.mb_strtolower($rung->name.' '.$rung->id),
-            ' '.mb_strtolower($ladder->name.' '.$ladder->strand->label()),
-            ' '.self::textOf($rung, $handbook),
-            array_map(static fn (Condition $c): string => $c->value, $rung->fits),
-            array_map(static fn (Performer $p): string => $p->value, $rung->performers),
-            $rung->materials,
-            array_map(static fn (MuscleLoad $l): string => $l->group, $rung->loads),
-            $rung->posture,
-            $rung->startSeconds(),
+            around: ' '.mb_strtolower($ladder->name.' '.$ladder->strand->label()),
+            text: ' '.self::textOf($rung, $handbook),
+            conditions: array_map(static fn (Condition $c): string => $c->value, $rung->fits),
+            performers: array_map(static fn (Performer $p): string => $p->value, $rung->performers),
+            materials: $rung->materials,
+            loads: array_map(static fn (MuscleLoad $l): string => $l->group, $rung->loads),
+            posture: $rung->posture,
+            seconds: $rung->startSeconds(),
         );
     }
 

@@ -23,7 +23,11 @@ final readonly class MuscleLoad
 
         return new self(
             $group,
-            str_contains($text, '(reflex)') ? 0.0 : (str_contains($text, '(light)') ? 0.5 : 1.0),
+            match (true) {
+                str_contains($text, '(reflex)') => 0.0,
+                str_contains($text, '(light)') => 0.5,
+                default => 1.0,
+            },
         );
     }
 

@@ -7,8 +7,10 @@ namespace HandGarden\Core\Catalogue;
 use HandGarden\Core\Drawing\NamedPose;
 
 /**
- * How a rung is drawn: poses of the pose or figure file, the camera they are best seen by, the place whose way the arrow
- * shows, and what lies around: things and second hands by name, at the start and at the end. `table` is the part of the hand
+ * How a rung is drawn: poses of the pose or figure file, the camera they are best seen by, the place whose way
+ * the arrow
+ * shows, and what lies around: things and second hands by name, at the start and at the end. `table` is the part
+ * of the hand
  * that rests on it: palm, forearm or edge.
  */
 final readonly class Picture
@@ -51,15 +53,15 @@ final readonly class Picture
             $end,
             $this->view,
             $this->traced,
-            [],
-            $this->startThings,
-            $this->endThings,
-            $this->startHand,
-            $this->endHand,
-            $this->table,
-            $this->zones,
-            $this->focus,
-            $poses,
+            via: [],
+            startThings: $this->startThings,
+            endThings: $this->endThings,
+            startHand: $this->startHand,
+            endHand: $this->endHand,
+            table: $this->table,
+            zones: $this->zones,
+            focus: $this->focus,
+            ownPoses: $poses,
         );
     }
 
@@ -73,15 +75,15 @@ final readonly class Picture
             $swap($this->endPose),
             $this->view,
             $this->traced,
-            array_map($swap, $this->via),
-            $this->startThings,
-            $this->endThings,
-            $this->startHand,
-            $this->endHand,
-            $this->table,
-            $this->zones,
-            $this->focus,
-            $this->ownPoses,
+            via: array_map($swap, $this->via),
+            startThings: $this->startThings,
+            endThings: $this->endThings,
+            startHand: $this->startHand,
+            endHand: $this->endHand,
+            table: $this->table,
+            zones: $this->zones,
+            focus: $this->focus,
+            ownPoses: $this->ownPoses,
         );
     }
 }

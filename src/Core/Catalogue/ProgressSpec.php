@@ -9,7 +9,8 @@ final readonly class ProgressSpec
 {
     /**
      * @param list<float>           $steps    the values of `stretch-hold` in seconds or of `load` in kilograms
-     * @param array<string, string> $settings parameters that are no whole numbers, as written: `start: best+1`, `floor: 1.0`
+     * @param array<string, string> $settings parameters that are no whole numbers, as written: `start: best+1`,
+     *     `floor: 1.0`
      */
     public function __construct(
         public ProgressKind $kind,

@@ -14,14 +14,24 @@ final readonly class Rung
      * @param list<string>                                                           $materials keys of the handbook
      * @param non-empty-list<string>                                                 $steps
      * @param list<Condition>                                                        $fits
-     * @param list<Caution>                                                          $cautions  from `avoid when` and from the gates of its ladder
+     * @param list<Caution>                                                          $cautions  from `avoid when`
+     *     and from the gates of its ladder
      * @param list<MuscleLoad>                                                       $loads
      * @param list<string>                                                           $lengthens
      * @param list<ApproachTag>                                                      $tags
-     * @param list<string>                                                           $easier    ids named as easier, beside the neighbour in the ladder
+     * @param list<string>                                                           $easier    ids named as
+     *     easier, beside the neighbour in the ladder
      * @param list<string>                                                           $harder
      * @param list<ProgressSpec>                                                     $progress
-     * @param array{position: string, watchFor: string, ease: string, harder: string, stop: string, why: string, dose: string} $words
+     * @param array{
+     *     position: string,
+     *     watchFor: string,
+     *     ease: string,
+     *     harder: string,
+     *     stop: string,
+     *     why: string,
+     *     dose: string,
+     * } $words
      */
     public function __construct(
         public string $id,
@@ -56,7 +66,10 @@ final readonly class Rung
     ) {
     }
 
-    /** @param list<Condition> $conditions of the client; with advanced dementia only rungs that list it fit, whatever else there is */
+    /**
+     * @param list<Condition> $conditions of the client; with advanced dementia only rungs that list it fit,
+     *    whatever else there is
+     */
     public function fits(array $conditions): bool
     {
         if (\in_array(Condition::AdvancedDementia, $conditions, true)) {
@@ -84,31 +97,31 @@ final readonly class Rung
             $this->name,
             $this->performers,
             $this->materials,
-            $this->steps,
-            $this->words,
-            $this->doneOn,
-            $this->fits,
-            $this->cautions,
-            $this->loads,
-            $this->lengthens,
-            $this->class,
-            $this->intensity,
-            $this->segment,
-            $this->role,
-            $this->posture,
-            $this->startDose,
-            $this->range,
-            $this->entry,
-            $this->endsWhile,
-            $this->progress,
-            $picture,
-            $this->wantsFirmWrist,
-            $this->sittingNeed,
-            $this->counted,
-            $this->tags,
-            $this->moves,
-            $this->easier,
-            $this->harder,
+            steps: $this->steps,
+            words: $this->words,
+            doneOn: $this->doneOn,
+            fits: $this->fits,
+            cautions: $this->cautions,
+            loads: $this->loads,
+            lengthens: $this->lengthens,
+            class: $this->class,
+            intensity: $this->intensity,
+            segment: $this->segment,
+            role: $this->role,
+            posture: $this->posture,
+            startDose: $this->startDose,
+            range: $this->range,
+            entry: $this->entry,
+            endsWhile: $this->endsWhile,
+            progress: $this->progress,
+            picture: $picture,
+            wantsFirmWrist: $this->wantsFirmWrist,
+            sittingNeed: $this->sittingNeed,
+            counted: $this->counted,
+            tags: $this->tags,
+            moves: $this->moves,
+            easier: $this->easier,
+            harder: $this->harder,
         );
     }
 }

@@ -33,7 +33,8 @@ enum DeviceKind: string
     }
 
     /**
-     * Channels in the order of a frame, each with its lowest and highest value. Glove: degrees, wrist extension +, hinges
+     * Channels in the order of a frame, each with its lowest and highest value. Glove: degrees, wrist extension
+     * +, hinges
      * flexion +, thumb base away from the palm; gauge: kilograms; motion sensor: m/s2.
      *
      * @return array<string, array{float, float}>

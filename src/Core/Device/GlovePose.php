@@ -16,7 +16,10 @@ use HandGarden\Core\Measure\Taken;
 /** What the frames of a glove say of a hand. */
 final class GlovePose
 {
-    /** @param array<string, float> $values a frame, degrees by channel; the drawing has wrist flexion +, the glove extension + */
+    /**
+     * @param array<string, float> $values a frame, degrees by channel; the drawing has wrist flexion +, the glove
+     *    extension +
+     */
     public static function of(array $values): Pose
     {
         $angles = [
@@ -83,10 +86,10 @@ final class GlovePose
                     $side,
                     $mode,
                     null,
-                    round($values[$channel]),
-                    $day,
-                    false,
-                    new Taken(source: Source::Glove),
+                    value: round($values[$channel]),
+                    on: $day,
+                    byEye: false,
+                    taken: new Taken(source: Source::Glove),
                 );
             }
         }

@@ -59,10 +59,10 @@ final readonly class BodyPose implements Subject
             self::mixThree($this->trunk, $other->trunk, $share),
             self::mixArm($this->right, $other->right, $share),
             self::mixArm($this->left, $other->left, $share),
-            self::mixThree($this->rightLeg, $other->rightLeg, $share),
-            self::mixThree($this->leftLeg, $other->leftLeg, $share),
-            $share < .5 ? $this->seated : $other->seated,
-            $share < .5 ? $this->open : $other->open,
+            rightLeg: self::mixThree($this->rightLeg, $other->rightLeg, $share),
+            leftLeg: self::mixThree($this->leftLeg, $other->leftLeg, $share),
+            seated: $share < .5 ? $this->seated : $other->seated,
+            open: $share < .5 ? $this->open : $other->open,
         );
     }
 

@@ -7,7 +7,8 @@ namespace HandGarden\Core\Drawing;
 use HandGarden\Core\Anatomy\Side;
 
 /**
- * Parallel projection. A left hand is the same scene seen with the right vector negated, never a flipped picture, so that
+ * Parallel projection. A left hand is the same scene seen with the right vector negated, never a flipped
+ * picture, so that
  * the light stays upper left and words stay readable.
  *
  * @phpstan-import-type Vec from Vector

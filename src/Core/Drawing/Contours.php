@@ -36,7 +36,10 @@ final class Contours
     ) {
     }
 
-    /** @return list<Line> visible contours, chained and softened: samples [x, y, depth, nx, ny, step, soft], body, closed */
+    /**
+     * @return list<Line> visible contours, chained and softened: samples [x, y, depth, nx, ny, step, soft], body,
+     *    closed
+     */
     public function lines(): array
     {
         $lines = [];
@@ -124,23 +127,14 @@ final class Contours
                 'web' => .35,
                 default => 0.0,
             };
-            $cut = $this->p->cutOf($primitive['ids']);
+            $edge = new Edge($primitive['group'], $body, $this->p->cutOf($primitive['ids']), $soft);
             $run = [];
             $previous = null;
             $was = null;
             foreach ($line as $point) {
-                $step = $this->stepAt($point, $primitive['group'], $body, $cut);
+                $step = $this->stepAt($point, $edge);
                 if (null !== $previous && (null === $step) !== (null === $was)) {
-                    $run[] = $this->exactEnd(
-                        $previous,
-                        $was,
-                        $point,
-                        $step,
-                        $primitive['group'],
-                        $body,
-                        $cut,
-                        $soft,
-                    );
+                    $run[] = $this->exactEnd($previous, $was, $point, $step, edge: $edge);
                 }
                 if (null !== $step) {
                     $run[] = [$point[0], $point[1], $point[2], $point[3], $point[4], $step, $soft];
@@ -162,9 +156,8 @@ final class Contours
     /**
      * End of the visible part between two samples, by bisection.
      *
-     * @param array{float, float, float, float, float}      $previous
-     * @param array{float, float, float, float, float}      $point
-     * @param array{float, float, float, float}|null        $cut
+     * @param array{float, float, float, float, float} $previous
+     * @param array{float, float, float, float, float} $point
      *
      * @return Sample
      */
@@ -173,10 +166,7 @@ final class Contours
         ?float $was,
         array $point,
         ?float $step,
-        string $group,
-        string $body,
-        ?array $cut,
-        float $soft,
+        Edge $edge,
     ): array {
         [$a, $b] = [$previous, $point];
         [$seen, $seenStep] = null !== $was ? [$previous, $was] : [$point, $step];
@@ -188,7 +178,7 @@ final class Contours
                 ($a[3] + $b[3]) / 2,
                 ($a[4] + $b[4]) / 2,
             ];
-            $found = $this->stepAt($m, $group, $body, $cut);
+            $found = $this->stepAt($m, $edge);
             if (null !== $found) {
                 $seen = $m;
                 $seenStep = $found;
@@ -200,17 +190,20 @@ final class Contours
             }
         }
 
-        return [$seen[0], $seen[1], $seen[2], $seen[3], $seen[4], (float) $seenStep, $soft];
+        return [$seen[0], $seen[1], $seen[2], $seen[3], $seen[4], (float) $seenStep, $edge->soft];
     }
 
     /**
-     * The test: depth step just outside a contour point. Null: no line here; INF: nothing behind; 500: another body behind.
+     * The test: depth step just outside a contour point. Null: no line here; INF: nothing behind; 500: another
+     * body behind.
      *
      * @param array{float, float, float, float, float} $point
-     * @param array{float, float, float, float}|null   $cut
      */
-    private function stepAt(array $point, string $group, string $body, ?array $cut): ?float
+    private function stepAt(array $point, Edge $edge): ?float
     {
+        $group = $edge->group;
+        $body = $edge->body;
+        $cut = $edge->cut;
         if (
             null !== $cut && ($point[0] - $cut[0]) * $cut[2] + ($point[1] - $cut[1]) * $cut[3] > .01
         ) {
@@ -229,7 +222,7 @@ final class Contours
                 $this->p->front($this->hider, $x, $y),
                 $depth,
                 $group,
-                $body,
+                body: $body,
             )
         ) {
             return null;
@@ -249,7 +242,7 @@ final class Contours
             if (null === $z) {
                 continue;
             }
-            if ($this->hides($k, $z, $depth, $group, $body)) {
+            if ($this->hides($k, $z, $depth, $group, body: $body)) {
                 $this->hider = $k;
 
                 return null;
@@ -265,7 +258,8 @@ final class Contours
     }
 
     /**
-     * Grown together: only a real drop makes a line. Merely touching: the line is kept although soft parts dent each other.
+     * Grown together: only a real drop makes a line. Merely touching: the line is kept although soft parts dent
+     * each other.
      */
     private function hides(int $k, ?float $z, float $depth, string $group, string $body): bool
     {
@@ -294,10 +288,16 @@ final class Contours
             return abs((int) $segmentA - (int) $segmentB) > 1; // a finger folded on itself
         }
 
-        return (null !== $segmentA && null !== $segmentB) || (int) ($segmentA ?? $segmentB) > 0; // two digits, or a finger end on the palm
+        $isTwoDigits = null !== $segmentA && null !== $segmentB;
+        $isFingerEndOnPalm = (int) ($segmentA ?? $segmentB) > 0;
+
+        return $isTwoDigits || $isFingerEndOnPalm;
     }
 
-    /** @return list<array{list<array{float, float, float, float, float}>, int}> samples [x, y, depth, nx, ny] and their primitive */
+    /**
+     * @return list<array{list<array{float, float, float, float, float}>, int}> samples [x, y, depth, nx, ny] and
+     *    their primitive
+     */
     private function candidates(): array
     {
         $neighbours = $owner = $pairs = [];

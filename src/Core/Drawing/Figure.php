@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Core\Drawing;
 
 /**
- * The layers of a picture from back to front: fill, wash, hollow, crease, nail, ink. Each is a class name and path data;
+ * The layers of a picture from back to front: fill, wash, hollow, crease, nail, ink. Each is a class name and
+ * path data;
  * colours belong to whoever prints them.
  *
  * @phpstan-import-type Line from Contours
@@ -109,7 +110,8 @@ final class Figure
     }
 
     /**
-     * Several tints: hulls from far to near, neighbours of one tint in one path. A lit digit must not be cut by the palm it
+     * Several tints: hulls from far to near, neighbours of one tint in one path. A lit digit must not be cut by
+     * the palm it
      * grows from, so what of it is in front is painted again, and all other digits and things above the palm.
      *
      * @return list<Layer>
@@ -171,7 +173,8 @@ final class Figure
     /**
      * @param list<Line> $lines
      *
-     * @return array{string, string} wash: a crescent inside each contour on the side away from the light, a thin one behind
+     * @return array{string, string} wash: a crescent inside each contour on the side away from the light, a thin
+     *     one behind
      *                               inner contours; ink: strokes heavier on the shadow side, inner ones tapering out
      */
     private function inkAndWash(array $lines): array

@@ -7,7 +7,10 @@ namespace HandGarden\Core\Drawing;
 use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
 
-/** Where the joints of an open hand lie on its picture, in clinician order: wrist, thumb, index to little, root to tip. */
+/**
+ * Where the joints of an open hand lie on its picture, in clinician order: wrist, thumb, index to little, root to
+ * tip.
+ */
 final readonly class HandMap
 {
     private const OPEN = [
@@ -21,7 +24,8 @@ final readonly class HandMap
     private const AROUND = [30.0, 48.0, 30.0, 30.0];
 
     /**
-     * @param array<string, array{float, float}>   $joints place on the picture by `wrist`, `thumb`, `thumb_mp`, `index_pip` ...
+     * @param array<string, array{float, float}>   $joints place on the picture by `wrist`, `thumb`, `thumb_mp`,
+     *     `index_pip` ...
      * @param array{float, float, float, float} $window left, top, width, height around the joints
      */
     private function __construct(

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Core\Drawing;
 
 /**
- * Builds the flesh of a right hand from a pose: forward kinematics to joint frames, about 65 spheres on them, hulls between.
+ * Builds the flesh of a right hand from a pose: forward kinematics to joint frames, about 65 spheres on them,
+ * hulls between.
  *
  * @phpstan-import-type Vec from Vector
  */
@@ -171,7 +172,7 @@ final class HandModel
         $b5 = $s->ball($d->at(0, $l3 * .45, .6), $r[6]);
         $b6 = $s->ball($d->at(0, $l3 + 1.5 - $r[7], -.9), $r[7]);
         $fleshy = $s->ball($p->at(0, $l1 * .34, 3.2), $r[1] - .8); // on the palm side
-        $s->chain("$f/0", $this->knuckle[$f], $b0, $b1, $b2);
+        $s->chain("$f/0", ...[$this->knuckle[$f], $b0, $b1, $b2]);
         $s->hull("$f/0", $b0, $fleshy, $b1);
         $s->chain("$f/1", $b2, $b3, $b4);
         $s->chain("$f/2", $b4, $b5, $b6);
@@ -180,12 +181,12 @@ final class HandModel
         if (!$this->withSkin) {
             return;
         }
-        $s->mark('crease', Skin::ring($p, $l1 * .44, $r[2] + .8, -50, 50, -1), $f);
-        $s->mark('crease', Skin::ring($p, $l1 - 1, $r[3], -58, 58, 1), $f);
-        $s->mark('crease', Skin::ring($m, $l2 - .5, $r[5], -58, 58, 1), $f);
-        $s->mark('knuckle', Skin::ring($p, $l1 - 2.2, $r[3], 148, 212, -1), $f);
-        $s->mark('knuckle', Skin::ring($p, $l1 + 1.8, $r[3], 148, 212, 1.4), $f);
-        $s->mark('knuckle', Skin::ring($m, $l2, $r[5], 152, 208, .8), $f);
+        $s->mark('crease', Skin::ring($p, $l1 * .44, $r[2] + .8, -50, to: 50, bow: -1), $f);
+        $s->mark('crease', Skin::ring($p, $l1 - 1, $r[3], -58, to: 58, bow: 1), $f);
+        $s->mark('crease', Skin::ring($m, $l2 - .5, $r[5], -58, to: 58, bow: 1), $f);
+        $s->mark('knuckle', Skin::ring($p, $l1 - 2.2, $r[3], 148, to: 212, bow: -1), $f);
+        $s->mark('knuckle', Skin::ring($p, $l1 + 1.8, $r[3], 148, to: 212, bow: 1.4), $f);
+        $s->mark('knuckle', Skin::ring($m, $l2, $r[5], 152, to: 208, bow: .8), $f);
         $s->mark(
             'nail',
             Skin::nail(
@@ -193,8 +194,8 @@ final class HandModel
                 [$l3 * .45, .6, $r[6]],
                 [$l3 + 1.5 - $r[7], -.9, $r[7]],
                 $r[6] * .7,
-                $l3 * .46,
-                $l3 * .95,
+                from: $l3 * .46,
+                to: $l3 * .95,
             ),
             $f,
         );
@@ -215,7 +216,10 @@ final class HandModel
         }
     }
 
-    /** The roll of 60 degrees turns the thumb's pad to the ulnar side at rest; opposition turns it on to face the fingers. */
+    /**
+     * The roll of 60 degrees turns the thumb's pad to the ulnar side at rest; opposition turns it on to face the
+     * fingers.
+     */
     private function thumbAndPalm(): void
     {
         $s = $this->scene;
@@ -243,10 +247,10 @@ final class HandModel
         $s->anchors['thumb.tip'] = $d->at(0, $l3 + 1, 0);
         $s->anchors['thumb.pad'] = $d->at(0, $l3 * .55, 9.2);
         if ($this->withSkin) {
-            $s->mark('crease', Skin::ring($p, $l2 - 1, 10.1, -58, 58, 1), 'thumb');
-            $s->mark('crease', Skin::ring($p, 2, 11, -55, 40, 1), 'thumb');
-            $s->mark('knuckle', Skin::ring($p, $l2 - 2, 10.1, 148, 212, -1), 'thumb');
-            $s->mark('knuckle', Skin::ring($p, $l2 + 2, 10.1, 150, 210, 1), 'thumb');
+            $s->mark('crease', Skin::ring($p, $l2 - 1, 10.1, -58, to: 58, bow: 1), 'thumb');
+            $s->mark('crease', Skin::ring($p, 2, 11, -55, to: 40, bow: 1), 'thumb');
+            $s->mark('knuckle', Skin::ring($p, $l2 - 2, 10.1, 148, to: 212, bow: -1), 'thumb');
+            $s->mark('knuckle', Skin::ring($p, $l2 + 2, 10.1, 150, to: 210, bow: 1), 'thumb');
             $s->mark(
                 'nail',
                 Skin::nail(
@@ -254,8 +258,8 @@ final class HandModel
                     [$l3 * .42, .8, 9.2],
                     [$l3 - 5.6, -.6, 6.6],
                     6.6,
-                    $l3 * .46,
-                    $l3 * .93,
+                    from: $l3 * .46,
+                    to: $l3 * .93,
                 ),
                 'thumb',
             );
@@ -294,7 +298,7 @@ final class HandModel
             $this->scene->mark('tendon', $points);
             $this->scene->mark(
                 'knuckle',
-                Skin::ring($this->root[$f], -3, HandTables::RADII[$f][0], 150, 208, -2.5),
+                Skin::ring($this->root[$f], -3, HandTables::RADII[$f][0], 150, to: 208, bow: -2.5),
             );
         }
     }

@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Drawing;
 
-/** Sizes of the drawn hand: 190 mm from wrist crease to middle tip. Tuned by eye; change only with all pictures in sight. */
+/**
+ * Sizes of the drawn hand: 190 mm from wrist crease to middle tip. Tuned by eye; change only with all pictures in
+ * sight.
+ */
 final class HandTables
 {
-    /** Proximal, middle and distal phalanx; of the thumb metacarpal, proximal, distal. Millimetres between joint centres. */
+    /**
+     * Proximal, middle and distal phalanx; of the thumb metacarpal, proximal, distal. Millimetres between joint
+     * centres.
+     */
     public const LENGTHS = [
         'index' => [46.5, 27.2, 20.5],
         'middle' => [50.5, 32.0, 21.5],

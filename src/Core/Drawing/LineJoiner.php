@@ -199,7 +199,8 @@ final class LineJoiner
     }
 
     /**
-     * A free end that stops just short of another line is led up to it; a short inner line that touches nothing is noise.
+     * A free end that stops just short of another line is led up to it; a short inner line that touches nothing
+     * is noise.
      *
      * @param list<Run> $chains
      *

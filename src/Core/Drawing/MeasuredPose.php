@@ -52,8 +52,8 @@ final class MeasuredPose
                     $digit,
                     $joint,
                     $opening ? 'extension' : 'flexion',
-                    $side,
-                    $mode,
+                    side: $side,
+                    mode: $mode,
                 );
                 $at = $i + (Digit::Thumb === $digit ? 3 : 0);
                 $of = array_map(
@@ -111,7 +111,16 @@ final class MeasuredPose
     {
         foreach (Digit::fingers() as $digit) {
             foreach ($digit->hinges() as $joint) {
-                if (null !== self::hinge($readings, $digit, $joint, 'extension', $side, $mode)) {
+                if (
+                    null !== self::hinge(
+                        $readings,
+                        $digit,
+                        $joint,
+                        'extension',
+                        side: $side,
+                        mode: $mode,
+                    )
+                ) {
                     return true;
                 }
             }

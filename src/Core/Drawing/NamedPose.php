@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Core\Drawing;
 
 /**
- * A pose of the pose file, with what stands around it: the bend of the elbow end, the gap to a second hand laid palm to palm
+ * A pose of the pose file, with what stands around it: the bend of the elbow end, the gap to a second hand laid
+ * palm to palm
  * and how that one differs, and the turn of both together.
  */
 final readonly class NamedPose implements Subject
@@ -58,9 +59,9 @@ final readonly class NamedPose implements Subject
             $this->pose->towards($other->pose, $share),
             $mix($this->elbowDegrees, $other->elbowDegrees),
             $mix($this->gapMillimetres, $other->gapMillimetres),
-            null,
-            $this->meeting()->towards($other->meeting(), $share),
-            $mix($this->turn, $other->turn),
+            otherWristDegrees: null,
+            otherPose: $this->meeting()->towards($other->meeting(), $share),
+            turn: $mix($this->turn, $other->turn),
         );
     }
 

@@ -113,34 +113,24 @@ final class Overlays
     }
 
     /**
-     * Contact zone on the skin, an ellipse in a frame: allowed is dotted with a thin rim, keep off cross-hatched with a thick
-     * dashed one. Nothing when the skin does not face the viewer.
+     * Contact zone on the skin, an ellipse in a frame: allowed is dotted with a thin rim, keep off cross-hatched
+     * with a thick dashed one. Nothing when the skin does not face the viewer.
      *
      * @return list<Layer>
      */
     public static function zone(
         Camera $camera,
         Frame $frame,
-        float $x,
-        float $y,
-        float $z,
-        float $rx,
-        float $ry,
+        Ellipse $patch,
         bool $allowed,
-        float $turn = 0.0,
     ): array {
-        if (Vector::dot($frame->z, $camera->toViewer) * ($z < 0 ? -1 : 1) < .3) {
+        if (Vector::dot($frame->z, $camera->toViewer) * ($patch->z < 0 ? -1 : 1) < .3) {
             return [];
         }
-        $t = deg2rad($turn);
         $rim = [];
         for ($i = 0; $i < 32; ++$i) {
-            $a = 2 * \M_PI * $i / 32;
-            $u = $rx * cos($a);
-            $v = $ry * sin($a);
-            $p = $camera->project(
-                $frame->at($x + $u * cos($t) - $v * sin($t), $y + $u * sin($t) + $v * cos($t), $z),
-            );
+            [$x, $y] = $patch->rim(2 * \M_PI * $i / 32);
+            $p = $camera->project($frame->at($x, $y, $patch->z));
             $rim[] = [$p[0], $p[1]];
         }
         $name = $allowed ? 'zone-allowed' : 'zone-off';

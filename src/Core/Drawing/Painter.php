@@ -92,7 +92,7 @@ final readonly class Painter
                 Camera::of($spec->view, $spec->side, $subject->turnDegrees()),
                 $spec->focus,
                 $spec->weight,
-                $withMarks,
+                marks: $withMarks,
             );
             $frames[] = $figure->layers();
             $box = self::around($box, $figure->projection->box());
@@ -211,27 +211,23 @@ final readonly class Painter
 
         return match ($name) {
             'palm-heel' => [
-                ...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38),
-                ...Overlays::zone($camera, $h, -24, 34, 14, 8, 20, true),
+                ...Overlays::zone($camera, $h, new Ellipse(31, 34, 16, 11, ry: 17, turn: -38), allowed: true),
+                ...Overlays::zone($camera, $h, new Ellipse(-24, 34, 14, 8, ry: 20), allowed: true),
             ],
             'keep-off-palm' => [
-                ...Overlays::zone($camera, $h, -6, 50, 12, 20, 26, false),
+                ...Overlays::zone($camera, $h, new Ellipse(-6, 50, 12, 20, ry: 26), allowed: false),
                 ...array_merge(
                     ...array_map(
                         static fn (string $f): array => Overlays::zone(
                             $camera,
                             $scene->frames[$f.'.dp'],
-                            0,
-                            10,
-                            8,
-                            5,
-                            9,
-                            false,
+                            new Ellipse(0, 10, 8, 5, ry: 9),
+                            allowed: false,
                         ),
                         Pose::FINGERS,
                     ),
                 ),
-                ...Overlays::zone($camera, $h, 31, 34, 16, 11, 17, true, -38),
+                ...Overlays::zone($camera, $h, new Ellipse(31, 34, 16, 11, ry: 17, turn: -38), allowed: true),
             ],
             'back-press' => self::push($camera, $h->at(8, 62, -62), $h->at(8, 62, -20)),
             'lift-press' => self::push($camera, $h->at(6, 60, 72), $h->at(6, 60, 26)),

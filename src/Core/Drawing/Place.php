@@ -31,9 +31,11 @@ final readonly class Place
             return $frame->at($this->x, $this->y, $this->z);
         }
         $points = array_map(
-            static fn (string $name): array => $scene->anchors[$name] ?? $scene->frames[$name]->origin ?? throw InvalidPose::noPlace(
-                $name,
-            ),
+            static fn (string $name): array => $scene->anchors[$name]
+                ?? $scene->frames[$name]->origin
+                ?? throw InvalidPose::noPlace(
+                    $name,
+                ),
             explode('~', $this->on),
         );
         $at = 1 === \count($points) ? $points[0] : Vector::mix($points[0], $points[1], .5);

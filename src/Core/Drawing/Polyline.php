@@ -87,7 +87,11 @@ final class Polyline
     {
         /** @var T $q */
         $q = array_map(
-            static fn (float $v, float $w): float => \INF === $v || \INF === $w ? ($t < .5 ? $v : $w) : $v + ($w - $v) * $t,
+            static fn (float $v, float $w): float => match (true) {
+                !(\INF === $v || \INF === $w) => $v + ($w - $v) * $t,
+                $t < .5 => $v,
+                default => $w,
+            },
             $a,
             $b,
         );

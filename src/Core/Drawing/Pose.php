@@ -6,7 +6,8 @@ namespace HandGarden\Core\Drawing;
 
 /**
  * Joint angles of one hand in degrees, as the drawing takes them: wrist flexion +, forearm supination + from thumb-up,
- * fingers [MCP, PIP, DIP, abduction away from the middle finger], thumb [radial abduction, palmar abduction, opposition,
+ * fingers [MCP, PIP, DIP, abduction away from the middle finger], thumb [radial abduction, palmar abduction,
+ * opposition,
  * MP, IP]; cup 0 (flat) to 1. Measures are never clamped to these limits, drawings are.
  */
 final readonly class Pose
@@ -116,8 +117,8 @@ final readonly class Pose
             $mix($this->dev, $other->dev),
             $mix($this->forearm, $other->forearm),
             $mix($this->cup, $other->cup),
-            $fingers,
-            [
+            fingers: $fingers,
+            thumb: [
                 $mix($a[0], $b[0]),
                 $mix($a[1], $b[1]),
                 $mix($a[2], $b[2]),
@@ -151,7 +152,7 @@ final readonly class Pose
                 \is_array($value) ? 0.0 : (float) $value,
                 self::LIMITS[$key][0],
                 self::LIMITS[$key][1],
-                $clamp,
+                clamp: $clamp,
             );
         };
         $fingers = [];
@@ -163,7 +164,7 @@ final readonly class Pose
                     (float) (\is_array($given) ? $given[$i] ?? 0.0 : 0.0),
                     $min,
                     $max,
-                    $clamp,
+                    clamp: $clamp,
                 );
             }
         }
@@ -174,7 +175,7 @@ final readonly class Pose
             (float) ($given[$i] ?? 0.0),
             self::THUMB_LIMITS[$i][0],
             self::THUMB_LIMITS[$i][1],
-            $clamp,
+            clamp: $clamp,
         );
 
         return new self(
@@ -182,8 +183,8 @@ final readonly class Pose
             $single('dev'),
             $single('forearm'),
             $single('cup'),
-            $fingers,
-            [$thumb(0), $thumb(1), $thumb(2), $thumb(3), $thumb(4)],
+            fingers: $fingers,
+            thumb: [$thumb(0), $thumb(1), $thumb(2), $thumb(3), $thumb(4)],
         );
     }
 

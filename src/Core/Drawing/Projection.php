@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Core\Drawing;
 
 /**
- * A scene seen by a camera: spheres become circles, hulls get a front depth at every point of the screen in closed form.
+ * A scene seen by a camera: spheres become circles, hulls get a front depth at every point of the screen in
+ * closed form.
  *
  * The inner loops are written for speed: plain arrays, nothing called that can be counted beforehand.
  *
@@ -15,7 +16,15 @@ namespace HandGarden\Core\Drawing;
  * @phpstan-type Plane array{Vec, float, array{Vec, Vec, Vec}}
  * @phpstan-type Cone array{float, float, float, float, float, float, float, float, float, float}
  * @phpstan-type Cut array{float, float, float, float}
- * @phpstan-type Primitive array{ids: non-empty-list<int>, group: string, body: string, z: float, box: array{float, float, float, float}, planes: list<Plane>, cones: list<Cone>}
+ * @phpstan-type Primitive array{
+ *     ids: non-empty-list<int>,
+ *     group: string,
+ *     body: string,
+ *     z: float,
+ *     box: array{float, float, float, float},
+ *     planes: list<Plane>,
+ *     cones: list<Cone>,
+ * }
  */
 final class Projection
 {
@@ -96,7 +105,8 @@ final class Projection
         if (null !== $best) {
             return $best; // within the touch points the flat side is the front
         }
-        // Hull of two spheres: with centre and radius linear in t, the front is the maximum of depth + sqrt(r^2 - distance^2).
+        // Hull of two spheres: with centre and radius linear in t, the front is the maximum of depth + sqrt(r^2 -
+        // distance^2).
         foreach ($p['cones'] as [$ax, $ay, $az, $ar, $dx, $dy, $dz, $dr, $qa, $m]) {
             $ex = $x - $ax;
             $ey = $y - $ay;
@@ -247,7 +257,8 @@ final class Projection
     }
 
     /**
-     * Where the open end of a forearm is cut on screen; null when the sphere is no end, or is seen end-on and stays round.
+     * Where the open end of a forearm is cut on screen; null when the sphere is no end, or is seen end-on and
+     * stays round.
      *
      * @return Cut|null x, y and the axis pointing off the hand
      */

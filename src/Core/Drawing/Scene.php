@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Core\Drawing;
 
 /**
- * Spheres, hulls of one to three spheres (the flesh), marks that lie on the skin and named places. A group is palm, web,
+ * Spheres, hulls of one to three spheres (the flesh), marks that lie on the skin and named places. A group is
+ * palm, web,
  * arm, thing or digit/segment; a body is hand, helper, sleeve or object.
  *
  * @phpstan-import-type Vec from Vector

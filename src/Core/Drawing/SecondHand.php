@@ -31,10 +31,10 @@ final readonly class SecondHand
             $this->pose,
             $this->isOwn,
             $this->hold,
-            $this->at,
-            $this->turn,
-            $other->at,
-            $share,
+            at: $this->at,
+            turn: $this->turn,
+            comesFrom: $other->at,
+            share: $share,
         );
     }
 

@@ -33,7 +33,8 @@ final class Skin
     private static ?array $nailOutline = null;
 
     /**
-     * Arc on the skin round a finger; 0 degrees = palmar, 90 = radial, 180 = back. Bow shifts its middle along the finger.
+     * Arc on the skin round a finger; 0 degrees = palmar, 90 = radial, 180 = back. Bow shifts its middle along
+     * the finger.
      *
      * @return list<array{Vec, Vec}>
      */
@@ -59,7 +60,8 @@ final class Skin
     }
 
     /**
-     * Nail outline dropped on the back of the capsule from pulp to tip, each y, z and radius in the frame of the last bone.
+     * Nail outline dropped on the back of the capsule from pulp to tip, each y, z and radius in the frame of the
+     * last bone.
      *
      * @param Vec $pulp
      * @param Vec $tip

@@ -36,8 +36,8 @@ final class Things
                 $at[0],
                 $at[1] ?? $at[0],
                 $size[0],
-                $size[1] ?? 1.0,
-                $size[2] ?? $size[0],
+                edge: $size[1] ?? 1.0,
+                farRadius: $size[2] ?? $size[0],
             ),
             ThingKind::Rod => $scene->hull(
                 'thing',
@@ -65,14 +65,18 @@ final class Things
         float $edge,
         float $farRadius,
     ): void {
-        $n = $radius > 20 ? 20 : ($radius > 12 ? 16 : 10);
+        $n = match (true) {
+            $radius > 20 => 20,
+            $radius > 12 => 16,
+            default => 10,
+        };
         $y = Vector::unit(Vector::sub($to, $from));
         $x = Vector::unit(Vector::cross($y, abs($y[0]) < .8 ? [1.0, 0.0, 0.0] : [0.0, 1.0, 0.0]));
         $z = Vector::cross($x, $y);
         $a = Vector::add($from, Vector::times($y, $edge));
         $b = Vector::sub($to, Vector::times($y, $edge));
-        $first = self::ring($scene, $a, $x, $z, $radius - $edge, $edge, $n);
-        $second = self::ring($scene, $b, $x, $z, $farRadius - $edge, $edge, $n);
+        $first = self::ring($scene, $a, [$x, $z], $radius - $edge, edge: $edge, n: $n);
+        $second = self::ring($scene, $b, [$x, $z], $farRadius - $edge, edge: $edge, n: $n);
         $ca = $scene->ball($a, $edge);
         $cb = $scene->ball($b, $edge);
         for ($k = 0; $k < $n; ++$k) {
@@ -85,22 +89,21 @@ final class Things
     }
 
     /**
-     * @param Vec $centre
-     * @param Vec $x
-     * @param Vec $z
+     * @param Vec             $centre
+     * @param array{Vec, Vec} $across two directions at right angles, in the plane of the ring
      *
      * @return list<int>
      */
     private static function ring(
         Scene $scene,
         array $centre,
-        array $x,
-        array $z,
+        array $across,
         float $radius,
         float $edge,
         int $n,
     ): array {
         $ids = [];
+        [$x, $z] = $across;
         for ($k = 0; $k < $n; ++$k) {
             $a = 2 * \M_PI * $k / $n;
             $ids[] = $scene->ball(

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Core\Drawing;
 
 /**
- * Arithmetic of places and directions, in millimetres. Plain arrays, because a picture needs some hundred thousand of them.
+ * Arithmetic of places and directions, in millimetres. Plain arrays, because a picture needs some hundred
+ * thousand of them.
  *
  * @phpstan-type Vec array{float, float, float}
  */

@@ -66,10 +66,10 @@ final readonly class Distances
             $placed->ladder,
             $placed->side,
             $wanted,
-            $standing,
-            $placed->next?->rung,
-            $far,
-            $placed->state,
+            standing: $standing,
+            next: $placed->next?->rung,
+            rungs: $far,
+            state: $placed->state,
         );
     }
 

@@ -19,7 +19,8 @@ final readonly class FingerMotion
     /**
      * @param list<string>          $missing       joint and direction of readings that total motion still needs
      * @param array<string, ?float> $lagDegrees    per joint: active deficit - passive deficit
-     * @param list<string>          $toRemeasure   joints whose lag is below -5 deg: passive motion cannot be less than active
+     * @param list<string>          $toRemeasure   joints whose lag is below -5 deg: passive motion cannot be
+     *     less than active
      */
     private function __construct(
         public Digit $digit,
@@ -38,8 +39,15 @@ final readonly class FingerMotion
         $deficits = 0.0;
         $missing = $missingDeficits = $lags = $remeasure = [];
         foreach ($digit->hinges() as $joint) {
-            $flexion = self::degrees($readings, $side, $digit, $joint, 'flexion', $mode);
-            $deficit = self::deficit($readings, $side, $digit, $joint, $mode);
+            $flexion = self::degrees(
+                $readings,
+                $side,
+                $digit,
+                $joint,
+                direction: 'flexion',
+                mode: $mode,
+            );
+            $deficit = self::deficit($readings, $side, $digit, $joint, mode: $mode);
             if (null === $flexion) {
                 $missing[] = $joint->label().' bent';
             }
@@ -64,9 +72,9 @@ final readonly class FingerMotion
             $mode,
             [] === $missing ? $total : null,
             $missing,
-            $opening,
-            $lags,
-            $remeasure,
+            openingPercent: $opening,
+            lagDegrees: $lags,
+            toRemeasure: $remeasure,
         );
     }
 
@@ -78,15 +86,15 @@ final readonly class FingerMotion
         Joint $joint,
         Mode $mode,
     ): ?float {
-        $end = self::degrees($readings, $side, $digit, $joint, 'extension', $mode);
+        $end = self::degrees($readings, $side, $digit, $joint, direction: 'extension', mode: $mode);
 
         return null === $end ? null : max(0.0, $end);
     }
 
     private static function lag(Readings $readings, Side $side, Digit $digit, Joint $joint): ?float
     {
-        $active = self::deficit($readings, $side, $digit, $joint, Mode::Active);
-        $passive = self::deficit($readings, $side, $digit, $joint, Mode::Passive);
+        $active = self::deficit($readings, $side, $digit, $joint, mode: Mode::Active);
+        $passive = self::deficit($readings, $side, $digit, $joint, mode: Mode::Passive);
 
         return null === $active || null === $passive ? null : $active - $passive;
     }

@@ -10,8 +10,10 @@ use HandGarden\Core\Anatomy\Side;
 /**
  * How far the other digits move along when one is asked to move, as a 5x5 map.
  *
- * Index of a digit = 1 - mean(|unintended| / |intended|) over the other four (after Schieber 1991). In degrees (MCP + PIP;
- * thumb: base) it counts when the asked one moves 10 or more; by eye in marks 0 to 3, when the asked one reaches 3. A value
+ * Index of a digit = 1 - mean(|unintended| / |intended|) over the other four (after Schieber 1991). In degrees
+ * (MCP + PIP;
+ * thumb: base) it counts when the asked one moves 10 or more; by eye in marks 0 to 3, when the asked one reaches
+ * 3. A value
  * below 0 is shown as 0.
  */
 final readonly class Independence
@@ -20,7 +22,8 @@ final readonly class Independence
     public const FULL_MARK = 3.0;
 
     /**
-     * @param array<string, array<string, ?float>> $map   by asked digit and moving digit: share of the asked movement, 0 and up
+     * @param array<string, array<string, ?float>> $map   by asked digit and moving digit: share of the asked
+     *     movement, 0 and up
      * @param array<string, ?float>                $index by asked digit; null: cannot be told
      * @param array<string, string>                $why   by asked digit, where it cannot be told
      */

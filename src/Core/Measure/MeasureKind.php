@@ -14,7 +14,8 @@ use HandGarden\Core\Anatomy\Joint;
 final readonly class MeasureKind
 {
     /**
-     * @param list<string>          $arguments      what the same measure can be taken at, such as wrist angles; empty: nothing
+     * @param list<string>          $arguments      what the same measure can be taken at, such as wrist angles;
+     *     empty: nothing
      * @param array<string, string> $argumentLabels how an argument is said, where that is not plain from itself
      */
     public function __construct(

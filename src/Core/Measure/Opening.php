@@ -10,7 +10,10 @@ use HandGarden\Core\Anatomy\Side;
 /** How far the hand opens, in percent, active or passive, and at which wrist angle the flexors let go. */
 final readonly class Opening
 {
-    /** Sum of the deficits of MCP, PIP and DIP that counts as fully closed; a constant, never the client's own flexion. */
+    /**
+     * Sum of the deficits of MCP, PIP and DIP that counts as fully closed; a constant, never the client's own
+     * flexion.
+     */
     public const CLOSED_DEGREES = 270.0;
 
     /** Opening that is enough to get round an object; default, clinic setting. */
@@ -21,7 +24,10 @@ final readonly class Opening
         return max(0.0, min(100.0, 100.0 * (1.0 - $sumDegrees / self::CLOSED_DEGREES)));
     }
 
-    /** Opening of the hand with the wrist as it rests: mean of the four fingers, all four needed; else by eye in tens. */
+    /**
+     * Opening of the hand with the wrist as it rests: mean of the four fingers, all four needed; else by eye in
+     * tens.
+     */
     public static function ofHand(Readings $readings, Side $side, Mode $mode): ?Reading
     {
         $sum = 0.0;
@@ -46,13 +52,14 @@ final readonly class Opening
             return $byEye;
         }
 
-        return new Reading('opening', $side, $mode, null, $sum / 4.0, $on);
+        return new Reading('opening', $side, $mode, null, value: $sum / 4.0, on: $on);
     }
 
     /**
      * Wrist angle at which the opening reaches the threshold, walking from the most extended measured angle down.
      *
-     * @param array<int, float> $percentByWristDegrees opening per wrist angle, extension +; angles not reached are missing
+     * @param array<int, float> $percentByWristDegrees opening per wrist angle, extension +; angles not reached
+     *     are missing
      *
      * @return float|null degrees; NAN when every measured angle stays below; null when fewer than two were measured
      */

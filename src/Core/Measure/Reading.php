@@ -32,10 +32,10 @@ final readonly class Reading
             $this->side,
             $this->mode,
             $this->argument,
-            $this->value,
-            $this->on,
-            $this->byEye,
-            $taken,
+            value: $this->value,
+            on: $this->on,
+            byEye: $this->byEye,
+            taken: $taken,
         );
     }
 

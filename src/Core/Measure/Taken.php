@@ -20,12 +20,24 @@ final readonly class Taken
     /** @param list<float> $trials */
     public function withTrials(array $trials): self
     {
-        return new self($this->byStaffId, $this->position, $this->medication, $this->source, $trials);
+        return new self(
+            $this->byStaffId,
+            $this->position,
+            $this->medication,
+            $this->source,
+            trials: $trials,
+        );
     }
 
     public function from(Source $source): self
     {
-        return new self($this->byStaffId, $this->position, $this->medication, $source, $this->trials);
+        return new self(
+            $this->byStaffId,
+            $this->position,
+            $this->medication,
+            $source,
+            trials: $this->trials,
+        );
     }
 
     /** Range of the trials, highest less lowest; null for one trial. */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Measure;
 
-/** Resistance of a muscle group to one passive movement, graded as on the modified Ashworth scale (Bohannon & Smith 1987). */
+/**
+ * Resistance of a muscle group to one passive movement, graded as on the modified Ashworth scale (Bohannon & Smith
+ * 1987).
+ */
 enum ToneGrade: string
 {
     case None = '0';

@@ -8,7 +8,8 @@ use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Joint;
 
 /**
- * Usual ends of motion in degrees, drawn as a mark beside what was measured. Defaults that the clinic is to check; nothing is
+ * Usual ends of motion in degrees, drawn as a mark beside what was measured. Defaults that the clinic is to
+ * check; nothing is
  * computed or decided from them. Where the other hand is unaffected, it is the better reference.
  */
 final class UsualMotion

@@ -19,14 +19,17 @@ final readonly class ClientFacts
     /**
      * @param non-empty-list<Condition> $conditions
      * @param non-empty-list<Side>      $affected     worse hand first
-     * @param list<Side>                $unaffected   hands found wholly unaffected: their observations count as answered
+     * @param list<Side>                $unaffected   hands found wholly unaffected: their observations count as
+     *     answered
      * @param list<string>              $helperSigned rung ids
      * @param list<string>              $met          `rung|side` whose move-up evidence is there
      * @param list<Override>            $overrides
      * @param list<string>|null         $materials    at hand; null: not asked, nothing is left out for it
-     * @param list<string>              $suspended    item keys that rest until a therapist reopens them; `*` is everything
+     * @param list<string>              $suspended    item keys that rest until a therapist reopens them; `*` is
+     *     everything
      * @param list<ChosenSchool>        $approaches   a therapist's choices; the rest follow from what is measured
-     * @param bool                      $releaseTrained whoever is signed in carries the mark "trained in hands-on release"
+     * @param bool                      $releaseTrained whoever is signed in carries the mark "trained in
+     *     hands-on release"
      */
     public function __construct(
         public array $conditions,
@@ -86,19 +89,19 @@ final readonly class ClientFacts
             $this->affected,
             $this->unaffected,
             $this->writingHand,
-            $this->readings,
-            $this->screening,
-            $this->injectedOn,
-            $this->helperHere,
-            $this->helperSigned,
-            true,
-            false,
-            $this->met,
-            $this->overrides,
-            null,
-            $this->suspended,
-            $this->releaseTrained,
-            $this->approaches,
+            readings: $this->readings,
+            screening: $this->screening,
+            injectedOn: $this->injectedOn,
+            helperHere: $this->helperHere,
+            helperSigned: $this->helperSigned,
+            supervised: true,
+            atHome: false,
+            met: $this->met,
+            overrides: $this->overrides,
+            materials: null,
+            suspended: $this->suspended,
+            releaseTrained: $this->releaseTrained,
+            approaches: $this->approaches,
         );
     }
 
@@ -122,19 +125,19 @@ final readonly class ClientFacts
             $this->affected,
             $this->unaffected,
             $this->writingHand,
-            $readings ?? $this->readings,
-            $this->screening,
-            $this->injectedOn,
-            $helperHere ?? $this->helperHere,
-            $this->helperSigned,
-            $this->supervised,
-            $this->atHome,
-            $met ?? $this->met,
-            $this->overrides,
-            $materials ?? $this->materials,
-            $this->suspended,
-            $this->releaseTrained,
-            $this->approaches,
+            readings: $readings ?? $this->readings,
+            screening: $this->screening,
+            injectedOn: $this->injectedOn,
+            helperHere: $helperHere ?? $this->helperHere,
+            helperSigned: $this->helperSigned,
+            supervised: $this->supervised,
+            atHome: $this->atHome,
+            met: $met ?? $this->met,
+            overrides: $this->overrides,
+            materials: $materials ?? $this->materials,
+            suspended: $this->suspended,
+            releaseTrained: $this->releaseTrained,
+            approaches: $this->approaches,
         );
     }
 }

@@ -57,7 +57,10 @@ final class KnownFacts implements FactSource
     /** @var array<string, Independence> by side */
     private array $independence = [];
 
-    /** @var array<string, true> evidence being followed, so that two facts that settle each other do not turn in circles */
+    /**
+     * @var array<string, true> evidence being followed, so that two facts that settle each other do not turn in
+     *    circles
+     */
     private array $following = [];
 
     public function __construct(

@@ -24,7 +24,8 @@ final readonly class LadderPlacement
     }
 
     /**
-     * What the routine may take: the rung set by override, else the standing rung of a climb, else every rung that is in.
+     * What the routine may take: the rung set by override, else the standing rung of a climb, else every rung
+     * that is in.
      *
      * @return list<Rung>
      */

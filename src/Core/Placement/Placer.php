@@ -33,11 +33,11 @@ final readonly class Placer
             $this->catalogue,
             $facts,
             $today,
-            fn (
-                Ladder $ladder,
-                Side $side,
-                KnownFacts $known,
-            ): LadderPlacement => $this->ladder($ladder, $side, $facts, $known, $today),
+            fn (Ladder $ladder, Side $side, KnownFacts $known): LadderPlacement => $this->ladder(
+                $ladder,
+                new HandOfClient($side, $facts, $known),
+                $today,
+            ),
         );
         $placed = [];
         foreach ($this->catalogue->ladders() as $ladder) {
@@ -54,14 +54,13 @@ final readonly class Placer
 
     private function ladder(
         Ladder $ladder,
-        Side $side,
-        ClientFacts $facts,
-        KnownFacts $known,
+        HandOfClient $hand,
         \DateTimeImmutable $today,
     ): LadderPlacement {
+        $facts = $hand->facts;
         $climb = LadderKind::Climb === $ladder->kind;
         $fitting = $ladder->fittingRungs($facts->conditions);
-        $settledBelow = $climb ? self::highestShown($fitting, $facts, $known, $side) : -1;
+        $settledBelow = $climb ? self::highestShown($fitting, $hand) : -1;
         $rungs = [];
         $standing = $next = $previous = null;
         $open = true;
@@ -78,23 +77,10 @@ final readonly class Placer
                 $facts->supervised,
                 $today,
             );
-            $result = null !== $blockedBelow
-                ? new RungPlacement(
-                    $rung,
-                    RungState::Blocked,
-                    $blockedBelow->findings,
-                    $blockedBelow->blockedBy,
-                    [] !== $screening ? $screening : $blockedBelow->screening,
-                )
-                : $this->rung(
-                    $rung,
-                    $screening,
-                    $climb ? $previous : null,
-                    $place < $settledBelow,
-                    $facts,
-                    $known,
-                    $side,
-                );
+            $below = $climb ? $previous : null;
+            $result = null === $blockedBelow
+                ? $this->rung($rung, $screening, $below, $place < $settledBelow, hand: $hand)
+                : self::blockedLike($blockedBelow, $rung, $screening);
             if ($climb && RungState::Blocked === $result->state && null === $blockedBelow) {
                 $blockedBelow = $result;
             }
@@ -110,16 +96,16 @@ final readonly class Placer
             $rungs[] = $result;
             $previous = $rung;
         }
-        $override = self::overrideFor($facts->overrides, $ladder, $side, $rungs);
+        $override = self::overrideFor($facts->overrides, $ladder, $hand->side, $rungs);
 
         return new LadderPlacement(
             $ladder,
-            $side,
-            $this->state($ladder, $fitting, $standing, $next, $facts, $side),
+            $hand->side,
+            $this->state($ladder, $fitting, $standing, $next, hand: $hand),
             $standing,
-            $next,
-            $rungs,
-            $override,
+            next: $next,
+            rungs: $rungs,
+            override: $override,
         );
     }
 
@@ -129,9 +115,7 @@ final readonly class Placer
         array $screening,
         ?Rung $previous,
         bool $settledByHigher,
-        ClientFacts $facts,
-        KnownFacts $known,
-        Side $side,
+        HandOfClient $hand,
     ): RungPlacement {
         if ([] !== $screening) {
             return new RungPlacement($rung, RungState::Blocked, screening: $screening);
@@ -140,7 +124,7 @@ final readonly class Placer
         foreach ($rung->cautions as $caution) {
             $verdict = null === $caution->blocksWhile
                 ? null
-                : $known->judged((string) $caution->blocksWhile, $caution->blocksWhile, $side);
+                : $hand->known->judged((string) $caution->blocksWhile, $caution->blocksWhile, $hand->side);
             if (null !== $verdict && $verdict->isTrue()) {
                 $blockedBy[] = $caution;
                 array_push($blocking, ...$verdict->findings);
@@ -151,11 +135,11 @@ final readonly class Placer
         if ([] !== $blockedBy) {
             return new RungPlacement($rung, RungState::Blocked, $blocking, $blockedBy);
         }
-        $own = $rung->entry->judge($known, $side);
+        $own = $rung->entry->judge($hand->known, $hand->side);
         if (Truth::False === $own->truth) {
             return new RungPlacement($rung, RungState::NotYet, $own->findings);
         }
-        $ends = $rung->endsWhile?->judge($known, $side);
+        $ends = $rung->endsWhile?->judge($hand->known, $hand->side);
         if (null !== $ends && $ends->isTrue()) {
             return new RungPlacement(
                 $rung,
@@ -164,9 +148,7 @@ final readonly class Placer
                 ladderEndsBefore: true,
             );
         }
-        $evidence = null === $previous
-            ? null
-            : self::evidence($rung, $previous, $facts, $known, $side);
+        $evidence = null === $previous ? null : self::evidence($rung, $previous, $hand);
         if (null !== $evidence && Truth::False === $evidence->truth) {
             return new RungPlacement($rung, RungState::NotYet, $evidence->findings);
         }
@@ -181,27 +163,43 @@ final readonly class Placer
             array_push($unknown, ...$ends->findings);
         }
 
-        return [] !== $unknown
-            ? new RungPlacement($rung, RungState::Measure, self::distinct($unknown))
-            : new RungPlacement($rung, RungState::In, $own->isTrue() ? $own->findings : []);
+        if ([] !== $unknown) {
+            return new RungPlacement($rung, RungState::Measure, self::distinct($unknown));
+        }
+
+        return new RungPlacement($rung, RungState::In, $own->isTrue() ? $own->findings : []);
+    }
+
+    /**
+     * In a climb a block keeps out all that is above.
+     *
+     * @param list<ScreeningBlock> $screening of the rung itself
+     */
+    private static function blockedLike(RungPlacement $below, Rung $rung, array $screening): RungPlacement
+    {
+        return new RungPlacement(
+            $rung,
+            RungState::Blocked,
+            $below->findings,
+            $below->blockedBy,
+            screening: [] === $screening ? $below->screening : $screening,
+        );
     }
 
     /** `prev_met or tryout(rung)=clean`: what has not been tried is unknown, what was tried and not clean is false. */
     private static function evidence(
         Rung $rung,
         Rung $previous,
-        ClientFacts $facts,
-        KnownFacts $known,
-        Side $side,
+        HandOfClient $hand,
     ): Verdict {
-        if ($facts->isMet($previous->id, $side)) {
+        if ($hand->facts->isMet($previous->id, $hand->side)) {
             return new Verdict(Truth::True, []);
         }
-        $found = $known->value('tryout', $rung->id, $side);
+        $found = $hand->known->value('tryout', $rung->id, $hand->side);
         $truth = null === $found ? Truth::Unknown : Truth::of('clean' === $found);
         $atom = new Atom(SidePrefix::Placed, 'tryout', $rung->id);
 
-        return new Verdict($truth, [new Finding($atom, $side, $found, $truth)]);
+        return new Verdict($truth, [new Finding($atom, $hand->side, $found, $truth)]);
     }
 
     /**
@@ -211,14 +209,12 @@ final readonly class Placer
      */
     private static function highestShown(
         array $fitting,
-        ClientFacts $facts,
-        KnownFacts $known,
-        Side $side,
+        HandOfClient $hand,
     ): int {
         for ($i = \count($fitting) - 1; $i >= 0; --$i) {
             if (
-                'clean' === $known->value('tryout', $fitting[$i]->id, $side)
-                || $facts->isMet($fitting[$i]->id, $side)
+                'clean' === $hand->known->value('tryout', $fitting[$i]->id, $hand->side)
+                || $hand->facts->isMet($fitting[$i]->id, $hand->side)
             ) {
                 return $i;
             }
@@ -233,8 +229,7 @@ final readonly class Placer
         array $fitting,
         ?RungPlacement $standing,
         ?RungPlacement $next,
-        ClientFacts $facts,
-        Side $side,
+        HandOfClient $hand,
     ): LadderState {
         if ([] === $fitting) {
             return LadderState::NoFit;
@@ -244,7 +239,7 @@ final readonly class Placer
 
             return LadderKind::Climb === $ladder->kind
                 && $standing->rung === $top
-                && $facts->isMet($top->id, $side)
+                && $hand->facts->isMet($top->id, $hand->side)
                 ? LadderState::Complete
                 : LadderState::Standing;
         }
@@ -311,7 +306,7 @@ final readonly class Placer
                 $finding->atom->argument,
                 $finding->side,
                 $this->catalogue->vocabulary->secondsToTake($finding->atom->code),
-                \count($waiting[$key]),
+                ladders: \count($waiting[$key]),
             );
         }
         usort(

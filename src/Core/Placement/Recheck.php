@@ -17,7 +17,10 @@ final readonly class Recheck
     ) {
     }
 
-    /** @return list<Needed> numbers and answers that the standing rungs and the next ones rest on, in the order of the vocabulary */
+    /**
+     * @return list<Needed> numbers and answers that the standing rungs and the next ones rest on, in the order of
+     *    the vocabulary
+     */
     public function of(Placements $placements, ClientFacts $facts): array
     {
         $vocabulary = $this->catalogue->vocabulary;
@@ -51,7 +54,7 @@ final readonly class Recheck
                         $atom->argument,
                         $side,
                         $vocabulary->secondsToTake($atom->code),
-                        \count($ladders[$key]),
+                        ladders: \count($ladders[$key]),
                     );
                 }
             }

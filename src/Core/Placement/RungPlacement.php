@@ -13,7 +13,8 @@ use HandGarden\Core\Screening\ScreeningBlock;
 final readonly class RungPlacement
 {
     /**
-     * @param list<Finding>        $findings  the atoms that decide: all of an `in`, the failing ones of a `not yet`, the unknown ones of a `measure`
+     * @param list<Finding>        $findings  the atoms that decide: all of an `in`, the failing ones of a `not
+     *     yet`, the unknown ones of a `measure`
      * @param list<Caution>        $blockedBy cautions that are true
      * @param list<ScreeningBlock> $screening
      */

@@ -58,7 +58,10 @@ final readonly class Vocabulary
         $this->numbers = NumberFact::all();
     }
 
-    /** @return array{list<CheckList>, list<StrongerEvidence>, array<string, Caution>, array<string, string>} what cannot be made again from the code */
+    /**
+     * @return array{list<CheckList>, list<StrongerEvidence>, array<string, Caution>, array<string, string>} what
+     *    cannot be made again from the code
+     */
     public function __serialize(): array
     {
         return [$this->lists, $this->evidence, $this->gates, $this->tasks];
@@ -131,9 +134,11 @@ final readonly class Vocabulary
     public function label(string $code): string
     {
         $number = $this->numbers[$code] ?? null;
-        $suffix = str_contains($code, '_passive_')
-            ? ', moved'
-            : (str_contains($code, '_active_') ? ', by itself' : '');
+        $suffix = match (true) {
+            str_contains($code, '_passive_') => ', moved',
+            str_contains($code, '_active_') => ', by itself',
+            default => '',
+        };
 
         return match (true) {
             isset($this->observations[$code]) => $this->observations[$code]->question,

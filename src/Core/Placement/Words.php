@@ -31,11 +31,11 @@ final readonly class Words
         }
         $name = $this->name($atom->code, $atom->argument).$whose;
         if (null === $atom->comparison) {
-            return $name.': '.(
-                null === $finding->found
-                    ? 'not looked at yet'
-                    : (true === $finding->found ? 'yes' : 'no')
-            );
+            return $name.': '.(match (true) {
+                null === $finding->found => 'not looked at yet',
+                true === $finding->found => 'yes',
+                default => 'no',
+            });
         }
 
         return $name.': '.$this->amount($atom->code, $finding->found).self::need(

@@ -38,7 +38,7 @@ final readonly class ItemRules
                 'ease.suspend',
                 $item,
                 [$last],
-                self::why($last).'. The item rests until a therapist reopens it.',
+                text: self::why($last).'. The item rests until a therapist reopens it.',
             );
         }
         if (!self::isSameDose($last->dose, $item->dose)) {
@@ -71,8 +71,8 @@ final readonly class ItemRules
                 'ease.tone',
                 $item,
                 $tighter,
-                'Tone was tighter after this item twice running: opening and release before it, and less of it.',
-                $lower,
+                text: 'Tone was tighter after this item twice running: opening and release before it, and less of it.',
+                to: $lower,
             );
         }
         $tricks = array_values(
@@ -90,12 +90,12 @@ final readonly class ItemRules
                 'ease.compensation',
                 $item,
                 $tricks,
-                \sprintf(
+                text: \sprintf(
                     'Another part helped in %d of %d sittings: smaller range or lighter object.',
                     \count($tricks),
                     \count($window),
                 ),
-                $lower,
+                to: $lower,
             );
         }
 
@@ -115,9 +115,11 @@ final readonly class ItemRules
         $rule = $steps->current($item->dose);
         $met = $this->metLines($window, $item->dose, $rule->repetitionsNeeded ?? 0);
         $specs = $item->rung->progress;
-        $days = null !== $rule
-            ? $rule->days
-            : ([] === $specs ? \PHP_INT_MAX : $specs[array_key_last($specs)]->days);
+        $days = match (true) {
+            null !== $rule => $rule->days,
+            [] === $specs => \PHP_INT_MAX,
+            default => $specs[array_key_last($specs)]->days,
+        };
         if (SittingLog::days($met) < $days) {
             return null;
         }
@@ -133,8 +135,8 @@ final readonly class ItemRules
                 'advance.'.$rule->kind->value,
                 $item,
                 $met,
-                $evidence,
-                $up,
+                text: $evidence,
+                to: $up,
             );
         }
         $next = LadderKind::Climb === $this->ladder->kind && $this->hasAutomaticRule($item->rung)
@@ -148,9 +150,8 @@ final readonly class ItemRules
                 'advance.next-rung',
                 $item,
                 $met,
-                $evidence.' The dose is at its top: the next rung is '.$next->name.'.',
-                null,
-                $next->id,
+                text: $evidence.' The dose is at its top: the next rung is '.$next->name.'.',
+                to: $next,
             );
     }
 
@@ -188,8 +189,9 @@ final readonly class ItemRules
             'plateau',
             $item,
             $window,
-            \sprintf(
-                'No step up in %d days although %.0f of %.0f sittings were done: try another rung, another approach, or review.',
+            text: \sprintf(
+                'No step up in %d days although %.0f of %.0f sittings were done: try another rung, another approach, '
+                    .'or review.',
                 $this->settings->windowDays,
                 $done,
                 $this->scheduledInWindow,
@@ -236,8 +238,8 @@ final readonly class ItemRules
                 $ruleId,
                 $item,
                 $evidence,
-                $why.' One dose step down, then two sittings as they are.',
-                $lower,
+                text: $why.' One dose step down, then two sittings as they are.',
+                to: $lower,
             );
         }
         $below = $this->neighbour($item->rung, -1);
@@ -248,16 +250,15 @@ final readonly class ItemRules
                 $ruleId,
                 $item,
                 $evidence,
-                $why.' This is the least of the easiest rung: leave it out.',
+                text: $why.' This is the least of the easiest rung: leave it out.',
             )
             : $this->make(
                 ProposalKind::RungBelow,
                 $ruleId,
                 $item,
                 $evidence,
-                $why.' The dose is at its least: the rung below is '.$below->name.'.',
-                null,
-                $below->id,
+                text: $why.' The dose is at its least: the rung below is '.$below->name.'.',
+                to: $below,
             );
     }
 
@@ -276,26 +277,28 @@ final readonly class ItemRules
         );
     }
 
-    /** @param list<LogLine> $evidence */
+    /**
+     * @param list<LogLine> $evidence
+     * @param Dose|Rung|null $to the dose or the rung that is proposed instead
+     */
     private function make(
         ProposalKind $kind,
         string $ruleId,
         Prescribed $item,
         array $evidence,
         string $text,
-        ?Dose $to = null,
-        ?string $toRungId = null,
+        Dose|Rung|null $to = null,
     ): Proposal {
         return new Proposal(
             $kind,
             $ruleId,
             $text,
             array_map(static fn (LogLine $l): string => $l->id, $evidence),
-            $item->rung->id,
-            $item->hands,
-            $item->dose,
-            $to,
-            $toRungId,
+            rungId: $item->rung->id,
+            hands: $item->hands,
+            from: $item->dose,
+            to: $to instanceof Dose ? $to : null,
+            toRungId: $to instanceof Rung ? $to->id : null,
         );
     }
 

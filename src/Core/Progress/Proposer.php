@@ -78,7 +78,8 @@ final readonly class Proposer
                 new Proposal(
                     ProposalKind::SuspendRoutine,
                     'symptom.systemic',
-                    'Dizzy, breathless, chest pain, faint or signs of a stroke: the whole routine rests until a therapist has looked.',
+                    'Dizzy, breathless, chest pain, faint or signs of a stroke: the whole routine rests until a '
+                        .'therapist has looked.',
                     self::ids($systemic),
                 ),
             ];
@@ -134,10 +135,10 @@ final readonly class Proposer
                     'break.week',
                     \sprintf('No sitting for %d days: begin one dose step lower.', $away),
                     self::ids(\array_slice($log->lines, -1)),
-                    $item->rung->id,
-                    $item->hands,
-                    $item->dose,
-                    $lower,
+                    rungId: $item->rung->id,
+                    hands: $item->hands,
+                    from: $item->dose,
+                    to: $lower,
                 );
             }
         }

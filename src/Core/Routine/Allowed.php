@@ -50,7 +50,10 @@ final class Allowed
         $this->refused[$label.$reason] = new LeftOut($label, $reason);
     }
 
-    /** @return list<Item> what the therapist keeps in, without what rests after a symptom and what screening bars by now: nobody's note lifts those */
+    /**
+     * @return list<Item> what the therapist keeps in, without what rests after a symptom and what screening bars by
+     *    now: nobody's note lifts those
+     */
     public function stillPinned(): array
     {
         $still = [];
@@ -106,8 +109,8 @@ final class Allowed
             $hands,
             $this->dose($rung, $hands),
             '' === $reason ? $rung->words['why'] : $reason,
-            $block,
-            $this->variant($rung, $placed->side),
+            block: $block,
+            variant: $this->variant($rung, $placed->side),
             worth: $worth - $this->objective->ofThings($rung),
         );
         if ($this->rests($item)) {
@@ -145,9 +148,11 @@ final class Allowed
         $other = $this->placements->find($placed->ladder->key, $placed->side->opposite());
         $alike = null === $other || \in_array($rung, $other->offered(), true);
 
-        return $alike
-            ? ($placed->side === $this->facts->affected[0] ? Hands::Each : null)
-            : Hands::of($placed->side);
+        return match (true) {
+            !$alike => Hands::of($placed->side),
+            $placed->side === $this->facts->affected[0] => Hands::Each,
+            default => null,
+        };
     }
 
     /** The hand that a rung is for whichever is affected; null: it goes by the affected side. */

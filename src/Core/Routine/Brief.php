@@ -35,11 +35,11 @@ final readonly class Brief
             $this->facts,
             $this->goals,
             $limits,
-            $this->today,
-            $this->doses,
-            $this->edits,
-            $this->weights,
-            $this->recentDays,
+            today: $this->today,
+            doses: $this->doses,
+            edits: $this->edits,
+            weights: $this->weights,
+            recentDays: $this->recentDays,
         );
     }
 
@@ -50,11 +50,11 @@ final readonly class Brief
             $facts,
             $this->goals,
             $this->limits,
-            $this->today,
-            $this->doses,
-            $this->edits,
-            $this->weights,
-            $this->recentDays,
+            today: $this->today,
+            doses: $this->doses,
+            edits: $this->edits,
+            weights: $this->weights,
+            recentDays: $this->recentDays,
         );
     }
 
@@ -65,11 +65,11 @@ final readonly class Brief
             $this->facts,
             $this->goals,
             $this->limits,
-            $this->today,
-            $this->doses,
-            $edits,
-            $this->weights,
-            $this->recentDays,
+            today: $this->today,
+            doses: $this->doses,
+            edits: $edits,
+            weights: $this->weights,
+            recentDays: $this->recentDays,
         );
     }
 }

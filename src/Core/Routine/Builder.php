@@ -11,6 +11,7 @@ use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderState;
+use HandGarden\Core\Routine\Search\Compiler;
 use HandGarden\Core\Routine\Search\Found;
 use HandGarden\Core\Routine\Search\Search;
 
@@ -40,7 +41,7 @@ final readonly class Builder
             $brief->limits,
             $found->value,
             $found->bound,
-            [
+            leftOut: [
                 ...(new WhyNot($rules, $brief->limits))->leftOut($groups, $found->items),
                 ...$candidates->refused(),
             ],
@@ -101,13 +102,21 @@ final readonly class Builder
         $rules = $this->rules($known, $brief->facts, $brief->limits);
         $objective = new Objective($this->catalogue, $brief->goals, $brief->weights);
         $pause = $this->pause($known, $brief->facts);
-        $found = (new Search($groups, $rules, $objective, $brief->limits, $pause))->best($atLeast);
+        $found = (
+            new Search($groups, new Compiler($rules, $objective), $objective, $brief->limits, pause: $pause)
+        )->best($atLeast);
         if (
             null === $found
             && null === $atLeast
             && [] !== $brief->edits->pinned
         ) { // what they need is not to be had: they come in all the same, and the broken rule is shown
-            $found = (new Search($groups, $rules, $objective, $brief->limits, $pause, true))->best();
+            $found = (new Search(
+                $groups,
+                new Compiler($rules, $objective, pinsNeedNothing: true),
+                $objective,
+                $brief->limits,
+                pause: $pause,
+            ))->best();
         }
 
         return null === $found || $found->isProved()
@@ -116,7 +125,8 @@ final readonly class Builder
     }
 
     /**
-     * What is possible in less time is possible here: a search that was cut short must not come back with less than that.
+     * What is possible in less time is possible here: a search that was cut short must not come back with less
+     * than that.
      *
      * @param list<OptionGroup> $groups
      */
@@ -172,8 +182,8 @@ final readonly class Builder
             $tone,
             $tightHandOpening,
             $tight,
-            $ofStrand[Strand::Grip->value],
-            $ofStrand[Strand::Open->value],
+            gripping: $ofStrand[Strand::Grip->value],
+            lettingGo: $ofStrand[Strand::Open->value],
         );
     }
 
@@ -197,8 +207,8 @@ final readonly class Builder
             Hands::Together,
             $rung->startDose,
             'A pause between heavy items for the same muscles',
-            null,
-            $still ? 'Still rest: hands open on the lap, one long out-breath' : null,
+            block: null,
+            variant: $still ? 'Still rest: hands open on the lap, one long out-breath' : null,
             isPause: true,
         );
     }

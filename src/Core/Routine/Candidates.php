@@ -43,7 +43,7 @@ final class Candidates
             $brief,
             $this->known,
             $this->approaches,
-            $this->objective,
+            objective: $this->objective,
         );
     }
 
@@ -176,9 +176,11 @@ final class Candidates
                 $this->reason($placed),
                 $this->worth($placed),
             );
-        $items = LadderKind::Chain === $placed->ladder->kind
-            ? $this->shared($placed, $rungs)
-            : (null === $one ? [] : [$one]);
+        $items = match (true) {
+            LadderKind::Chain === $placed->ladder->kind => $this->shared($placed, $rungs),
+            null === $one => [],
+            default => [$one],
+        };
         $options = [];
         $tone = $this->known->value('tone_finger', null, $placed->side);
         $most = \is_float($tone) && $tone < 2.0 ? \count($items) : min(1, \count($items));
@@ -236,7 +238,7 @@ final class Candidates
                         $placed,
                         $trained ? $this->reason($placed) : '',
                         0,
-                        $block,
+                        block: $block,
                     ),
                     $rungs,
                 ),
@@ -286,7 +288,10 @@ final class Candidates
         return new OptionGroup($placed->ladder->name, $options);
     }
 
-    /** The tight-hand opening runs on into closing and opening while the hand is at its loosest, inside the same rounds. */
+    /**
+     * The tight-hand opening runs on into closing and opening while the hand is at its loosest, inside the same
+     * rounds.
+     */
     private function closingOfChain(LadderPlacement $chain, string $block): ?Item
     {
         $opening = 'stretch-1' === $chain->ladder->key
@@ -301,7 +306,7 @@ final class Candidates
                 $opening,
                 $this->reason($opening),
                 $this->worth($opening),
-                $block,
+                block: $block,
             );
     }
 

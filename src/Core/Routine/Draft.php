@@ -6,7 +6,10 @@ namespace HandGarden\Core\Routine;
 
 use HandGarden\Core\Catalogue\Dose;
 
-/** A routine as a therapist changes it by hand: each change gives the next draft; what is touched stays in later suggestions. */
+/**
+ * A routine as a therapist changes it by hand: each change gives the next draft; what is touched stays in later
+ * suggestions.
+ */
 final readonly class Draft
 {
     /**

@@ -57,11 +57,11 @@ final readonly class Item
             $this->hands,
             $dose,
             $this->reason,
-            $this->block,
-            $this->variant,
-            $this->kept,
-            $this->isPause,
-            $this->worth,
+            block: $this->block,
+            variant: $this->variant,
+            kept: $this->kept,
+            isPause: $this->isPause,
+            worth: $this->worth,
         );
     }
 
@@ -72,11 +72,11 @@ final readonly class Item
             $this->hands,
             $this->dose,
             $this->reason,
-            $this->block,
-            $this->variant,
-            $kept,
-            $this->isPause,
-            $this->worth,
+            block: $this->block,
+            variant: $this->variant,
+            kept: $kept,
+            isPause: $this->isPause,
+            worth: $this->worth,
         );
     }
 
@@ -87,11 +87,11 @@ final readonly class Item
             $this->hands,
             $this->dose,
             $this->reason,
-            $this->block,
-            $this->variant,
-            $this->kept,
-            $this->isPause,
-            $points,
+            block: $this->block,
+            variant: $this->variant,
+            kept: $this->kept,
+            isPause: $this->isPause,
+            worth: $points,
         );
     }
 

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
-/** Options of which a sitting takes one or none: the same chain at several lengths, an item with or without its lead-in. */
+/**
+ * Options of which a sitting takes one or none: the same chain at several lengths, an item with or without its
+ * lead-in.
+ */
 final readonly class OptionGroup
 {
     /**

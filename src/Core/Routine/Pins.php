@@ -7,7 +7,10 @@ namespace HandGarden\Core\Routine;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\SittingRole;
 
-/** Binds the candidates to what a therapist wants in: options with it, or an item of its own at its place in the order. */
+/**
+ * Binds the candidates to what a therapist wants in: options with it, or an item of its own at its place in the
+ * order.
+ */
 final readonly class Pins
 {
     /** @param list<Item> $pinned */

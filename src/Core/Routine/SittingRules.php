@@ -22,8 +22,10 @@ final readonly class SittingRules
     public const TIGHT_BALANCE = 1.5;
 
     /**
-     * @param array<string, float> $fingerToneBySide rank per side; a side that is not known is missing and counts as tight
-     * @param list<Side>           $tightSides       affected hands with finger tone of 2 or more, or that curl, or of which neither is known
+     * @param array<string, float> $fingerToneBySide rank per side; a side that is not known is missing and
+     *     counts as tight
+     * @param list<Side>           $tightSides       affected hands with finger tone of 2 or more, or that curl,
+     *     or of which neither is known
      * @param array<string, true>  $gripping         ids of the rungs of gripping ladders
      * @param array<string, true>  $lettingGo        ids of the rungs of opening ladders
      */
@@ -306,7 +308,8 @@ final readonly class SittingRules
             $broken[] = new BrokenRule(
                 'too-little-opening',
                 \sprintf(
-                    'A tight or curling hand is given gripping: opening work has to be at least %.1f times as long (%.0f s beside %.0f s)',
+                    'A tight or curling hand is given gripping: opening work has to be at least %.1f times as long '
+                        .'(%.0f s beside %.0f s)',
                     self::TIGHT_BALANCE,
                     $balance->extensionSeconds,
                     $balance->flexionSeconds,

@@ -64,7 +64,10 @@ final readonly class WhatElse
         );
     }
 
-    /** @return list<string> materials that are the only thing between the client and an offered rung, most wanted first */
+    /**
+     * @return list<string> materials that are the only thing between the client and an offered rung, most wanted
+     *    first
+     */
     private function missing(Placements $placements, ClientFacts $facts): array
     {
         if (null === $facts->materials) {

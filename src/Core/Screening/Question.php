@@ -10,7 +10,8 @@ use HandGarden\Core\Catalogue\EffortClass;
 final readonly class Question
 {
     /**
-     * @param array<string, bool> $gives          facts, `code` or `code(part)`, that a yes makes true or false and a no the opposite
+     * @param array<string, bool> $gives          facts, `code` or `code(part)`, that a yes makes true or false
+     *     and a no the opposite
      * @param list<EffortClass>   $shortensClasses classes whose holds are shortened; empty: all
      */
     public function __construct(

@@ -20,7 +20,8 @@ final class Screening
 
     /**
      * @param array<string, array{Answer, \DateTimeImmutable}> $answers    by question id
-     * @param \DateTimeImmutable|null                          $injectedOn day of the last tone injection, where it is known
+     * @param \DateTimeImmutable|null                          $injectedOn day of the last tone injection, where
+     *     it is known
      */
     public function __construct(
         public readonly ScreeningQuestions $questions,

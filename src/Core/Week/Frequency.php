@@ -23,7 +23,10 @@ enum Frequency: string
         return min(self::FEW_DAYS, $daysPerWeek);
     }
 
-    /** Strength never on two days running; what stretches, moves or calms every day; large movements daily for two weeks. */
+    /**
+     * Strength never on two days running; what stretches, moves or calms every day; large movements daily for two
+     * weeks.
+     */
     public static function of(Item $item, Strand $strand): self
     {
         return match (true) {

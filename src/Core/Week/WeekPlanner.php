@@ -13,7 +13,8 @@ use HandGarden\Core\Routine\Sequence;
 use HandGarden\Core\Routine\SittingRules;
 
 /**
- * Spreads a routine over a week: training days as evenly as busy times allow, what stretches and calms on the other days as
+ * Spreads a routine over a week: training days as evenly as busy times allow, what stretches and calms on the
+ * other days as
  * well, strength never on two days running, helper items only while the helper is there. What does not fit is said.
  */
 final readonly class WeekPlanner
@@ -103,7 +104,13 @@ final readonly class WeekPlanner
             $wanted = []; // a warm-up alone is no reason to sit down
         }
         if ([] === $wanted) {
-            return new PlannedDay($input->day($weekday), null, [], $isTraining, $conflicts);
+            return new PlannedDay(
+                $input->day($weekday),
+                null,
+                [],
+                $isTraining,
+                conflicts: $conflicts,
+            );
         }
         $slot = $this->slot(
             $input,
@@ -132,11 +139,17 @@ final readonly class WeekPlanner
                 null,
                 [],
                 $isTraining,
-                [...$conflicts, 'No free time that is long enough.'],
+                conflicts: [...$conflicts, 'No free time that is long enough.'],
             );
         }
 
-        return new PlannedDay($input->day($weekday), $slot, $wanted, $isTraining, $conflicts);
+        return new PlannedDay(
+            $input->day($weekday),
+            $slot,
+            $wanted,
+            $isTraining,
+            conflicts: $conflicts,
+        );
     }
 
     /**
@@ -211,7 +224,8 @@ final readonly class WeekPlanner
     }
 
     /**
-     * The days that lie furthest apart, round the week, rather with the helper than without; of equal ones the earliest.
+     * The days that lie furthest apart, round the week, rather with the helper than without; of equal ones the
+     * earliest.
      *
      * @param list<int> $free
      * @param list<int> $helped

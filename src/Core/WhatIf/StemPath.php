@@ -14,9 +14,11 @@ use HandGarden\Core\Routine\Hands;
 final readonly class StemPath
 {
     /**
-     * @param list<Reached>                                $reached  rungs it would come to, in order, with their first day
+     * @param list<Reached>                                $reached  rungs it would come to, in order, with their
+     *     first day
      * @param list<array{\DateTimeImmutable, Rung, Dose}>  $doses    every change of dose, the first is that of today
-     * @param ?RungPlacement                               $waitsFor the next rung, whose own conditions have to be measured or met first; null: nothing waits
+     * @param ?RungPlacement                               $waitsFor the next rung, whose own conditions have to
+     *     be measured or met first; null: nothing waits
      */
     public function __construct(
         public Ladder $ladder,

@@ -38,8 +38,6 @@ final readonly class WhatIf
 
     /**
      * @param list<Prescribed> $items       of the routine today
-     * @param float            $adherence   share of scheduled items that are met, 0 to 1; the draws of one seed nest: what is met at 60 % is met at 80 % too
-     * @param int              $daysPerWeek 1 to 7
      *
      * @return list<StemPath> of climbed ladders, in the order of the items
      */
@@ -47,32 +45,30 @@ final readonly class WhatIf
         array $items,
         SittingLog $log,
         ClientFacts $facts,
-        float $adherence,
-        int $daysPerWeek,
-        int $seed,
+        Assumed $assumed,
         \DateTimeImmutable $today,
     ): array {
-        $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'what-if '.$seed, true)));
+        $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'what-if '.$assumed->seed, true)));
         $proposer = new Proposer($this->catalogue, $this->settings);
         $courses = array_map(static fn (Prescribed $p): Course => new Course($p, $today), $items);
         $lines = $log->lines;
         $met = $facts->met;
         for ($day = 1; $day <= self::DAYS; ++$day) {
             $on = $today->modify('+'.$day.' days');
-            if (!self::isScheduled($day, $daysPerWeek)) {
+            if (!self::isScheduled($day, $assumed->daysPerWeek)) {
                 continue;
             }
             foreach ($courses as $i => $course) {
-                if ($random->getInt(0, 9_999) < (int) round(10_000 * $adherence)) {
+                if ($random->getInt(0, 9_999) < (int) round(10_000 * $assumed->adherence)) {
                     ++$course->metDays;
                     $lines[] = new LogLine(
                         'what-if '.$day.' '.$i,
                         'what-if '.$day,
                         $course->now->rung->id,
                         $course->now->hands,
-                        $course->now->dose,
-                        $on,
-                        Outcome::Done,
+                        dose: $course->now->dose,
+                        day: $on,
+                        outcome: Outcome::Done,
                     );
                 }
             }
@@ -80,11 +76,11 @@ final readonly class WhatIf
                 array_map(static fn (Course $c): Prescribed => $c->now, $courses),
                 new SittingLog($lines),
                 $facts->conditions,
-                $daysPerWeek,
-                $on,
+                $assumed->daysPerWeek,
+                today: $on,
             );
             foreach ($proposals as $proposal) {
-                $met = $this->follow($proposal, $courses, $facts, $met, $today, $on);
+                $met = $this->follow($proposal, $courses, $facts, $met, today: $today, on: $on);
             }
         }
 
@@ -206,10 +202,10 @@ final readonly class WhatIf
                     $course->start->hands,
                     $course->start->rung,
                     $course->reached,
-                    $course->doses,
-                    $course->waitsFor,
-                    $course->waitsSince,
-                    $course->metDays,
+                    doses: $course->doses,
+                    waitsFor: $course->waitsFor,
+                    waitsSince: $course->waitsSince,
+                    metDays: $course->metDays,
                 );
             }
         }

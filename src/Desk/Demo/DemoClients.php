@@ -68,15 +68,15 @@ final readonly class DemoClients
             $today = Clock::dayOf($now, $client->zone);
             $this->screening($client, $therapist, $today, $now);
             foreach ($story->get('assessments')->items() as $assessment) {
-                $this->assessment($assessment, $client, $therapist, $today, $now);
+                $this->assessment($assessment, $client, $therapist, $today, now: $now);
             }
             if (\in_array(Condition::Parkinsons, $client->conditions(), true)) {
                 $this->recordings->make($client, $therapist->id, $today, $now);
             }
             $this->entities->flush();
             $this->plan->reset();
-            $items = $this->routine($story, $client, $therapist, $today, $now);
-            $this->sittings($story->get('sittings'), $client, $items, $assistant, $now);
+            $items = $this->routine($story, $client, $therapist, $today, now: $now);
+            $this->sittings($story->get('sittings'), $client, $items, $assistant, now: $now);
             $this->entities->flush();
         }
     }
@@ -141,9 +141,9 @@ final readonly class DemoClients
                     $client->id,
                     $question->id,
                     Answer::No,
-                    $today->modify('-7 days'),
-                    $staff->id,
-                    $now->modify('-7 days'),
+                    askedOn: $today->modify('-7 days'),
+                    byStaffId: $staff->id,
+                    at: $now->modify('-7 days'),
                 ),
             );
         }
@@ -158,7 +158,7 @@ final readonly class DemoClients
     ): void {
         $ago = '-'.$node->get('days_ago')->int().' days';
         $day = $today->modify($ago);
-        $visit = new Visit($client->clinicId, $client->id, $day, $staff->id, $now->modify($ago));
+        $visit = new Visit($client->clinicId, $client->id, $day, $staff->id, at: $now->modify($ago));
         $visit->note = $node->get('note')->string();
         $this->entities->persist($visit);
         $format = new ReadingFormat($this->catalogue->get());
@@ -207,8 +207,8 @@ final readonly class DemoClients
                     $client->id,
                     $key,
                     DoseFormat::write($doses[$key]),
-                    $staff->id,
-                    $now->modify('-15 days'),
+                    byStaffId: $staff->id,
+                    at: $now->modify('-15 days'),
                 ),
             );
         }
@@ -218,8 +218,8 @@ final readonly class DemoClients
                 $this->plan->facts($client),
                 Goals::chosen($catalogue->goals, $client->goals),
                 RoutineKind::Home->limits($client, $client->minutes),
-                $today,
-                $doses,
+                today: $today,
+                doses: $doses,
             ),
         );
         $this->entities->persist(
@@ -228,7 +228,7 @@ final readonly class DemoClients
                 $client,
                 RoutineKind::Home,
                 $staff->id,
-                $now->modify('-15 days'),
+                at: $now->modify('-15 days'),
             ),
         );
 
@@ -254,9 +254,9 @@ final readonly class DemoClients
                 $client->id,
                 RoutineFormat::write($items),
                 $day,
-                $sitting->get('pain')->int(),
-                $staff->id,
-                $at,
+                painBefore: $sitting->get('pain')->int(),
+                byStaffId: $staff->id,
+                startedAt: $at,
             );
             $record->finishedAt = $at->modify('+25 minutes');
             $record->note = $sitting->optional('note')?->string() ?? '';
@@ -269,10 +269,8 @@ final readonly class DemoClients
                     $place,
                     $item,
                     $sitting,
-                    $of,
-                    $at->modify('+'.(2 * $place).' minutes'),
-                    $day,
-                    $staff,
+                    special: $of,
+                    at: $at->modify('+'.(2 * $place).' minutes'),
                 );
                 if (true === $of?->optional('new_tingling')?->bool()) {
                     $suspension = new Suspension(
@@ -284,7 +282,7 @@ final readonly class DemoClients
                             $item->rung->name,
                             $day->format('j M'),
                         ),
-                        $at,
+                        at: $at,
                     );
                     $this->reopen($suspension, $of, $staff);
                     $this->entities->persist($suspension);
@@ -310,8 +308,6 @@ final readonly class DemoClients
         Node $of,
         ?Node $special,
         \DateTimeImmutable $at,
-        \DateTimeImmutable $day,
-        Staff $staff,
     ): void {
         $pain = $of->get('pain')->int();
         $body = [
@@ -333,17 +329,17 @@ final readonly class DemoClients
                 $sitting->clinicId,
                 $sitting->clientId,
                 $sitting->id,
-                $place,
-                $item->rung->id,
-                $item->hands,
-                DoseFormat::write($dose),
-                $body,
-                hash('sha256', (string) json_encode($body)),
-                $day,
-                false,
-                $at,
-                $at,
-                $staff->id,
+                item: $place,
+                rungId: $item->rung->id,
+                hands: $item->hands,
+                dose: DoseFormat::write($dose),
+                body: $body,
+                bodyHash: hash('sha256', (string) json_encode($body)),
+                day: $sitting->day,
+                clockOff: false,
+                deviceAt: $at,
+                receivedAt: $at,
+                byStaffId: $sitting->byStaffId,
             ),
         );
     }

@@ -39,24 +39,31 @@ final readonly class DemoRecordings
         foreach ([49 => 1.9, 5 => 0.9] as $daysAgo => $shakeMm) {
             $day = $today->modify("-$daysAgo days");
             $at = $now->modify("-$daysAgo days");
-            $this->ink($client, InkTask::Spiral, self::spiral($shakeMm), $staffId, $day, $at);
+            $this->ink(
+                $client,
+                InkTask::Spiral,
+                self::spiral($shakeMm),
+                $staffId,
+                day: $day,
+                at: $at,
+            );
             $this->ink(
                 $client,
                 InkTask::Pattern,
                 self::letters(49 === $daysAgo ? 0.45 : 0.2),
                 $staffId,
-                $day,
-                $at,
+                day: $day,
+                at: $at,
             );
             $this->ink(
                 $client,
                 InkTask::Tapping,
                 self::taps(49 === $daysAgo ? 0.42 : 0.36),
                 $staffId,
-                $day,
-                $at,
+                day: $day,
+                at: $at,
             );
-            $this->trace($client, self::shaking($shakeMm), $staffId, $day, $at);
+            $this->trace($client, self::shaking($shakeMm), $staffId, $day, at: $at);
         }
     }
 
@@ -187,20 +194,20 @@ final readonly class DemoRecordings
                 $client->id,
                 RecordingKind::Ink,
                 $task->value,
-                Side::Right,
-                json_encode($raw, \JSON_THROW_ON_ERROR),
-                $found,
-                '',
-                $day,
-                $at,
-                $staffId,
+                side: Side::Right,
+                raw: json_encode($raw, \JSON_THROW_ON_ERROR),
+                found: $found,
+                series: '',
+                onDay: $day,
+                at: $at,
+                byStaffId: $staffId,
             ),
             RecordedFigures::ofInk(
                 $task,
                 $found,
                 Side::Right,
                 $day,
-                new Taken($staffId, source: Source::Screen),
+                taken: new Taken($staffId, source: Source::Screen),
             ),
         );
     }
@@ -221,20 +228,20 @@ final readonly class DemoRecordings
                 $client->id,
                 RecordingKind::Trace,
                 'posture',
-                Side::Right,
-                json_encode($raw, \JSON_THROW_ON_ERROR),
-                $found,
-                '',
-                $day,
-                $at,
-                $staffId,
+                side: Side::Right,
+                raw: json_encode($raw, \JSON_THROW_ON_ERROR),
+                found: $found,
+                series: '',
+                onDay: $day,
+                at: $at,
+                byStaffId: $staffId,
             ),
             RecordedFigures::ofTrace(
                 'posture',
                 $found,
                 Side::Right,
                 $day,
-                new Taken($staffId, source: Source::MotionSensor),
+                taken: new Taken($staffId, source: Source::MotionSensor),
             ),
         );
     }
@@ -250,7 +257,7 @@ final readonly class DemoRecordings
                 $client->id,
                 $recording->onDay,
                 $recording->byStaffId,
-                $recording->at,
+                at: $recording->at,
             );
         if (null !== $visit) {
             $this->entities->persist($visit);

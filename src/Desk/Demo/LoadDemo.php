@@ -41,7 +41,8 @@ final class LoadDemo extends Command
     {
         if (!$this->onLoopback || '' === $this->password) {
             $output->writeln(
-                'Demonstration data is for a machine that listens on loopback only (HG_LOOPBACK=1) and wants DEMO_PASSWORD. Nothing was loaded.',
+                'Demonstration data is for a machine that listens on loopback only (HG_LOOPBACK=1) and wants '
+                    .'DEMO_PASSWORD. Nothing was loaded.',
             );
 
             return Command::FAILURE;
@@ -76,8 +77,8 @@ final class LoadDemo extends Command
                     $name,
                     $kind,
                     Side::Right,
-                    true,
-                    $this->clock->now()->modify(\sprintf('+%d seconds', $place)),
+                    simulated: true,
+                    now: $this->clock->now()->modify(\sprintf('+%d seconds', $place)),
                 )[0],
             );
         }
@@ -89,7 +90,7 @@ final class LoadDemo extends Command
 
     private function staff(Clinic $clinic, string $key, string $name, Role $role): Staff
     {
-        $staff = new Staff($clinic->id, $key.'@quayside.example', $name, $role, true);
+        $staff = new Staff($clinic->id, $key.'@quayside.example', $name, $role, forDemo: true);
         $staff->password = $this->hasher->hashPassword($staff, $this->password);
         $this->entities->persist($staff);
 

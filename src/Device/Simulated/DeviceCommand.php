@@ -52,16 +52,16 @@ final class DeviceCommand extends Command
                     ', ',
                     array_map(static fn (Profile $p): string => $p->value, Profile::cases()),
                 ),
-                'good',
+                default: 'good',
             )
             ->addOption(
                 'seconds',
                 null,
                 InputOption::VALUE_REQUIRED,
                 'How long; 0: until stopped',
-                '0',
+                default: '0',
             )
-            ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'Of the noise', '1')
+            ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'Of the noise', default: '1')
             ->addOption(
                 'print',
                 null,
@@ -119,7 +119,7 @@ final class DeviceCommand extends Command
             return Command::FAILURE;
         }
 
-        return $this->send($kind, $device, $hello, $frames, $errors);
+        return $this->send($kind, $device, $hello, $frames, errors: $errors);
     }
 
     private function send(

@@ -61,20 +61,18 @@ final readonly class SimulatedDevice
             };
         }
         if (Profile::Garbage === $this->profile && 0 === $seq % 20) {
-            return 0 === $seq % 60
-                ? str_replace('"v":[', '"v":[900.0,', $line)
-                : (
-                    0 === $seq % 40
-                        ? "\x00\xfe}{\n"
-                        : json_encode(
-                            [
-                                'seq' => $seq,
-                                'ms' => 1000.0 * $seconds,
-                                'v' => array_fill(0, \count($this->kind->channels()), 999.0),
-                            ],
-                            \JSON_THROW_ON_ERROR,
-                        )."\n"
-                );
+            return match (true) {
+                0 === $seq % 60 => str_replace('"v":[', '"v":[900.0,', $line),
+                0 === $seq % 40 => "\x00\xfe}{\n",
+                default => json_encode(
+                    [
+                        'seq' => $seq,
+                        'ms' => 1000.0 * $seconds,
+                        'v' => array_fill(0, \count($this->kind->channels()), 999.0),
+                    ],
+                    \JSON_THROW_ON_ERROR,
+                )."\n",
+            };
         }
 
         return $line;

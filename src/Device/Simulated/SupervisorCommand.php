@@ -16,7 +16,10 @@ use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Process\Process;
 
-/** Runs the simulated devices that somebody started on the bench page, and stops them when nobody wants them any more. */
+/**
+ * Runs the simulated devices that somebody started on the bench page, and stops them when nobody wants them any
+ * more.
+ */
 #[AsCommand('garden:devices', 'Keeps the wanted simulated devices running until it is stopped')]
 final class SupervisorCommand extends Command implements SignalableCommandInterface
 {
@@ -82,7 +85,8 @@ final class SupervisorCommand extends Command implements SignalableCommandInterf
         $wanted = [];
         foreach (
             $this->connection->fetchAllAssociative(
-                'SELECT id, kind, profile, secret FROM device WHERE wanted AND retired_at IS NULL AND secret IS NOT NULL',
+                'SELECT id, kind, profile, secret FROM device WHERE wanted AND retired_at IS NULL AND secret IS NOT '
+                    .'NULL',
             ) as $values
         ) {
             $row = new Row($values);

@@ -40,8 +40,8 @@ final readonly class CaseFile
             $this->facts,
             $this->goals,
             $this->limits,
-            $this->today,
-            $doses,
+            today: $this->today,
+            doses: $doses,
         );
     }
 }

@@ -61,9 +61,9 @@ final readonly class CaseReader
             $facts,
             $this->goals($node),
             self::limits($node->optional('limits')),
-            $node->optional('limits')?->optional('days_per_week')?->int() ?? 5,
-            $this->routine($node->optional('routine'), $log),
-            $log,
+            daysPerWeek: $node->optional('limits')?->optional('days_per_week')?->int() ?? 5,
+            routine: $this->routine($node->optional('routine'), $log),
+            log: $log,
         );
     }
 
@@ -81,21 +81,21 @@ final readonly class CaseReader
             $affected,
             $client->optional('unaffected')?->enums(Side::class) ?? [],
             $client->optional('writing_hand')?->enum(Side::class) ?? Side::Right,
-            new Readings($this->readings($node, $today)),
-            $this->screening(
+            readings: new Readings($this->readings($node, $today)),
+            screening: $this->screening(
                 $node->optional('screening'),
                 $client->optional('injected_on')?->date(),
                 $today,
             ),
-            $client->optional('injected_on')?->date(),
-            $client->optional('helper_here')?->bool() ?? false,
-            $client->optional('helper_signed')?->strings() ?? [],
-            $client->optional('supervised')?->bool() ?? false,
-            $client->optional('at_home')?->bool() ?? true,
-            [],
-            array_map($this->override(...), $node->optional('overrides')?->items() ?? []),
-            $client->optional('materials')?->strings(),
-            $client->optional('suspended')?->strings() ?? [],
+            injectedOn: $client->optional('injected_on')?->date(),
+            helperHere: $client->optional('helper_here')?->bool() ?? false,
+            helperSigned: $client->optional('helper_signed')?->strings() ?? [],
+            supervised: $client->optional('supervised')?->bool() ?? false,
+            atHome: $client->optional('at_home')?->bool() ?? true,
+            met: [],
+            overrides: array_map($this->override(...), $node->optional('overrides')?->items() ?? []),
+            materials: $client->optional('materials')?->strings(),
+            suspended: $client->optional('suspended')?->strings() ?? [],
             approaches: array_map(
                 static fn (Node $a): ChosenSchool => new ChosenSchool(
                     $a->get('question')->enum(Question::class),

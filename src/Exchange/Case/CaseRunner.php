@@ -58,7 +58,7 @@ final readonly class CaseRunner
                 $case->log,
                 $case->facts->conditions,
                 $case->daysPerWeek,
-                $case->today,
+                today: $case->today,
             ),
         );
     }

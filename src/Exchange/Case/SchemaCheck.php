@@ -47,7 +47,11 @@ final readonly class SchemaCheck
     {
         $path = '';
         foreach ($parts as $part) {
-            $path .= \is_int($part) ? '['.$part.']' : ('' === $path ? '' : '.').$part;
+            $path .= match (true) {
+                \is_int($part) => '['.$part.']',
+                '' === $path => $part,
+                default => '.'.$part,
+            };
         }
 
         return $path;

@@ -300,7 +300,7 @@ final class ApproachesTest extends TestCase
                 $case->facts,
                 $case->goals,
                 new Limits(45, 200.0, 20),
-                $case->today,
+                today: $case->today,
             ),
         )->sequence->items;
     }

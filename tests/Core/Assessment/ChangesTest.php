@@ -95,16 +95,16 @@ final class ChangesTest extends TestCase
                         Side::Right,
                         null,
                         null,
-                        true,
-                        new \DateTimeImmutable('2026-01-01'),
+                        value: true,
+                        on: new \DateTimeImmutable('2026-01-01'),
                     ),
                     new Reading(
                         'curls',
                         Side::Right,
                         null,
                         null,
-                        false,
-                        new \DateTimeImmutable('2026-02-01'),
+                        value: false,
+                        on: new \DateTimeImmutable('2026-02-01'),
                     ),
                 ],
             ),
@@ -219,8 +219,8 @@ final class ChangesTest extends TestCase
             Side::Right,
             $mode,
             null,
-            $value,
-            new \DateTimeImmutable($day, new \DateTimeZone('UTC')),
+            value: $value,
+            on: new \DateTimeImmutable($day, new \DateTimeZone('UTC')),
         );
     }
 }

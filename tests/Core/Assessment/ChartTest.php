@@ -136,7 +136,13 @@ final class ChartTest extends TestCase
         self::assertNotNull($kind);
         $history = [$this->reading('2026-01-01', 10.0), $this->reading('2026-02-01', 13.0)];
         $srd = RealDifference::of($kind, Repeats::of([]), true, false);
-        $chart = Trend::of('Wrist', '°', $history, $srd, new \DateTimeImmutable('2026-01-15'));
+        $chart = Trend::of(
+            'Wrist',
+            '°',
+            $history,
+            $srd,
+            injectedOn: new \DateTimeImmutable('2026-01-15'),
+        );
 
         self::assertCount(1, self::marks($chart, 'rect', 'real-band'));
         self::assertCount(1, self::marks($chart, 'line', 'injection'));
@@ -147,7 +153,11 @@ final class ChartTest extends TestCase
         self::assertStringContainsString('before, weeks 3 to 6', $chart->description);
         self::assertCount(
             0,
-            self::marks(Trend::of('Pegs', 's', $history, null, null), 'rect', 'real-band'),
+            self::marks(
+                Trend::of('Pegs', 's', $history, null, injectedOn: null),
+                'rect',
+                'real-band',
+            ),
             'without repeats no band is claimed',
         );
     }
@@ -178,7 +188,7 @@ final class ChartTest extends TestCase
             'Says.',
             $sheet(210.0),
             new LineGuide(100.0, 200.0, 300.0, 200.0),
-            $sheet(190.0),
+            earlier: $sheet(190.0),
         );
 
         self::assertNotNull($chart);
@@ -227,8 +237,8 @@ final class ChartTest extends TestCase
                     Side::Right,
                     Mode::Active,
                     (string) $angle,
-                    $percent,
-                    new \DateTimeImmutable('2026-01-05'),
+                    value: $percent,
+                    on: new \DateTimeImmutable('2026-01-05'),
                 ),
                 array_keys($percents),
                 $percents,
@@ -248,16 +258,16 @@ final class ChartTest extends TestCase
                 $side,
                 Mode::Active,
                 null,
-                $straight,
-                new \DateTimeImmutable($day),
+                value: $straight,
+                on: new \DateTimeImmutable($day),
             ),
             new Reading(
                 'index_mcp_flexion',
                 $side,
                 Mode::Active,
                 null,
-                $bent,
-                new \DateTimeImmutable($day),
+                value: $bent,
+                on: new \DateTimeImmutable($day),
             ),
         ]);
     }
@@ -269,8 +279,8 @@ final class ChartTest extends TestCase
             Side::Right,
             Mode::Active,
             null,
-            $value,
-            new \DateTimeImmutable($day, new \DateTimeZone('UTC')),
+            value: $value,
+            on: new \DateTimeImmutable($day, new \DateTimeZone('UTC')),
         );
     }
 }

@@ -32,7 +32,8 @@ final class GuideTest extends TestCase
         string $scale,
     ): void {
         $script = \sprintf(
-            'import { guideOf, outlineOf } from %s; const g = guideOf(%s, %d, %d, %s); console.log(JSON.stringify({ guide: g, points: outlineOf(g)[0].points }));',
+            'import { guideOf, outlineOf } from %s; const g = guideOf(%s, %d, %d, %s); console.log(JSON.stringify({ '
+                .'guide: g, points: outlineOf(g)[0].points }));',
             json_encode('file://'.Cases::root().'/assets/scripts/core/guides.js'),
             json_encode($task),
             $width,

@@ -84,7 +84,9 @@ final class MeasureFormTest extends TestCase
             $day,
         );
         self::assertArrayHasKey('catch_angle:right:-:finger', $read->problems);
-        $known = new Readings([new Reading('slow_angle', Side::Right, null, 'finger', 60.0, $day)]);
+        $known = new Readings(
+            [new Reading('slow_angle', Side::Right, null, 'finger', value: 60.0, on: $day)],
+        );
         self::assertNotSame(
             [],
             $this->form()->read(

@@ -116,7 +116,10 @@ final class CatalogueTest extends TestCase
         );
     }
 
-    /** Orders that practitioners work in: preparation before what it prepares, letting go after gripping, tasks last. */
+    /**
+     * Orders that practitioners work in: preparation before what it prepares, letting go after gripping, tasks
+     * last.
+     */
     public function testTheOrdersThatWorkGoAlongWithTheOrderOfASitting(): void
     {
         /** @var array<string, list<string>> $orders */
@@ -413,7 +416,10 @@ final class CatalogueTest extends TestCase
         self::assertGreaterThan(80, $refused);
     }
 
-    /** Text that is no YAML any more, or names what is not there, is refused with its file, by everything that reads the folder. */
+    /**
+     * Text that is no YAML any more, or names what is not there, is refused with its file, by everything that reads
+     * the folder.
+     */
     public function testBrokenTextIsRefusedWithItsFile(): void
     {
         $dir = sys_get_temp_dir().'/garden-broken-'.getmypid();

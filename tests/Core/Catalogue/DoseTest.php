@@ -19,12 +19,43 @@ final class DoseTest extends TestCase
     /** @return iterable<string, array{\Closure(): Dose}> */
     public static function impossible(): iterable
     {
-        yield 'no set' => [static fn (): Dose => Dose::of(0, 5, 1, 4, 0, 0)];
-        yield 'no repetition' => [static fn (): Dose => Dose::of(1, 0, 1, 4, 0, 0)];
-        yield 'a negative hold' => [static fn (): Dose => Dose::of(1, 5, 1, 4, -1, 0)];
-        yield 'a load that is no number' => [static fn (): Dose => Dose::of(1, 5, 1, 4, 0, 0, \NAN)];
+        yield 'no set' => [
+            static fn (): Dose => Dose::of(0, 5, 1, 4, holdSeconds: 0, restSeconds: 0),
+        ];
+        yield 'no repetition' => [static fn (): Dose => Dose::of(
+            1,
+            0,
+            1,
+            4,
+            holdSeconds: 0,
+            restSeconds: 0,
+        )];
+        yield 'a negative hold' => [static fn (): Dose => Dose::of(
+            1,
+            5,
+            1,
+            4,
+            holdSeconds: -1,
+            restSeconds: 0,
+        )];
+        yield 'a load that is no number' => [static fn (): Dose => Dose::of(
+            1,
+            5,
+            1,
+            4,
+            holdSeconds: 0,
+            restSeconds: 0,
+            loadKilograms: \NAN,
+        )];
         yield 'changed to nothing' => [
-            static fn (): Dose => Dose::of(1, 5, 1, 4, 0, 0)->withRepetitions(0),
+            static fn (): Dose => Dose::of(
+                1,
+                5,
+                1,
+                4,
+                holdSeconds: 0,
+                restSeconds: 0,
+            )->withRepetitions(0),
         ];
     }
 
@@ -47,7 +78,7 @@ final class DoseTest extends TestCase
     public function testClampingBringsAnyDoseIntoTheRange(): void
     {
         $rung = Cases::catalogue()->rung('weighted-wrist-lift');
-        $wild = Dose::of(9, 99, 1, 60, 60, 30, 5.0);
+        $wild = Dose::of(9, 99, 1, 60, holdSeconds: 60, restSeconds: 30, loadKilograms: 5.0);
 
         $rung->range->check($rung->range->clamp($wild), $rung->name);
         self::assertSame(0.5, $rung->range->clamp($wild)->loadKilograms);
@@ -55,11 +86,14 @@ final class DoseTest extends TestCase
 
     public function testADoseComesBackFromItsFormAsItWas(): void
     {
-        $dose = Dose::of(2, 8, 3, 4, 5, 10, 0.25);
+        $dose = Dose::of(2, 8, 3, 4, holdSeconds: 5, restSeconds: 10, loadKilograms: 0.25);
 
         self::assertEquals(
             $dose,
-            DoseFormat::read(Node::root(DoseFormat::write($dose)), Dose::of(1, 1, 1, 1, 0, 0)),
+            DoseFormat::read(
+                Node::root(DoseFormat::write($dose)),
+                Dose::of(1, 1, 1, 1, holdSeconds: 0, restSeconds: 0),
+            ),
         );
         self::assertEquals(
             $dose->withHold(7),
@@ -74,13 +108,27 @@ final class DoseTest extends TestCase
     /** @return iterable<string, array{Dose, string}> */
     public static function words(): iterable
     {
-        yield 'repetitions' => [Dose::of(1, 8, 1, 6, 0, 0), '8 ×'];
-        yield 'with a hold' => [Dose::of(1, 8, 1, 4, 5, 0), '8 ×, hold 5 s'];
-        yield 'sets' => [Dose::of(2, 5, 1, 6, 0, 30), '2 sets of 5 ×'];
-        yield 'parts' => [Dose::of(1, 5, 4, 3, 0, 0), '5 × in each of 4 parts'];
-        yield 'seconds' => [Dose::of(1, 1, 1, 25, 0, 0), '25 s'];
-        yield 'minutes' => [Dose::of(1, 1, 1, 150, 0, 0), '2.5 min'];
-        yield 'a load' => [Dose::of(1, 8, 1, 6, 0, 30, 0.25), '8 ×, 0.25 kg'];
+        yield 'repetitions' => [Dose::of(1, 8, 1, 6, holdSeconds: 0, restSeconds: 0), '8 ×'];
+        yield 'with a hold' => [
+            Dose::of(1, 8, 1, 4, holdSeconds: 5, restSeconds: 0),
+            '8 ×, hold 5 s',
+        ];
+        yield 'sets' => [Dose::of(2, 5, 1, 6, holdSeconds: 0, restSeconds: 30), '2 sets of 5 ×'];
+        yield 'parts' => [
+            Dose::of(1, 5, 4, 3, holdSeconds: 0, restSeconds: 0),
+            '5 × in each of 4 parts',
+        ];
+        yield 'seconds' => [Dose::of(1, 1, 1, 25, holdSeconds: 0, restSeconds: 0), '25 s'];
+        yield 'minutes' => [Dose::of(1, 1, 1, 150, holdSeconds: 0, restSeconds: 0), '2.5 min'];
+        yield 'a load' => [Dose::of(
+            1,
+            8,
+            1,
+            6,
+            holdSeconds: 0,
+            restSeconds: 30,
+            loadKilograms: 0.25,
+        ), '8 ×, 0.25 kg'];
     }
 
     #[DataProvider('words')]
@@ -91,7 +139,7 @@ final class DoseTest extends TestCase
 
     public function testAtMostComparesEveryPart(): void
     {
-        $dose = Dose::of(2, 8, 1, 4, 5, 0, 0.25);
+        $dose = Dose::of(2, 8, 1, 4, holdSeconds: 5, restSeconds: 0, loadKilograms: 0.25);
 
         self::assertTrue($dose->isAtMost($dose));
         foreach (

@@ -135,23 +135,69 @@ final class ExerciseSearchTest extends TestCase
     /** @return iterable<string, array{DoseKind, Dose, string}> */
     public static function doses(): iterable
     {
-        yield 'repetitions' => [DoseKind::Repetitions, Dose::of(2, 8, 1, 6, 0, 0), '2 sets of 8 ×'];
+        yield 'repetitions' => [DoseKind::Repetitions, Dose::of(
+            2,
+            8,
+            1,
+            6,
+            holdSeconds: 0,
+            restSeconds: 0,
+        ), '2 sets of 8 ×'];
         yield 'holds with load' => [
             DoseKind::Holds,
-            Dose::of(1, 5, 1, 6, 10, 0, 0.25),
+            Dose::of(1, 5, 1, 6, holdSeconds: 10, restSeconds: 0, loadKilograms: 0.25),
             '5 ×, hold 10 s, 0.25 kg',
         ];
-        yield 'timed' => [DoseKind::Timed, Dose::of(1, 1, 1, 90, 0, 0), '1 min 30 s'];
-        yield 'timed in minutes' => [DoseKind::Timed, Dose::of(1, 1, 1, 120, 0, 0), '2 min'];
-        yield 'pieces' => [DoseKind::Objects, Dose::of(1, 5, 1, 8, 0, 0), '5 pieces'];
-        yield 'fingers' => [DoseKind::PerFinger, Dose::of(1, 3, 4, 4, 0, 0), '3 × each of 4'];
-        yield 'sides' => [DoseKind::PerSide, Dose::of(1, 10, 2, 4, 0, 0), '10 × each of 2 ways'];
+        yield 'timed' => [DoseKind::Timed, Dose::of(
+            1,
+            1,
+            1,
+            90,
+            holdSeconds: 0,
+            restSeconds: 0,
+        ), '1 min 30 s'];
+        yield 'timed in minutes' => [DoseKind::Timed, Dose::of(
+            1,
+            1,
+            1,
+            120,
+            holdSeconds: 0,
+            restSeconds: 0,
+        ), '2 min'];
+        yield 'pieces' => [DoseKind::Objects, Dose::of(
+            1,
+            5,
+            1,
+            8,
+            holdSeconds: 0,
+            restSeconds: 0,
+        ), '5 pieces'];
+        yield 'fingers' => [DoseKind::PerFinger, Dose::of(
+            1,
+            3,
+            4,
+            4,
+            holdSeconds: 0,
+            restSeconds: 0,
+        ), '3 × each of 4'];
+        yield 'sides' => [DoseKind::PerSide, Dose::of(
+            1,
+            10,
+            2,
+            4,
+            holdSeconds: 0,
+            restSeconds: 0,
+        ), '10 × each of 2 ways'];
         yield 'a sequence' => [
             DoseKind::Sequence,
-            Dose::of(3, 1, 4, 3, 0, 0),
+            Dose::of(3, 1, 4, 3, holdSeconds: 0, restSeconds: 0),
             '3 sets of 1 × 4 in a row',
         ];
-        yield 'on a beat' => [DoseKind::Tempo, Dose::of(1, 8, 1, 3, 0, 0), '8 ×'];
+        yield 'on a beat' => [
+            DoseKind::Tempo,
+            Dose::of(1, 8, 1, 3, holdSeconds: 0, restSeconds: 0),
+            '8 ×',
+        ];
     }
 
     #[DataProvider('doses')]

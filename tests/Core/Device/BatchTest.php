@@ -158,7 +158,7 @@ final class BatchTest extends TestCase
                 Side::Left,
                 Mode::Passive,
                 false,
-                new \DateTimeImmutable('2026-01-05'),
+                day: new \DateTimeImmutable('2026-01-05'),
             ) as $reading
         ) {
             self::assertSame(Side::Left, $reading->side);

@@ -162,8 +162,8 @@ final class DrawingTest extends TestCase
                     $side,
                     Mode::Active,
                     null,
-                    -30.0,
-                    new \DateTimeImmutable('2026-11-20'),
+                    value: -30.0,
+                    on: new \DateTimeImmutable('2026-11-20'),
                 ),
             ],
         );
@@ -183,8 +183,22 @@ final class DrawingTest extends TestCase
     {
         $day = new \DateTimeImmutable('2026-11-20');
         $readings = new Readings([
-            new Reading('index_pip_extension', Side::Right, Mode::Active, null, 62.0, $day),
-            new Reading('index_mcp_extension', Side::Right, Mode::Active, null, -44.0, $day),
+            new Reading(
+                'index_pip_extension',
+                Side::Right,
+                Mode::Active,
+                null,
+                value: 62.0,
+                on: $day,
+            ),
+            new Reading(
+                'index_mcp_extension',
+                Side::Right,
+                Mode::Active,
+                null,
+                value: -44.0,
+                on: $day,
+            ),
         ]);
         $pose = MeasuredPose::of($readings, Side::Right, Mode::Active);
 
@@ -203,8 +217,8 @@ final class DrawingTest extends TestCase
                         Side::Right,
                         Mode::Active,
                         null,
-                        $percent,
-                        new \DateTimeImmutable('2026-11-20'),
+                        value: $percent,
+                        on: new \DateTimeImmutable('2026-11-20'),
                     ),
                 ],
             ),
@@ -243,15 +257,15 @@ final class DrawingTest extends TestCase
                 $view,
                 $side,
                 $library->subject($picture->startPose, $view),
-                true,
-                $picture->traced,
-                $library->things($picture->endThings),
-                $library->things($picture->startThings),
-                $library->hand($picture->endHand),
-                $library->hand($picture->startHand),
-                $picture->table,
-                $picture->zones,
-                $picture->focus,
+                withGhost: true,
+                trace: $picture->traced,
+                things: $library->things($picture->endThings),
+                otherThings: $library->things($picture->startThings),
+                secondHand: $library->hand($picture->endHand),
+                otherSecondHand: $library->hand($picture->startHand),
+                table: $picture->table,
+                zones: $picture->zones,
+                focus: $picture->focus,
             ));
             $classes = array_map(static fn ($l): string => $l->class, $painting->layers);
             foreach (['fill-hand', 'wash', 'ink', 'ghost-line', 'arrow'] as $layer) {

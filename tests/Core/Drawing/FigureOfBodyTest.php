@@ -144,16 +144,10 @@ final class FigureOfBodyTest extends TestCase
         foreach (Pose::joints() as $joint) {
             foreach (['min', 'max'] as $end) {
                 $value = (float) $joint[$end];
+                $rest = 'thumb' === $joint['part'] ? [40.0, 20.0, 0.0, 0.0, 0.0] : [0.0, 0.0, 0.0, 0.0];
                 $of = null === $joint['at']
                     ? $value
-                    : array_values(
-                        array_replace(
-                            'thumb' === $joint['part']
-                                ? [40.0, 20.0, 0.0, 0.0, 0.0]
-                                : [0.0, 0.0, 0.0, 0.0],
-                            [$joint['at'] => $value],
-                        ),
-                    );
+                    : array_values(array_replace($rest, [$joint['at'] => $value]));
                 self::assertNotSame([], Pose::of([$joint['part'] => $of])->fingers, $joint['name']);
             }
         }
@@ -170,8 +164,8 @@ final class FigureOfBodyTest extends TestCase
             $trunk,
             $right,
             [0.0, 8.0, 0.0, 10.0, 0.0],
-            [90.0, 90.0, 6.0],
-            [90.0, 90.0, 6.0],
+            rightLeg: [90.0, 90.0, 6.0],
+            leftLeg: [90.0, 90.0, 6.0],
         );
     }
 

@@ -39,7 +39,12 @@ final class FindingsTest extends TestCase
         }
     }
 
-    /** @return iterable<string, array{0: list<array{string, ?string, ?string, float|bool}>, 1: string, 2: State, 3?: string}> */
+    /**
+     * @return iterable<
+     *     string,
+     *     array{0: list<array{string, ?string, ?string, float|bool}>, 1: string, 2: State, 3?: string}
+     * >
+     */
     public static function hands(): iterable
     {
         yield 'a bent wrist frees the fingers' => [
@@ -318,8 +323,8 @@ final class FindingsTest extends TestCase
                     'left' === $k[1] ? Side::Left : Side::Right,
                     Mode::tryFrom($k[1] ?? ''),
                     $k[2],
-                    $k[3],
-                    new \DateTimeImmutable('2026-11-20'),
+                    value: $k[3],
+                    on: new \DateTimeImmutable('2026-11-20'),
                 ),
                 $known,
             ),

@@ -121,8 +121,8 @@ final class IndependenceTest extends TestCase
                 Side::Right,
                 null,
                 'index>'.$digit,
-                (float) $mark,
-                new \DateTimeImmutable('2026-11-20'),
+                value: (float) $mark,
+                on: new \DateTimeImmutable('2026-11-20'),
             );
         }
 

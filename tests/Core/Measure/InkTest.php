@@ -23,7 +23,7 @@ final class InkTest extends TestCase
 
     public function testAPerfectSpiralIsOnItsGuide(): void
     {
-        $guide = new SpiralGuide(400.0, 300.0, 10.0, 40.0, 4.0);
+        $guide = new SpiralGuide(400.0, 300.0, 10.0, 40.0, turns: 4.0);
         $found = self::follow(
             $guide,
             static fn (float $turn): array => self::onSpiral($guide, $turn, 0.0),
@@ -35,7 +35,7 @@ final class InkTest extends TestCase
 
     public function testASteadyOffsetIsTheDistance(): void
     {
-        $guide = new SpiralGuide(400.0, 300.0, 30.0, 40.0, 4.0);
+        $guide = new SpiralGuide(400.0, 300.0, 30.0, 40.0, turns: 4.0);
         $found = self::follow(
             $guide,
             static fn (float $turn): array => self::onSpiral($guide, $turn, 12.0),
@@ -51,7 +51,7 @@ final class InkTest extends TestCase
 
     public function testSlippingOverToTheNextTurnCountsWithTheWholeError(): void
     {
-        $guide = new SpiralGuide(400.0, 300.0, 30.0, 40.0, 4.0);
+        $guide = new SpiralGuide(400.0, 300.0, 30.0, 40.0, turns: 4.0);
         $found = self::follow(
             $guide,
             static fn (float $turn): array => self::onSpiral(

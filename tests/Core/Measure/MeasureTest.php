@@ -177,8 +177,8 @@ final class MeasureTest extends TestCase
             Side::Right,
             $mode,
             null,
-            (float) $value,
-            new \DateTimeImmutable('2026-11-20'),
+            value: (float) $value,
+            on: new \DateTimeImmutable('2026-11-20'),
         );
     }
 }

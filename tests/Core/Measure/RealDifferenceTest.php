@@ -174,7 +174,7 @@ final class RealDifferenceTest extends TestCase
                 $plain,
                 self::reading('wrist_extension', 40.0, '2026-11-01', new Taken('a')),
                 [],
-                $injected,
+                injectedOn: $injected,
             )->judgement,
             'never called a training effect',
         );
@@ -206,8 +206,8 @@ final class RealDifferenceTest extends TestCase
             Side::Right,
             Mode::Active,
             null,
-            null,
-            new \DateTimeImmutable('2026-11-01'),
+            value: null,
+            on: new \DateTimeImmutable('2026-11-01'),
         );
         self::assertSame(
             Judgement::NotComparable,
@@ -279,8 +279,8 @@ final class RealDifferenceTest extends TestCase
             Side::Right,
             Mode::Active,
             null,
-            $value,
-            new \DateTimeImmutable($day),
+            value: $value,
+            on: new \DateTimeImmutable($day),
             taken: $taken,
         );
     }

@@ -138,7 +138,7 @@ final class SteadinessTest extends TestCase
 
     public function testOtherRatesGiveTheSameAnswer(): void
     {
-        $found = Steadiness::of((new Noise(4))->tremor(4.2, 1.5, 24.0, 0.1, 50.0));
+        $found = Steadiness::of((new Noise(4))->tremor(4.2, 1.5, 24.0, 0.1, rate: 50.0));
         self::assertEqualsWithDelta(4.2, (float) $found->peakHz, 0.15);
         self::assertEqualsWithDelta(1.5, (float) $found->peakValue(), 0.075);
     }

@@ -39,7 +39,14 @@ final class KnownFactsTest extends TestCase
 
     public function testToneCountsFor14DaysAndFor7AfterAnInjection(): void
     {
-        $tone = new Reading('tone_finger', Side::Right, null, null, 2.0, self::day('2026-11-10'));
+        $tone = new Reading(
+            'tone_finger',
+            Side::Right,
+            null,
+            null,
+            value: 2.0,
+            on: self::day('2026-11-10'),
+        );
 
         self::assertSame(2.0, $this->known([$tone])->value('tone_finger', null, Side::Right));
         self::assertNull(
@@ -54,8 +61,8 @@ final class KnownFactsTest extends TestCase
             Side::Right,
             Mode::Passive,
             null,
-            -60.0,
-            self::day('2026-11-19'),
+            value: -60.0,
+            on: self::day('2026-11-19'),
         );
 
         self::assertSame(
@@ -71,8 +78,8 @@ final class KnownFactsTest extends TestCase
             Side::Right,
             null,
             null,
-            15.0,
-            self::day('2026-11-19'),
+            value: 15.0,
+            on: self::day('2026-11-19'),
         );
 
         self::assertTrue($this->known([$lifts])->value('wrist_lowers_slowly', null, Side::Right));
@@ -92,8 +99,8 @@ final class KnownFactsTest extends TestCase
             Side::Right,
             null,
             null,
-            true,
-            self::day('2026-11-19'),
+            value: true,
+            on: self::day('2026-11-19'),
         );
 
         self::assertFalse($this->known([$trapped])->value('thumb_out', null, Side::Right));
@@ -130,7 +137,14 @@ final class KnownFactsTest extends TestCase
 
     private function hold(string $day, float $seconds): Reading
     {
-        return new Reading('wrist_ext_hold_s', Side::Right, null, null, $seconds, self::day($day));
+        return new Reading(
+            'wrist_ext_hold_s',
+            Side::Right,
+            null,
+            null,
+            value: $seconds,
+            on: self::day($day),
+        );
     }
 
     /**
@@ -154,9 +168,9 @@ final class KnownFactsTest extends TestCase
                 [Side::Right],
                 [Side::Left],
                 Side::Right,
-                new Readings($readings),
-                $screening,
-                $injected,
+                readings: new Readings($readings),
+                screening: $screening,
+                injectedOn: $injected,
             ),
             Cases::catalogue()->vocabulary,
             $today,

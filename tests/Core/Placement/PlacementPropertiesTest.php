@@ -45,7 +45,14 @@ final class PlacementPropertiesTest extends TestCase
                     $before,
                     $this->place(
                         $client->facts(
-                            [new Reading($code, $client->side, null, $part, true, $client->today)],
+                            [new Reading(
+                                $code,
+                                $client->side,
+                                null,
+                                $part,
+                                value: true,
+                                on: $client->today,
+                            )],
                         ),
                     ),
                     "seed $seed, $code",
@@ -68,7 +75,10 @@ final class PlacementPropertiesTest extends TestCase
         }
     }
 
-    /** A clean try-out settles what is unknown below it, so that losing a false fact may let it speak; never more than that. */
+    /**
+     * A clean try-out settles what is unknown below it, so that losing a false fact may let it speak; never more
+     * than that.
+     */
     public function testALostFactNeverRaisesAStandingRungBeyondACleanTryOut(): void
     {
         $settledElsewhere = array_map(
@@ -176,7 +186,7 @@ final class PlacementPropertiesTest extends TestCase
                         self::assertNotSame(
                             [],
                             $clean,
-                            "seed $seed: {$rung->rung->id} is in although unknown, and nothing higher was tried cleanly",
+                            "seed $seed: {$rung->rung->id} is in although unknown, and nothing higher was clean",
                         );
                     }
                     foreach ($rung->rung->cautions as $caution) {
@@ -256,7 +266,7 @@ final class PlacementPropertiesTest extends TestCase
                 $readings[] = $client->number($code, $side, $values[4]);
             }
             foreach (['tone_finger', 'tone_wrist', 'tone_elbow'] as $code) {
-                $readings[] = new Reading($code, $side, null, null, 0.0, $client->today);
+                $readings[] = new Reading($code, $side, null, null, value: 0.0, on: $client->today);
             }
             foreach (Cases::catalogue()->vocabulary->lists as $list) {
                 foreach ($list->observations as $observation) {
@@ -266,18 +276,32 @@ final class PlacementPropertiesTest extends TestCase
                             $observation->sided ? $side : null,
                             null,
                             $part,
-                            !$observation->meansTrouble,
-                            $client->today,
+                            value: !$observation->meansTrouble,
+                            on: $client->today,
                         );
                     }
                 }
             }
             foreach (Cases::catalogue()->rungs() as $rung) {
-                $readings[] = new Reading('tryout', $side, null, $rung->id, 'clean', $client->today);
+                $readings[] = new Reading(
+                    'tryout',
+                    $side,
+                    null,
+                    $rung->id,
+                    value: 'clean',
+                    on: $client->today,
+                );
             }
         }
-        $readings[] = new Reading('commands_n', null, null, null, 3.0, $client->today);
-        $readings[] = new Reading('arms_out_hold_s', null, null, null, 30.0, $client->today);
+        $readings[] = new Reading('commands_n', null, null, null, value: 3.0, on: $client->today);
+        $readings[] = new Reading(
+            'arms_out_hold_s',
+            null,
+            null,
+            null,
+            value: 30.0,
+            on: $client->today,
+        );
 
         return $readings;
     }

@@ -103,8 +103,8 @@ final class RandomClient
                         $side,
                         null,
                         null,
-                        [0.0, 1.0, 1.5, 2.0, 3.0][$random->getInt(0, 4)],
-                        $this->today,
+                        value: [0.0, 1.0, 1.5, 2.0, 3.0][$random->getInt(0, 4)],
+                        on: $this->today,
                     );
                 }
             }
@@ -114,17 +114,19 @@ final class RandomClient
                         continue; // asked once, not once a hand
                     }
                     foreach ([] === $observation->parts ? [null] : $observation->parts as $part) {
-                        $yes = $random->getInt(0, $wellKnown ? 39 : 9) < (
-                            $observation->meansTrouble ? 1 : ($wellKnown ? 36 : 7)
-                        );
+                        $yes = $random->getInt(0, $wellKnown ? 39 : 9) < (match (true) {
+                            $observation->meansTrouble => 1,
+                            $wellKnown => 36,
+                            default => 7,
+                        });
                         if ($random->getInt(0, 9) < $known) {
                             $this->readings[] = new Reading(
                                 $observation->code,
                                 $observation->sided ? $side : null,
                                 null,
                                 $part,
-                                $yes,
-                                $this->today,
+                                value: $yes,
+                                on: $this->today,
                             );
                         }
                     }
@@ -137,8 +139,8 @@ final class RandomClient
                         $side,
                         null,
                         $rung->id,
-                        ['clean', 'clean', 'trick', 'no'][$random->getInt(0, 3)],
-                        $this->today,
+                        value: ['clean', 'clean', 'trick', 'no'][$random->getInt(0, 3)],
+                        on: $this->today,
                     );
                 }
             }
@@ -148,16 +150,16 @@ final class RandomClient
             null,
             null,
             null,
-            (float) $random->getInt($wellKnown ? 2 : 0, 3),
-            $this->today,
+            value: (float) $random->getInt($wellKnown ? 2 : 0, 3),
+            on: $this->today,
         );
         $this->readings[] = new Reading(
             'arms_out_hold_s',
             null,
             null,
             null,
-            (float) $random->getInt(0, 30),
-            $this->today,
+            value: (float) $random->getInt(0, 30),
+            on: $this->today,
         );
     }
 
@@ -165,7 +167,7 @@ final class RandomClient
     {
         [$measure, $mode, $argument] = self::parts($code);
 
-        return new Reading($measure, $side, $mode, $argument, $value, $this->today);
+        return new Reading($measure, $side, $mode, $argument, value: $value, on: $this->today);
     }
 
     public function newest(string $code): ?float
@@ -215,8 +217,8 @@ final class RandomClient
             [$this->side],
             [],
             Side::Right,
-            new Readings([...$this->readings, ...$more]),
-            new Screening(Cases::catalogue()->screening, $screening),
+            readings: new Readings([...$this->readings, ...$more]),
+            screening: new Screening(Cases::catalogue()->screening, $screening),
             supervised: $everythingMet,
             met: $met,
         );

@@ -85,7 +85,10 @@ final class RecheckTest extends TestCase
         $vocabulary = Cases::catalogue()->vocabulary;
         $names = static fn (string $code, ?string $argument): array => array_map(
             static fn (FieldName $f): string => $f->name(),
-            FieldName::answering(new Needed($code, $argument, Side::Left, 10, 1), $vocabulary),
+            FieldName::answering(
+                new Needed($code, $argument, Side::Left, 10, ladders: 1),
+                $vocabulary,
+            ),
         );
 
         self::assertSame(

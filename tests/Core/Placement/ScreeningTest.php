@@ -81,7 +81,10 @@ final class ScreeningTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{string, list<string>, bool}> question, what a yes keeps out, whether somebody beside the client lifts that */
+    /**
+     * @return iterable<string, array{string, list<string>, bool}> question, what a yes keeps out, whether somebody
+     *    beside the client lifts that
+     */
     public static function findings(): iterable
     {
         yield 'lost feeling' => [

@@ -17,7 +17,10 @@ use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Twelve clients as a therapist would tell of them, with where each stands, why, and what the routine has and has not. */
+/**
+ * Twelve clients as a therapist would tell of them, with where each stands, why, and what the routine has and has
+ * not.
+ */
 final class WorkedCasesTest extends TestCase
 {
     /** @return iterable<string, array{string}> */

@@ -113,7 +113,7 @@ final class ProgressTest extends TestCase
 
     public function testAtTheLeastDoseTheRungBelowIsProposed(): void
     {
-        $dose = Dose::of(1, 4, 1, 4, 1, 0);
+        $dose = Dose::of(1, 4, 1, 4, holdSeconds: 1, restSeconds: 0);
         $proposal = $this->one(
             'helped-lift-hold',
             [$this->line(1, ['painBefore' => 1, 'painAfter' => 4], $dose)],
@@ -192,7 +192,7 @@ final class ProgressTest extends TestCase
 
     public function testAtTheTopOfTheLastRuleTheNextFittingRungIsProposed(): void
     {
-        $top = Dose::of(1, 15, 1, 4, 10, 0);
+        $top = Dose::of(1, 15, 1, 4, holdSeconds: 10, restSeconds: 0);
         $proposal = $this->one(
             'helped-lift-hold',
             [$this->line(5, [], $top), $this->line(3, [], $top), $this->line(1, [], $top)],
@@ -205,7 +205,7 @@ final class ProgressTest extends TestCase
 
     public function testAChainStaysAtItsTopAsUpkeep(): void
     {
-        $top = Dose::of(2, 1, 1, 10, 30, 0);
+        $top = Dose::of(2, 1, 1, 10, holdSeconds: 30, restSeconds: 0);
 
         self::assertNull(
             $this->one(
@@ -299,7 +299,7 @@ final class ProgressTest extends TestCase
 
     public function testARungIsMetAtItsTopDoseOnEnoughDaysWithoutALaterSymptom(): void
     {
-        $top = Dose::of(1, 15, 1, 4, 10, 0);
+        $top = Dose::of(1, 15, 1, 4, holdSeconds: 10, restSeconds: 0);
         $evidence = new Evidence(Cases::catalogue(), new ProgressSettings());
 
         self::assertSame([], $evidence->met(new SittingLog([$this->line(9, [], $top)])));
@@ -424,20 +424,20 @@ final class ProgressTest extends TestCase
             $l->sittingId,
             $l->rungId,
             $l->hands,
-            $l->dose,
-            $l->day,
-            $l->outcome,
-            $l->repetitions,
-            $l->holdSeconds,
-            $l->painBefore,
-            $painAfter ?? $l->painAfter,
-            $l->tone,
-            $l->help,
-            $l->compensations,
-            $l->fatigue,
-            $newTingling || $l->newTingling,
-            $systemic || $l->systemic,
-            $hurtLater || $l->hurtLater,
+            dose: $l->dose,
+            day: $l->day,
+            outcome: $l->outcome,
+            repetitions: $l->repetitions,
+            holdSeconds: $l->holdSeconds,
+            painBefore: $l->painBefore,
+            painAfter: $painAfter ?? $l->painAfter,
+            tone: $l->tone,
+            help: $l->help,
+            compensations: $l->compensations,
+            fatigue: $l->fatigue,
+            newTingling: $newTingling || $l->newTingling,
+            systemic: $systemic || $l->systemic,
+            hurtLater: $hurtLater || $l->hurtLater,
         );
     }
 
@@ -461,7 +461,7 @@ final class ProgressTest extends TestCase
             new SittingLog($lines),
             [Condition::Stroke, Condition::Spasticity, Condition::Tremor, Condition::Parkinsons],
             5,
-            new \DateTimeImmutable(self::TODAY),
+            today: new \DateTimeImmutable(self::TODAY),
         );
     }
 
@@ -496,20 +496,20 @@ final class ProgressTest extends TestCase
             $day->format('Y-m-d'),
             $rungId,
             Hands::Right,
-            $dose ?? Cases::catalogue()->rung($rungId)->startDose,
-            $day,
-            $outcome,
-            $number('repetitions', null),
-            $number('hold', null),
-            $number('painBefore', 1),
-            $number('painAfter', 1),
-            $tone,
-            $help,
-            $tricks,
-            $number('fatigue', null),
-            true === $of('newTingling', false),
-            true === $of('systemic', false),
-            true === $of('hurtLater', false),
+            dose: $dose ?? Cases::catalogue()->rung($rungId)->startDose,
+            day: $day,
+            outcome: $outcome,
+            repetitions: $number('repetitions', null),
+            holdSeconds: $number('hold', null),
+            painBefore: $number('painBefore', 1),
+            painAfter: $number('painAfter', 1),
+            tone: $tone,
+            help: $help,
+            compensations: $tricks,
+            fatigue: $number('fatigue', null),
+            newTingling: true === $of('newTingling', false),
+            systemic: true === $of('systemic', false),
+            hurtLater: true === $of('hurtLater', false),
         );
     }
 }

@@ -168,7 +168,7 @@ final class BuilderTest extends TestCase
                 $facts,
                 Goals::of([[$goals[$seed % 6], 3], [$goals[($seed + 2) % 6], 1 + $seed % 3]]),
                 $limits,
-                $client->today,
+                today: $client->today,
             );
             try {
                 $routine = $builder->build($brief);

@@ -15,6 +15,7 @@ use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\Objective;
 use HandGarden\Core\Routine\Option;
 use HandGarden\Core\Routine\OptionGroup;
+use HandGarden\Core\Routine\Search\Compiler;
 use HandGarden\Core\Routine\Search\Search;
 use HandGarden\Core\Routine\SittingRules;
 use HandGarden\Core\Routine\Weights;
@@ -69,7 +70,7 @@ final class SearchTest extends TestCase
             $facts,
             $goals,
             $limits,
-            $client->today,
+            today: $client->today,
         );
         $groups = $this->thinned((new Candidates(Cases::catalogue(), $brief))->groups(), $random);
         $weights = new Weights(
@@ -81,7 +82,7 @@ final class SearchTest extends TestCase
         $rules = (new Builder(Cases::catalogue()))->rulesFor($facts, $limits, $client->today);
         $pause = $random->getInt(0, 1) > 0 ? $this->pause() : null;
 
-        $found = (new Search($groups, $rules, $objective, $limits, $pause))->best();
+        $found = $this->search($groups, $rules, $limits, $pause, objective: $objective)->best();
 
         self::assertSame($this->bruteForce($groups, $rules, $objective, $pause), $found?->value);
         if (null !== $found) {
@@ -107,15 +108,15 @@ final class SearchTest extends TestCase
                 $facts,
                 Goals::one(Cases::catalogue()->goals[$seed % 6]),
                 $limits,
-                $client->today,
+                today: $client->today,
             );
             $groups = (new Candidates(Cases::catalogue(), $brief))->groups();
             $rules = (new Builder(Cases::catalogue()))->rulesFor($facts, $limits, $client->today);
             $objective = new Objective(Cases::catalogue(), $brief->goals, $brief->weights);
-            $whole = (new Search($groups, $rules, $objective, $limits, $this->pause()))->best();
-            $cut = (
-                new Search($groups, $rules, $objective, $limits, $this->pause(), mostWork: 900)
-            )->best();
+            $whole = $this->search($groups, $rules, $limits, $this->pause(), objective: $objective)->best();
+            $cut = $this
+                ->search($groups, $rules, $limits, $this->pause(), objective: $objective, mostWork: 900)
+                ->best();
             if (null === $whole || null === $cut) {
                 continue;
             }
@@ -140,9 +141,7 @@ final class SearchTest extends TestCase
             self::HEAVY,
         );
 
-        $items = (
-            new Search($groups, $rules, $this->objective(), $limits, $this->pause())
-        )->best()->items
+        $items = $this->search($groups, $rules, $limits, $this->pause())->best()->items
             ?? [];
 
         self::assertSame(
@@ -170,8 +169,16 @@ final class SearchTest extends TestCase
             OptionGroup::of($this->item('finger-lengthening-massage')),
         ];
 
-        self::assertNull((new Search($groups, $rules, $this->objective(), $limits, null))->best());
-        $found = (new Search($groups, $rules, $this->objective(), $limits, null, true))->best();
+        self::assertNull(
+            $this->search($groups, $rules, $limits, null)->best(),
+        );
+        $found = (new Search(
+            $groups,
+            new Compiler($rules, $this->objective(), pinsNeedNothing: true),
+            $this->objective(),
+            $limits,
+            pause: null,
+        ))->best();
         self::assertSame(
             ['dry-wash-warm-up', 'thumb-lift-away-stretch', 'finger-lengthening-massage'],
             array_map(static fn (Item $i): string => $i->rung->id, $found->items ?? []),
@@ -229,37 +236,31 @@ final class SearchTest extends TestCase
         ?Item $pause,
     ): ?int {
         $best = null;
-        $this->tryAll($groups, 0, [], $rules, $objective, $pause, $best);
+        foreach ($this->allWays($groups, 0, [], $rules, pause: $pause) as $items) {
+            $works = array_filter($items, static fn (Item $i): bool => self::isWork($i));
+            if ([] !== $works && [] === $rules->broken($items)) {
+                $best = max($best ?? \PHP_INT_MIN, $objective->of($items));
+            }
+        }
 
         return $best;
+    }
+
+    private static function isWork(Item $item): bool
+    {
+        return !$item->isPause && !SittingRules::isWarmUp($item) && !SittingRules::isCoolDown($item);
     }
 
     /**
      * @param list<OptionGroup> $groups
      * @param list<Item>        $items
+     *
+     * @return iterable<list<Item>>
      */
-    private function tryAll(
-        array $groups,
-        int $at,
-        array $items,
-        SittingRules $rules,
-        Objective $objective,
-        ?Item $pause,
-        ?int &$best,
-    ): void {
+    private function allWays(array $groups, int $at, array $items, SittingRules $rules, ?Item $pause): iterable
+    {
         if (!isset($groups[$at])) {
-            $value = [] === $rules->broken($items)
-                && [] !== array_filter(
-                    $items,
-                    static fn (Item $i): bool => !$i->isPause && !SittingRules::isWarmUp(
-                        $i,
-                    ) && !SittingRules::isCoolDown(
-                        $i,
-                    ),
-                )
-                ? $objective->of($items)
-                : null;
-            $best = null === $value || (null !== $best && $best >= $value) ? $best : $value;
+            yield $items;
 
             return;
         }
@@ -282,11 +283,11 @@ final class SearchTest extends TestCase
                 $with[] = $item;
             }
             if (!$this->isHopeless($rules, $with)) {
-                $this->tryAll($groups, $at + 1, $with, $rules, $objective, $pause, $best);
+                yield from $this->allWays($groups, $at + 1, $with, $rules, pause: $pause);
             }
         }
         if (!$groups[$at]->must) {
-            $this->tryAll($groups, $at + 1, $items, $rules, $objective, $pause, $best);
+            yield from $this->allWays($groups, $at + 1, $items, $rules, pause: $pause);
         }
     }
 
@@ -312,6 +313,26 @@ final class SearchTest extends TestCase
         return false;
     }
 
+    /**
+     * @param list<OptionGroup> $groups
+     * @param ?int              $mostWork null: as much as a page gives it
+     */
+    private function search(
+        array $groups,
+        SittingRules $rules,
+        Limits $limits,
+        ?Item $pause,
+        ?Objective $objective = null,
+        ?int $mostWork = null,
+    ): Search {
+        $objective ??= $this->objective();
+        $compiler = new Compiler($rules, $objective);
+
+        return null === $mostWork
+            ? new Search($groups, $compiler, $objective, $limits, pause: $pause)
+            : new Search($groups, $compiler, $objective, $limits, pause: $pause, mostWork: $mostWork);
+    }
+
     private function objective(): Objective
     {
         return new Objective(Cases::catalogue(), Goals::none(), new Weights());
@@ -330,9 +351,11 @@ final class SearchTest extends TestCase
 
         return new Item(
             $rung,
-            2 === $rung->doneOn->sides()
-                ? Hands::Each
-                : ('both together' === $rung->doneOn->value ? Hands::Together : Hands::Right),
+            match (true) {
+                2 === $rung->doneOn->sides() => Hands::Each,
+                'both together' === $rung->doneOn->value => Hands::Together,
+                default => Hands::Right,
+            },
             $rung->startDose,
             'test',
         );

@@ -245,8 +245,8 @@ final class SittingRulesTest extends TestCase
             ['right' => $tone, 'left' => 0.0],
             true,
             $tone >= 2.0 ? [Side::Right] : [],
-            $gripping,
-            $lettingGo,
+            gripping: $gripping,
+            lettingGo: $lettingGo,
         );
     }
 

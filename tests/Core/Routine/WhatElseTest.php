@@ -38,7 +38,7 @@ final class WhatElseTest extends TestCase
         $facts = $case->facts->withMaterials($materials);
         $placements = (new Placer(Cases::catalogue()))->place($facts, $case->today);
         $limits = new Limits(30, 120.0, 20);
-        $brief = new Brief($placements, $facts, $case->goals, $limits, $case->today);
+        $brief = new Brief($placements, $facts, $case->goals, $limits, today: $case->today);
         $now = (new Builder(Cases::catalogue()))->build($brief);
         $found = (new WhatElse(Cases::catalogue()))->of($now, $brief);
 
@@ -91,7 +91,7 @@ final class WhatElseTest extends TestCase
         );
         $placements = (new Placer(Cases::catalogue()))->place($case->facts, $case->today);
         $limits = new Limits(30, 120.0, 20);
-        $brief = new Brief($placements, $case->facts, $case->goals, $limits, $case->today);
+        $brief = new Brief($placements, $case->facts, $case->goals, $limits, today: $case->today);
         $now = (new Builder(Cases::catalogue()))->build($brief);
 
         self::assertSame(

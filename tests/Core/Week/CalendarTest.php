@@ -14,7 +14,10 @@ use PHPUnit\Framework\TestCase;
 
 final class CalendarTest extends TestCase
 {
-    /** @return iterable<string, array{string, array<int, list<array{int, int}>>}> lines of one event, taken minutes by day */
+    /**
+     * @return iterable<string, array{string, array<int, list<array{int, int}>>}> lines of one event, taken minutes
+     *    by day
+     */
     public static function events(): iterable
     {
         yield 'an hour on Tuesday' => [
@@ -35,7 +38,8 @@ final class CalendarTest extends TestCase
             [1 => [[1380, 1440]], 2 => [[0, 60]]],
         ];
         yield 'every weekday since last year' => [
-            "DTSTART;TZID=Europe/Tallinn:20250106T080000\nDTEND;TZID=Europe/Tallinn:20250106T090000\nRRULE:FREQ=WEEKLY;BYDAY=MO,WE",
+            "DTSTART;TZID=Europe/Tallinn:20250106T080000\n"
+                ."DTEND;TZID=Europe/Tallinn:20250106T090000\nRRULE:FREQ=WEEKLY;BYDAY=MO,WE",
             [0 => [[480, 540]], 2 => [[480, 540]]],
         ];
         yield 'cancelled' => [
@@ -53,7 +57,8 @@ final class CalendarTest extends TestCase
     #[DataProvider('events')]
     public function testReadsWhatIsTaken(string $lines, array $expected): void
     {
-        $text = "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\nDTSTAMP:20250101T000000Z\n$lines\nEND:VEVENT\nEND:VCALENDAR\n";
+        $text = "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\n"
+            ."DTSTAMP:20250101T000000Z\n$lines\nEND:VEVENT\nEND:VCALENDAR\n";
         $busy = CalendarFormat::busy(
             $text,
             new \DateTimeImmutable('2026-01-05'),
@@ -106,7 +111,7 @@ final class CalendarTest extends TestCase
                 3 === $day ? null : new Slot(450, 475),
                 [],
                 true,
-                [],
+                conflicts: [],
             );
         }
         $text = CalendarFormat::week(

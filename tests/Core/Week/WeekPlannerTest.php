@@ -238,17 +238,30 @@ final class WeekPlannerTest extends TestCase
     /** @param array<string, mixed> $options */
     private function plan(string $name, int $days, array $options = []): Week
     {
-        /** @var array{busy?: array<int, list<Slot>>, helper?: array<int, list<Slot>>, conditions?: list<Condition>, doses?: list<int>, strength?: string, stiff?: bool, items?: list<Item>} $options */
+        /**
+         * @var array{
+         *     busy?: array<int, list<Slot>>,
+         *     helper?: array<int, list<Slot>>,
+         *     conditions?: list<Condition>,
+         *     doses?: list<int>,
+         *     strength?: string,
+         *     stiff?: bool,
+         *     items?: list<Item>,
+         * } $options
+         */
         $input = new WeekInput(
             new \DateTimeImmutable(self::MONDAY),
             $options['items'] ?? $this->items($name),
             $days,
             $options['conditions'] ?? [],
-            $options['doses'] ?? [],
-            $options['busy'] ?? [],
-            $options['helper'] ?? null,
-            isset($options['strength']) ? new \DateTimeImmutable($options['strength']) : null,
-            $options['stiff'] ?? false,
+            doseMinutes: $options['doses'] ?? [],
+            busy: $options['busy'] ?? [],
+            helper: $options['helper'] ?? null,
+            lastStrength
+                : isset($options['strength'])
+                ? new \DateTimeImmutable($options['strength'])
+                : null,
+            isStiff: $options['stiff'] ?? false,
         );
 
         return (new WeekPlanner($this->catalogue(), $this->rules($name)))->plan($input);
@@ -266,7 +279,7 @@ final class WeekPlannerTest extends TestCase
                 $case->facts,
                 $case->goals,
                 new Limits(30, 150.0, 20),
-                $case->today,
+                today: $case->today,
             ),
         )->sequence->items;
     }

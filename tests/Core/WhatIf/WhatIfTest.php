@@ -10,6 +10,7 @@ use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Hands;
+use HandGarden\Core\WhatIf\Assumed;
 use HandGarden\Core\WhatIf\StemPath;
 use HandGarden\Core\WhatIf\WhatIf;
 use HandGarden\Tests\Core\Cases;
@@ -75,17 +76,15 @@ final class WhatIfTest extends TestCase
             $rung->range->repetitions[1],
             $rung->startDose->parts,
             $rung->startDose->moveSeconds,
-            $rung->range->holdSeconds[1],
-            $rung->startDose->restSeconds,
+            holdSeconds: $rung->range->holdSeconds[1],
+            restSeconds: $rung->startDose->restSeconds,
         );
         $paths = (new WhatIf(Cases::catalogue()))->run(
             [new Prescribed($rung, Hands::Each, $cap)],
             new SittingLog([]),
             $case->facts,
-            1.0,
-            7,
-            1,
-            $case->today,
+            new Assumed(1.0, 7, 1),
+            today: $case->today,
         );
 
         self::assertCount(1, $paths);
@@ -116,10 +115,8 @@ final class WhatIfTest extends TestCase
             $this->routine($name),
             new SittingLog([]),
             $case->facts,
-            $adherence,
-            5,
-            $seed,
-            $case->today,
+            new Assumed($adherence, 5, $seed),
+            today: $case->today,
         );
     }
 

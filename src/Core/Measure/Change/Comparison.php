@@ -23,7 +23,8 @@ final readonly class Comparison
     /**
      * @param list<Reading>            $history    of the same measure, for the repeats
      * @param int                     $readings   of how many readings each value is a sum
-     * @param \DateTimeImmutable|null $injectedOn last tone injection; across it and between its phases nothing is compared
+     * @param \DateTimeImmutable|null $injectedOn last tone injection; across it and between its phases nothing
+     *     is compared
      */
     public static function of(
         MeasureKind $kind,
@@ -31,7 +32,6 @@ final readonly class Comparison
         Reading $newer,
         array $history,
         ?\DateTimeImmutable $injectedOn = null,
-        Defaults $defaults = new Defaults(),
         int $readings = 1,
     ): self {
         if (!\is_float($older->value) || !\is_float($newer->value)) {
@@ -67,8 +67,7 @@ final readonly class Comparison
                 || null === $after->byStaffId
                 || $before->byStaffId === $after->byStaffId,
             $newer->byEye,
-            $defaults,
-            $readings,
+            readings: $readings,
         );
         if (null === $srd) {
             return new self(

@@ -46,12 +46,14 @@ final readonly class RealDifference
             default => null,
         };
         if (!$repeats->areEnough()) {
+            $isPlain = $sameTester || Unit::Degrees !== $kind->unit;
+
             return null === $default
                 ? null
-                : new self(
-                    $default,
-                    $sameTester || Unit::Degrees !== $kind->unit ? 'default' : 'default, two testers',
-                );
+                : new self($default, match ($isPlain) {
+                    true => 'default',
+                    false => 'default, two testers',
+                });
         }
         $own = self::FACTOR * $repeats->deviation;
 

@@ -9,7 +9,8 @@ use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Measure\ToneGroup;
 
 /**
- * What limits a hand, as far as the measures tell. Each question is asked of its own measures; where these are missing it
+ * What limits a hand, as far as the measures tell. Each question is asked of its own measures; where these are
+ * missing it
  * answers 'cannot tell yet' and names them.
  */
 final readonly class Findings

@@ -32,7 +32,10 @@ final readonly class HandState
         return \is_float($value) ? $value : null;
     }
 
-    /** @return array<int, float> opening by wrist angle in degrees, most extended first; what the wrist cannot reach is missing */
+    /**
+     * @return array<int, float> opening by wrist angle in degrees, most extended first; what the wrist cannot reach
+     *    is missing
+     */
     public function curve(Mode $mode): array
     {
         $curve = [];

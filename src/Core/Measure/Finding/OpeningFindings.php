@@ -30,12 +30,13 @@ final readonly class OpeningFindings
             $this->hand->side,
             $found ? State::Found : State::NotFound,
             $title,
-            [self::gainWords($gain, 'Can be opened')],
-            [],
-            $found
-                    ? 'Start release with the wrist bent, then raise the wrist angle step by step. The slow and the quick angle tell whether it is length or tone.'
+            because: [self::gainWords($gain, 'Can be opened')],
+            needs: [],
+            meaning: $found
+                    ? 'Start release with the wrist bent, then raise the wrist angle step by step. The slow and the '
+                        .'quick angle tell whether it is length or tone.'
                     : '',
-            \sprintf(
+            wouldChange: \sprintf(
                 'A gain %s %s points from bending the wrist.',
                 $found ? 'under' : 'of',
                 $this->settings->gainPoints,
@@ -70,13 +71,16 @@ final readonly class OpeningFindings
             $this->hand->side,
             $found ? State::Found : State::NotFound,
             $title,
-            [
+            because: [
                 self::gainWords($active, 'Opens by itself'),
                 ...(null === $passive ? [] : [self::gainWords($passive, 'Can be opened')]),
             ],
-            [],
-            $found ? 'Train opening at the bent wrist angle. This is no sign of tightness.' : '',
-            \sprintf(
+            needs: [],
+            meaning
+                : $found
+                ? 'Train opening at the bent wrist angle. This is no sign of tightness.'
+                : '',
+            wouldChange: \sprintf(
                 'An own gain %s %s points, or a passive gain of as much.',
                 $found ? 'under' : 'of',
                 $this->settings->gainPoints,
@@ -122,12 +126,13 @@ final readonly class OpeningFindings
             $this->hand->side,
             $isAgainst ? State::NotFound : State::Found,
             $title,
-            $because,
-            [],
-            $isAgainst
+            because: $because,
+            needs: [],
+            meaning: $isAgainst
                     ? ''
-                    : 'No stretching into the block at home; refer for splint or medical review; keep what is free, by positioning.',
-            \sprintf(
+                    : 'No stretching into the block at home; refer for splint or medical review; keep what is free, '
+                        .'by positioning.',
+            wouldChange: \sprintf(
                 '%.0f %% at any wrist angle, a spread of %.0f° or more, or an end that gives.',
                 $limit,
                 $this->settings->hardSpreadDegrees,
@@ -160,10 +165,10 @@ final readonly class OpeningFindings
                 $this->hand->side,
                 State::NotFound,
                 $title,
-                $because,
-                [],
-                '',
-                \sprintf(
+                because: $because,
+                needs: [],
+                meaning: '',
+                wouldChange: \sprintf(
                     'Passive opening of %.0f %%: until then stiffness or tone answers first.',
                     $this->settings->freeOpeningPercent,
                 ),
@@ -186,10 +191,10 @@ final readonly class OpeningFindings
             $this->hand->side,
             $isWeak ? State::Found : State::NotFound,
             $title,
-            $because,
-            [],
-            $isWeak ? 'Active opening: tapping and light resistance as a cue.' : '',
-            \sprintf(
+            because: $because,
+            needs: [],
+            meaning: $isWeak ? 'Active opening: tapping and light resistance as a cue.' : '',
+            wouldChange: \sprintf(
                 'Own opening %s %.0f %% with a mean lag %s %.0f°.',
                 $isWeak ? 'of' : 'under',
                 $this->settings->weakOpeningPercent,
@@ -238,8 +243,8 @@ final readonly class OpeningFindings
             $this->hand->side,
             State::CannotTell,
             $title,
-            $because,
-            array_values(array_unique($needs)),
+            because: $because,
+            needs: array_values(array_unique($needs)),
         );
     }
 }

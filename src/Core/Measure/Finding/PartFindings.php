@@ -44,19 +44,24 @@ final readonly class PartFindings
             }
         }
         $found = [] !== $tight;
-        $state = $found ? State::Found : ([] === $needs ? State::NotFound : State::CannotTell);
+        $state = match (true) {
+            $found => State::Found,
+            [] === $needs => State::NotFound,
+            default => State::CannotTell,
+        };
 
         return new Finding(
             'intrinsics',
             $this->hand->side,
             $state,
             'Small muscles of the hand tight'.($found ? ': '.implode(', ', $tight) : ''),
-            $because,
-            $found ? [] : $needs,
-            $found
-                    ? 'Hook work: knuckles straight, PIP and DIP bent, slowly. Not the knuckle roof, which holds these muscles short.'
+            because: $because,
+            needs: $found ? [] : $needs,
+            meaning: $found
+                    ? 'Hook work: knuckles straight, PIP and DIP bent, slowly. Not the knuckle roof, which holds '
+                        .'these muscles short.'
                     : '',
-            \sprintf(
+            wouldChange: \sprintf(
                 'A difference %s %.0f°.',
                 $found ? 'under' : 'of',
                 $this->settings->intrinsicDegrees,
@@ -75,10 +80,10 @@ final readonly class PartFindings
                 $this->hand->side,
                 State::Found,
                 $title.', held there by the fingers',
-                ['the fingers hold the thumb in the palm'],
-                [],
-                'Ease the fingers first, then the thumb.',
-                'Fingers that let the thumb out.',
+                because: ['the fingers hold the thumb in the palm'],
+                needs: [],
+                meaning: 'Ease the fingers first, then the thumb.',
+                wouldChange: 'Fingers that let the thumb out.',
             );
         }
         if (false === $out) {
@@ -87,12 +92,12 @@ final readonly class PartFindings
                 $this->hand->side,
                 State::Found,
                 $title,
-                ['the thumb does not come out without resistance'],
-                null === $trapped ? ['thumb_trapped'] : [],
-                'Thumb ladder first'.(
+                because: ['the thumb does not come out without resistance'],
+                needs: null === $trapped ? ['thumb_trapped'] : [],
+                meaning: 'Thumb ladder first'.(
                     null === $trapped ? ', unless the fingers hold it down: look.' : '.'
                 ),
-                'A thumb that rests outside the palm.',
+                wouldChange: 'A thumb that rests outside the palm.',
             );
         }
 
@@ -101,8 +106,8 @@ final readonly class PartFindings
             $this->hand->side,
             null === $out ? State::CannotTell : State::NotFound,
             $title,
-            true === $out ? ['the thumb rests outside, or comes out'] : [],
-            null === $out ? ['thumb_out'] : [],
+            because: true === $out ? ['the thumb rests outside, or comes out'] : [],
+            needs: null === $out ? ['thumb_out'] : [],
         );
     }
 
@@ -115,8 +120,8 @@ final readonly class PartFindings
                 $this->hand->side,
                 State::CannotTell,
                 'Cupped or clawed hand',
-                [],
-                ['curls'],
+                because: [],
+                needs: ['curls'],
             );
         }
 
@@ -125,16 +130,18 @@ final readonly class PartFindings
             $this->hand->side,
             $curls ? State::Found : State::NotFound,
             'Cupped or clawed hand',
-            [
+            because: [
                 $curls
                     ? 'rounds and stays folded at rest or one minute after use'
                     : 'does not stay folded; a cramp in one task only is no curling',
             ],
-            [],
-            $curls
-                    ? 'Short strong flexors, long weak extensors: extension, lifting, spreading and ball on the back of the hand before squeezing; keep the hand flat while it cools. Gripping to hide a tremor is one cause.'
+            needs: [],
+            meaning: $curls
+                    ? 'Short strong flexors, long weak extensors: extension, lifting, spreading and ball on the back '
+                        .'of the hand before squeezing; keep the hand flat while it cools. Gripping to hide a tremor '
+                        .'is one cause.'
                     : '',
-            $curls ? 'A hand that opens again within a minute.' : '',
+            wouldChange: $curls ? 'A hand that opens again within a minute.' : '',
         );
     }
 }

@@ -46,8 +46,8 @@ final readonly class ToneFindings
                 $this->hand->side,
                 State::CannotTell,
                 $name.': contracture or tone',
-                $because,
-                array_values(
+                because: $because,
+                needs: array_values(
                     array_filter(
                         [
                             null === $slow ? 'slow_angle:'.$group->value : null,
@@ -68,9 +68,11 @@ final readonly class ToneFindings
         $hard = null === $group->hardEndPart()
             ? null
             : $this->hand->answer('hard_end', $group->hardEndPart());
-        $isLimited = true === $hard
-            ? true
-            : (null === $full ? null : $full - $slow >= $this->settings->limitedBelowOtherDegrees);
+        $isLimited = match (true) {
+            true === $hard => true,
+            null === $full => null,
+            default => $full - $slow >= $this->settings->limitedBelowOtherDegrees,
+        };
         if (null !== $full) {
             $because[] = \sprintf('the other hand goes to %.0f°', $full);
         }
@@ -80,8 +82,8 @@ final readonly class ToneFindings
                 $this->hand->side,
                 State::CannotTell,
                 $name.': is the slow angle limited?',
-                $because,
-                ['other.slow_angle:'.$group->value],
+                because: $because,
+                needs: ['other.slow_angle:'.$group->value],
             );
         }
         [$title, $meaning] = match (true) {
@@ -105,10 +107,10 @@ final readonly class ToneFindings
             $this->hand->side,
             $found ? State::Found : State::NotFound,
             $found ? $title : $name.': slow angle not limited',
-            $because,
-            [],
-            $found ? $meaning : '',
-            \sprintf(
+            because: $because,
+            needs: [],
+            meaning: $found ? $meaning : '',
+            wouldChange: \sprintf(
                 'Under %.0f° speaks for contracture, %.0f° and more for tone.',
                 $this->settings->hardSpreadDegrees,
                 $this->settings->toneSpreadDegrees,

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Measure\Ink;
 
-/** How many pixels a millimetre has on one device, screen and zoom: from the width of a bank card held against the screen. */
+/**
+ * How many pixels a millimetre has on one device, screen and zoom: from the width of a bank card held against the
+ * screen.
+ */
 final readonly class Calibration
 {
     /** Width of an identification card, ISO/IEC 7810 ID-1. */

@@ -7,8 +7,10 @@ namespace HandGarden\Core\Measure\Ink;
 use HandGarden\Core\Measure\Steadiness\Steadiness;
 
 /**
- * A spiral or line that was followed. Every sample counts for the time until the next, so that a quick screen and a slow
- * one give the same figures: rms distance = sqrt(sum(d^2 dt) / sum(dt)); off the guide = share of time further away than
+ * A spiral or line that was followed. Every sample counts for the time until the next, so that a quick screen
+ * and a slow
+ * one give the same figures: rms distance = sqrt(sum(d^2 dt) / sum(dt)); off the guide = share of time further
+ * away than
  * half the width of the guide.
  */
 final readonly class GuidedInk
@@ -54,9 +56,9 @@ final readonly class GuidedInk
             $sheet->mm($rms),
             null === $length ? null : $length / $sheet->secondsDown(),
             100.0 * $off / $total,
-            $sheet->seconds(),
-            PathTremor::rateHz($sheet),
-            PathTremor::of($sheet),
+            seconds: $sheet->seconds(),
+            sampleHz: PathTremor::rateHz($sheet),
+            tremor: PathTremor::of($sheet),
         );
     }
 }

@@ -31,7 +31,8 @@ enum InkTask: string
             self::Line => 'Follow the line from one end to the other and back, until you are asked to stop.',
             self::Word => 'Write one word you write often, as you usually do.',
             self::Pattern => 'Write the same letter again and again, joined, to the end of the line.',
-            self::Tapping => 'Tap the two circles in turn with one finger, as quickly and evenly as you can, for 15 seconds.',
+            self::Tapping => 'Tap the two circles in turn with one finger, as quickly and evenly as you can, for 15 '
+                .'seconds.',
         };
     }
 

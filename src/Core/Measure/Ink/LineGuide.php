@@ -29,7 +29,13 @@ final readonly class LineGuide implements Guide
             $across = ($p->x - $this->x1) * -$uy + ($p->y - $this->y1) * $ux;
             $past = $along < 0.0 ? -$along : max(0.0, $along - $length);
 
-            return 0.0 === $past ? $across : ($across < 0.0 ? -1.0 : 1.0) * hypot($across, $past);
+            $away = hypot($across, $past);
+
+            return match (true) {
+                0.0 === $past => $across,
+                $across < 0.0 => -$away,
+                default => $away,
+            };
         }, $points);
     }
 

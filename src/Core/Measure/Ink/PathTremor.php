@@ -10,7 +10,10 @@ use HandGarden\Core\Measure\Steadiness\Steadiness;
 use HandGarden\Core\Measure\Steadiness\Stretch;
 use HandGarden\Core\Measure\Steadiness\Trace;
 
-/** Shaking in what was drawn: the velocity of the path, brought to an even rate, through the same analysis as a sensor's trace. */
+/**
+ * Shaking in what was drawn: the velocity of the path, brought to an even rate, through the same analysis as a
+ * sensor's trace.
+ */
 final class PathTremor
 {
     public const LEAST_HZ = 60.0;

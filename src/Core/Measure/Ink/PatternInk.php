@@ -7,7 +7,8 @@ namespace HandGarden\Core\Measure\Ink;
 use HandGarden\Core\Measure\Statistics;
 
 /**
- * A line of one letter written again and again, and whether it shrinks: height trend = 100 x (first third - last third) /
+ * A line of one letter written again and again, and whether it shrinks: height trend = 100 x (first third - last
+ * third) /
  * first third, over the heights of its up and down strokes in the order written. Above 0: it grew smaller.
  */
 final readonly class PatternInk
@@ -42,7 +43,7 @@ final readonly class PatternInk
                 null,
                 null,
                 $sheet->seconds(),
-                'Too few letters to say: six up and down strokes are needed.',
+                why: 'Too few letters to say: six up and down strokes are needed.',
             );
         }
         $third = intdiv(\count($heights), 3);
@@ -54,12 +55,13 @@ final readonly class PatternInk
             100.0 * ($first - $last) / $first,
             $sheet->mm(Statistics::mean(self::filled($heights))),
             $sheet->seconds(),
-            '',
+            why: '',
         );
     }
 
     /**
-     * Heights between turning points. A turn counts when the pen has come back by more than a sixth of the height of the
+     * Heights between turning points. A turn counts when the pen has come back by more than a sixth of the
+     * height of the
      * whole stroke, so that a shake does not cut a letter in two.
      *
      * @param non-empty-list<InkPoint> $stroke

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Measure\Ink;
 
-/** An Archimedean spiral: r = start + pitch x turns, clockwise on the screen from the right of the middle, in pixels. */
+/**
+ * An Archimedean spiral: r = start + pitch x turns, clockwise on the screen from the right of the middle, in
+ * pixels.
+ */
 final readonly class SpiralGuide implements Guide
 {
     public function __construct(
@@ -34,12 +37,12 @@ final readonly class SpiralGuide implements Guide
             $along = max(0.0, min($this->turns, $turn));
             $reach = $this->startRadius + $this->pitch * $along;
             $ends = abs($turn - $along);
-            $distances[] = $ends < 0.05
-                ? $radius - $reach
-                : ($radius < $reach ? -1.0 : 1.0) * hypot(
-                    $radius - $reach,
-                    2.0 * \M_PI * $ends * $reach,
-                );
+            $away = hypot($radius - $reach, 2.0 * \M_PI * $ends * $reach);
+            $distances[] = match (true) {
+                $ends < 0.05 => $radius - $reach,
+                $radius < $reach => -$away,
+                default => $away,
+            };
         }
 
         return $distances;

@@ -7,7 +7,8 @@ namespace HandGarden\Core\Measure\Ink;
 use HandGarden\Core\Measure\Statistics;
 
 /**
- * Two circles tapped in turn. Every touch counts as a tap, wherever it lands. Rhythm = 100 x standard deviation / mean of
+ * Two circles tapped in turn. Every touch counts as a tap, wherever it lands. Rhythm = 100 x standard deviation
+ * / mean of
  * the times between taps; slowing = 100 x (rate of the first third - rate of the last third) / rate of the first third,
  * thirds of the time.
  */
@@ -25,7 +26,8 @@ final readonly class TapRun
     }
 
     /**
-     * @param list<array{float, int|null}> $taps milliseconds from the first tap, and the circle that was hit: 0, 1 or null
+     * @param list<array{float, int|null}> $taps milliseconds from the first tap, and the circle that was hit: 0,
+     *     1 or null
      */
     public static function of(array $taps, float $seconds = self::SECONDS): self
     {
@@ -52,7 +54,7 @@ final readonly class TapRun
             \count($gaps) < 3 || 0.0 === Statistics::mean($gaps)
                 ? null
                 : 100.0 * Statistics::deviation($gaps) / Statistics::mean($gaps),
-            $first < 3 ? null : 100.0 * ($first - $last) / $first,
+            slowingPercent: $first < 3 ? null : 100.0 * ($first - $last) / $first,
         );
     }
 

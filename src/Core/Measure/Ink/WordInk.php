@@ -30,8 +30,8 @@ final readonly class WordInk
             $sheet->mm($bottom - $top),
             $right - $left,
             $bottom - $top,
-            $sheet->seconds(),
-            \count($sheet->strokes) - 1,
+            seconds: $sheet->seconds(),
+            penLifts: \count($sheet->strokes) - 1,
         );
     }
 }

@@ -36,7 +36,7 @@ final readonly class Steadiness
     {
         $spectrum = Spectrum::of($trace);
         if (null === $spectrum || $spectrum->windows < self::FEWEST_WINDOWS) {
-            return new self($signal, $spectrum, $trace->seconds(), null, null);
+            return new self($signal, $spectrum, $trace->seconds(), null, rms: null);
         }
         $peakHz = self::peak($spectrum);
 
@@ -45,7 +45,7 @@ final readonly class Steadiness
             $spectrum,
             $trace->seconds(),
             $peakHz,
-            null === $peakHz ? null : self::rmsAt($spectrum, $peakHz),
+            rms: null === $peakHz ? null : self::rmsAt($spectrum, $peakHz),
         );
     }
 

@@ -7,7 +7,8 @@ namespace HandGarden\Core\Measure\Steadiness;
 use HandGarden\Core\Measure\Statistics;
 
 /**
- * The same action in several set-ups, compared with the unsupported one. A set-up is better when its mean is lower by more
+ * The same action in several set-ups, compared with the unsupported one. A set-up is better when its mean is
+ * lower by more
  * than t(1 - 0.025/m; df) x s_pooled x sqrt(1/n + 1/n0), m being the number of comparisons (Bonferroni); with equal
  * numbers of trials this is sqrt(2/n).
  */
@@ -67,7 +68,9 @@ final readonly class SteadyingTrial
                     \count($list),
                     Statistics::mean($list),
                     $mean - Statistics::mean($list),
-                    $t * sqrt($scatter / $free) * sqrt(1.0 / \count($list) + 1.0 / \count($plain)),
+                    mustBeat: $t * sqrt($scatter / $free) * sqrt(
+                        1.0 / \count($list) + 1.0 / \count($plain),
+                    ),
                 );
             }
         }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Measure\Steadiness;
 
-/** Student's t distribution: its distribution function by the incomplete beta function (Abramowitz & Stegun 1964, 26.5.8 and 26.7.1). */
+/**
+ * Student's t distribution: its distribution function by the incomplete beta function (Abramowitz & Stegun 1964,
+ * 26.5.8 and 26.7.1).
+ */
 final class StudentT
 {
     /** The t that a share p of the distribution lies below; 0.5 <= p < 1. */

@@ -45,8 +45,8 @@ final readonly class Atom implements Condition
                 $this->code,
                 $this->argument,
                 $this->comparison,
-                $this->wanted,
-                $this->wantedText,
+                wanted: $this->wanted,
+                wantedText: $this->wantedText,
             );
     }
 

@@ -14,7 +14,8 @@ use HandGarden\Core\Measure\ToneGrade;
 final class ConditionParser
 {
     private const ATOM =
-        '/\G(?:(other|both|writing_hand|knife_hand)\.)?([a-z][a-z0-9_]*)(?:\(([^()\s]+)\))?(?:\s*(>=|<=|<|>|=)\s*(-?[0-9]+(?:\.[0-9]+)?\+?|[a-z]+))?/';
+        '/\G(?:(other|both|writing_hand|knife_hand)\.)?([a-z][a-z0-9_]*)(?:\(([^()\s]+)\))?'
+        .'(?:\s*(>=|<=|<|>|=)\s*(-?[0-9]+(?:\.[0-9]+)?\+?|[a-z]+))?/';
 
     private string $text = '';
     private int $at = 0;
@@ -76,7 +77,7 @@ final class ConditionParser
     private function atom(): Atom
     {
         if (
-            1 !== preg_match(self::ATOM, $this->text, $m, \PREG_UNMATCHED_AS_NULL, $this->at)
+            1 !== preg_match(self::ATOM, $this->text, $m, \PREG_UNMATCHED_AS_NULL, offset: $this->at)
             || \in_array($m[2], ['and', 'or', 'not'], true)
         ) {
             throw UnreadableCondition::at($this->text, $this->at, 'an atom');
@@ -93,8 +94,8 @@ final class ConditionParser
             $m[2],
             $m[3] ?? null,
             null === ($m[4] ?? null) ? null : Comparison::from($m[4]),
-            null === ($m[5] ?? null) ? null : self::value($wantedText),
-            $wantedText,
+            wanted: null === ($m[5] ?? null) ? null : self::value($wantedText),
+            wantedText: $wantedText,
         );
     }
 
@@ -112,7 +113,7 @@ final class ConditionParser
         $pattern = ctype_alpha($token)
             ? '/\G'.$token.'(?=[\s(])/'
             : '/\G'.preg_quote($token, '/').'/';
-        if (1 !== preg_match($pattern, $this->text, $m, 0, $this->at)) {
+        if (1 !== preg_match($pattern, $this->text, $m, 0, offset: $this->at)) {
             return false;
         }
         $this->at += \strlen($token);

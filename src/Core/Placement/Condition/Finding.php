@@ -20,7 +20,13 @@ final readonly class Finding
 
     public function negate(): self
     {
-        return new self($this->atom, $this->side, $this->found, $this->truth->not(), !$this->negated);
+        return new self(
+            $this->atom,
+            $this->side,
+            $this->found,
+            $this->truth->not(),
+            negated: !$this->negated,
+        );
     }
 
     /** A stable text such as `not curls` or `wrist_ext_hold_s>=5`. */

@@ -7,7 +7,10 @@ namespace HandGarden\Core\Placement\Condition;
 /** A truth with the atoms that make it so. */
 final readonly class Verdict
 {
-    /** @param list<Finding> $findings the atoms that decide: the failing ones of a false, the unknown ones of an unknown, all of a true */
+    /**
+     * @param list<Finding> $findings the atoms that decide: the failing ones of a false, the unknown ones of an
+     *    unknown, all of a true
+     */
     public function __construct(
         public Truth $truth,
         public array $findings,

@@ -7,7 +7,8 @@ namespace HandGarden\Core\Routine\Search;
 use HandGarden\Core\Routine\Limits;
 
 /**
- * An option of a group as steps, with what it takes and brings at most wherever it stands. Items that other groups could
+ * An option of a group as steps, with what it takes and brings at most wherever it stands. Items that other
+ * groups could
  * bring as well are left out of these sums: they are counted once, by `Shared`.
  */
 final readonly class Choice

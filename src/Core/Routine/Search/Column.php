@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine\Search;
 
-/** What the stages from each one on gain at one set of prices, at most, were positions free to change: quick, to find prices by. */
+/**
+ * What the stages from each one on gain at one set of prices, at most, were positions free to change: quick, to
+ * find prices by.
+ */
 final readonly class Column
 {
     /** @param array<int, Choice> $taken by stage, the choice that gains */
@@ -71,15 +74,15 @@ final readonly class Column
                     $taken[$i] = $gaining;
                 }
             }
-            $closer = $stage->closes ? max($closer, $stage->must ? 0.0 : $gain) : $closer;
+            if ($stage->closes) {
+                $closer = max($closer, $stage->must ? 0.0 : $gain);
+            }
             $gains += $stage->must ? $gain : max(0.0, $gain);
             $best = max($best, $gain);
         }
 
-        return new self(
-            $rest + self::withArea($gains, $best, $points) + min(0.0, $closer),
-            $taken,
-        ); // a closing item has to come in, at whatever price
+        // A closing item has to come in, at whatever price.
+        return new self($rest + self::withArea($gains, $best, $points) + min(0.0, $closer), $taken);
     }
 
     /** What the groups of an area gain when the points for its first item are still to be had. */

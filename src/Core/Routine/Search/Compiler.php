@@ -37,7 +37,7 @@ final class Compiler
     public function __construct(
         private readonly SittingRules $rules,
         private readonly Objective $objective,
-        private readonly bool $pinsNeedNothing,
+        private readonly bool $pinsNeedNothing = false,
     ) {
     }
 
@@ -92,7 +92,7 @@ final class Compiler
             $this->objective->weights->position,
         ), $group->options);
 
-        return new Stage($choices, $group->must, $area, $points, $closes);
+        return new Stage($choices, $group->must, $area, $points, closes: $closes);
     }
 
     private function step(Item $item, bool $free): Step
@@ -116,16 +116,16 @@ final class Compiler
             $item->seconds(),
             $item->seconds() * $item->rung->intensity,
             $item->worth,
-            $needs,
-            $gives,
-            $heavy,
-            $this->posture($item),
-            ($this->groupsOf[$item->key()] ?? 0) > 1 ? $this->bit('key', $item->key()) : 0,
-            null === $area ? 0 : $this->bit('area', $area),
-            null === $area ? 0 : $this->objective->ofArea($area),
-            (int) round(4 * $balance->extensionSeconds),
-            (int) round(4 * $balance->flexionSeconds),
-            self::partOf($item),
+            needs: $needs,
+            gives: $gives,
+            heavy: $heavy,
+            posture: $this->posture($item),
+            key: ($this->groupsOf[$item->key()] ?? 0) > 1 ? $this->bit('key', $item->key()) : 0,
+            area: null === $area ? 0 : $this->bit('area', $area),
+            areaPoints: null === $area ? 0 : $this->objective->ofArea($area),
+            opens: (int) round(4 * $balance->extensionSeconds),
+            grips: (int) round(4 * $balance->flexionSeconds),
+            parts: self::partOf($item),
         );
     }
 

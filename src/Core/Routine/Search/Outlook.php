@@ -7,8 +7,10 @@ namespace HandGarden\Core\Routine\Search;
 use HandGarden\Core\Routine\Limits;
 
 /**
- * The most that the stages from each one on can gain at one set of prices, by the position the arm is in, by whether the
- * stage's area is reached already and whether something closes the sitting already: worked out from the last stage back.
+ * The most that the stages from each one on can gain at one set of prices, by the position the arm is in, by
+ * whether the
+ * stage's area is reached already and whether something closes the sitting already: worked out from the last
+ * stage back.
  */
 final class Outlook
 {
@@ -76,23 +78,21 @@ final class Outlook
         $move = $this->pointsPerMove + $this->set->perSecond * Limits::POSTURE_CHANGE_SECONDS;
         $nets = $this->nets($at);
         $gains = $after; // right where nothing differs: places that cannot be at this stage are never asked for
-        $places = 0 === $stage->area
-            ? ($at < $this->closingFrom ? [0] : [0, 1])
-            : ($at < $this->closingFrom ? [0, 2] : [0, 1, 2, 3]);
+        $places = match (true) {
+            0 === $stage->area => $at < $this->closingFrom ? [0] : [0, 1],
+            $at < $this->closingFrom => [0, 2],
+            default => [0, 1, 2, 3],
+        };
         for ($posture = 0; $posture <= $this->postures; ++$posture) {
             foreach ($places as $flags) {
                 $place = 4 * $posture + $flags;
                 $reached = 0 !== ($flags & 2);
                 $closed = $flags & 1;
-                $best = $stage->must
-                    ? -\INF
-                    : $after[4 * $posture + ($sameArea && $reached ? 2 : 0) + $closed];
+                $leavesArea = $sameArea && $reached ? 2 : 0;
+                $best = $stage->must ? -\INF : $after[4 * $posture + $leavesArea + $closed];
                 foreach ($nets as [$net, $first, $last, $closes, $ownArea]) {
-                    $gain = $net + $after[
-                        4 * $last + (
-                            $sameArea && ($reached || $ownArea) ? 2 : 0
-                        ) + ($closed | $closes)
-                    ];
+                    $isInArea = $sameArea && ($reached || $ownArea);
+                    $gain = $net + $after[4 * $last + ($isInArea ? 2 : 0) + ($closed | $closes)];
                     if (0 !== $posture && $posture !== $first) {
                         $gain -= $move;
                     }
@@ -110,7 +110,10 @@ final class Outlook
         return $gains;
     }
 
-    /** @return list<array{float, int, int, int, bool}> what each choice that can be made gains over its price, its first and last position, whether it closes, and whether it reaches the stage's area */
+    /**
+     * @return list<array{float, int, int, int, bool}> what each choice that can be made gains over its price, its
+     *    first and last position, whether it closes, and whether it reaches the stage's area
+     */
     private function nets(int $at): array
     {
         $asked = $this->set->needs[$at] ?? [];

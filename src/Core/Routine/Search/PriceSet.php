@@ -11,8 +11,10 @@ final readonly class PriceSet
     private array $later;
 
     /**
-     * @param float                          $perOpening points for a quarter second of opening work more than gripping: what the shortfall would cost, or less
-     * @param array<int, array<int, float>>  $needs      what a stage pays, by stage and place of the bit, to whichever earlier item meets it
+     * @param float                          $perOpening points for a quarter second of opening work more than
+     *     gripping: what the shortfall would cost, or less
+     * @param array<int, array<int, float>>  $needs      what a stage pays, by stage and place of the bit, to
+     *     whichever earlier item meets it
      */
     public function __construct(
         public float $perSecond,

@@ -71,9 +71,7 @@ final class Prices
             $this->sets[] = $this->descend(
                 $at,
                 $this->sets[array_key_last($this->sets) ?? -1] ?? null,
-                $ofSeconds * $seconds,
-                $ofEffort * $effort,
-                $ofItems * $homeItems,
+                [$ofSeconds * $seconds, $ofEffort * $effort, $ofItems * $homeItems],
             );
         }
     }
@@ -91,8 +89,8 @@ final class Prices
                     $set,
                     $gives,
                     $reach,
-                    $this->postures,
-                    $this->weights->position,
+                    postures: $this->postures,
+                    pointsPerMove: $this->weights->position,
                 );
             }
             $this->outlooks[$gives][$reach] = $outlooks;
@@ -130,7 +128,8 @@ final class Prices
     /**
      * Prices for what is left at a place where the search is held up.
      *
-     * @param int $toBeat points that the whole sitting has to exceed: where the bound comes down to them, the place is done with
+     * @param int $toBeat points that the whole sitting has to exceed: where the bound comes down to them, the
+     *     place is done with
      */
     public function learn(
         int $stage,
@@ -144,12 +143,10 @@ final class Prices
         $this->sets[] = $this->descend(
             $stage,
             null,
-            (float) $seconds,
-            (float) $effort,
-            (float) $homeItems,
-            $gives,
-            $state,
-            (float) ($toBeat - $state->points),
+            [(float) $seconds, (float) $effort, (float) $homeItems],
+            given: $gives,
+            state: $state,
+            target: (float) ($toBeat - $state->points),
         );
         $this->shared->forget();
     }
@@ -171,15 +168,15 @@ final class Prices
     }
 
     /**
-     * Prices at which the bound from this stage on is low, by subgradient steps that grow shorter: what is asked for too
-     * much at its price becomes dearer, what is left over cheaper.
+     * Prices at which the bound from this stage on is low, by subgradient steps that grow shorter: what is asked
+     * for too much at its price becomes dearer, what is left over cheaper.
+     *
+     * @param array{float, float, float} $left seconds, effort, items at home
      */
     private function descend(
         int $stage,
         ?PriceSet $start,
-        float $seconds,
-        float $effort,
-        float $homeItems,
+        array $left,
         ?int $given = null,
         State $state = new State(),
         ?float $target = null,
@@ -198,12 +195,12 @@ final class Prices
         );
         $shared = $this->shared->open($stage, $state->keys, $reach);
         for ($i = 0; $i < (null === $start ? self::STEPS : self::STEPS_ON); ++$i) {
-            $column = Column::of($this->stages, $set, $gives, $reach, $stage);
-            $bound = $column->gain + $this->shared
-                ->gain($shared, 0, $set)
-                    + $set->perSecond * $seconds
-                    + $set->perEffort * $effort
-                    + $set->perItem * $homeItems;
+            $column = Column::of($this->stages, $set, $gives, $reach, downTo: $stage);
+            $bound = $column->gain
+                + $this->shared->gain($shared, 0, $set)
+                + $set->perSecond * $left[0]
+                + $set->perEffort * $left[1]
+                + $set->perItem * $left[2];
             if ($bound < $least) {
                 [$best, $least] = [$set, $bound];
             }
@@ -217,9 +214,9 @@ final class Prices
                 $set,
                 $column,
                 $this->shared->taken($shared, $set),
-                [max(1.0, $seconds), max(1.0, $effort), max(1.0, $homeItems)],
-                $step,
-                $gives !== $reach,
+                [max(1.0, $left[0]), max(1.0, $left[1]), max(1.0, $left[2])],
+                step: $step,
+                withNeeds: $gives !== $reach,
             );
             $step *= self::COOLING;
         }
@@ -290,7 +287,7 @@ final class Prices
             max(0.0, $set->perEffort + $by * $over[1] * 8.0 / $left[1]),
             max(0.0, $set->perItem + $by * $over[2] * 8.0 / $left[2]),
             min($this->weights->balance / 40.0, max(0.0, $set->perOpening - $by * $opens / 1600.0)),
-            $needs,
+            needs: $needs,
         );
     }
 }

@@ -8,7 +8,6 @@ use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\Objective;
 use HandGarden\Core\Routine\OptionGroup;
-use HandGarden\Core\Routine\SittingRules;
 
 /**
  * Branch and bound over the groups in sitting order. Exact unless the work runs out, which is counted and never
@@ -50,14 +49,12 @@ final class Search
     /** @param list<OptionGroup> $groups in the order of a sitting */
     public function __construct(
         array $groups,
-        SittingRules $rules,
+        Compiler $compiler,
         private readonly Objective $objective,
         private readonly Limits $limits,
         ?Item $pause,
-        bool $pinsNeedNothing = false,
         private readonly int $mostWork = self::MOST_WORK,
     ) {
-        $compiler = new Compiler($rules, $objective, $pinsNeedNothing);
         $this->stages = $compiler->stages($groups);
         $this->pause = $compiler->pause($pause);
         [$this->lastOf, $this->closing] = self::frame($this->stages);
@@ -67,11 +64,14 @@ final class Search
             $objective->weights,
             $limits->seconds() + Limits::BETWEEN_SECONDS,
             $this->effortBudget,
-            $limits->homeItems,
+            homeItems: $limits->homeItems,
         );
     }
 
-    /** @param ?int $atLeast a value that is known to be possible here, such as that of a shorter sitting: what is not better is not looked for */
+    /**
+     * @param ?int $atLeast a value that is known to be possible here, such as that of a shorter sitting: what is
+     *    not better is not looked for
+     */
     public function best(?int $atLeast = null): ?Found
     {
         $this->best = null;
@@ -121,7 +121,10 @@ final class Search
         }
     }
 
-    /** A first good answer, so that the walk has something to beat: stage by stage, going on with the few that promise most. */
+    /**
+     * A first good answer, so that the walk has something to beat: stage by stage, going on with the few that
+     * promise most.
+     */
     private function sweep(State $start): void
     {
         $front = [$start];
@@ -147,7 +150,10 @@ final class Search
         }
     }
 
-    /** @return list<array{int, State}> each way on with its bound, what promises most first; ties keep the order of the choices */
+    /**
+     * @return list<array{int, State}> each way on with its bound, what promises most first; ties keep the order of
+     *    the choices
+     */
     private function next(int $at, State $state): array
     {
         $next = [];
@@ -261,16 +267,16 @@ final class Search
             $points,
             $seconds,
             $effort,
-            $homeItems,
-            $gives,
-            $keys,
-            $areas,
-            $opens,
-            $grips,
-            $parts,
-            $heavyBefore,
-            $heavyLast,
-            $posture,
+            homeItems: $homeItems,
+            gives: $gives,
+            keys: $keys,
+            areas: $areas,
+            opens: $opens,
+            grips: $grips,
+            parts: $parts,
+            heavyBefore: $heavyBefore,
+            heavyLast: $heavyLast,
+            posture: $posture,
         );
     }
 

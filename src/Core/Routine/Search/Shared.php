@@ -6,10 +6,16 @@ namespace HandGarden\Core\Routine\Search;
 
 use HandGarden\Core\Routine\Limits;
 
-/** Items that more than one group could bring, such as the letting go after each kind of gripping: a sitting has each once. */
+/**
+ * Items that more than one group could bring, such as the letting go after each kind of gripping: a sitting has
+ * each once.
+ */
 final class Shared
 {
-    /** @var array<int, array{int, int, int, int, int}> by bit: worth, points of its area, seconds, effort, and the bit of its area */
+    /**
+     * @var array<int, array{int, int, int, int, int}> by bit: worth, points of its area, seconds, effort, and the
+     *    bit of its area
+     */
     private array $items = [];
 
     /** @var list<int> bits that this stage and those after it could bring */

@@ -44,7 +44,10 @@ final readonly class Step
     ) {
     }
 
-    /** Another group could bring it as well, and it is not part of a block, which counts as one item whatever its length. */
+    /**
+     * Another group could bring it as well, and it is not part of a block, which counts as one item whatever its
+     * length.
+     */
     public function isShared(): bool
     {
         return 0 !== $this->key && null === $this->item->block;

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\Architecture;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** One thought a line, held for every file. */
+final class AirTest extends TestCase
+{
+    private static ?Air $air = null;
+
+    public function testALineOfCodeHoldsOneThought(): void
+    {
+        self::assertLessThanOrEqual(6.5, self::air()->tokensPerLine());
+    }
+
+    public function testNoLineOfPhpIsWiderThanTheColumns(): void
+    {
+        self::assertSame([], self::air()->wideLines);
+    }
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function otherFiles(): iterable
+    {
+        yield 'templates' => ['twig', ['templates', 'bench']];
+        yield 'scripts' => ['js', ['assets', 'tests']];
+        yield 'modules' => ['mjs', ['bin', 'bench', 'tests']];
+        yield 'styles' => ['css', ['assets']];
+    }
+
+    /** @param list<string> $folders */
+    #[DataProvider('otherFiles')]
+    public function testNoOtherLineIsWiderThanTheColumns(string $ending, array $folders): void
+    {
+        $wide = [];
+        foreach (Air::files($ending, ...array_map(self::inProject(...), $folders)) as $file) {
+            array_push($wide, ...Air::wide($file, (string) file_get_contents($file)));
+        }
+
+        self::assertSame([], $wide);
+    }
+
+    public function testNoTernaryStandsInATernary(): void
+    {
+        self::assertSame([], self::air()->nestedTernaries);
+    }
+
+    public function testOnlyValuesAreMadeOfMoreThanSixParts(): void
+    {
+        self::assertSame([], self::air()->longParameterLists);
+    }
+
+    public function testFromTheFifthOnArgumentsHaveNames(): void
+    {
+        self::assertSame([], self::air()->bareCalls);
+    }
+
+    private static function air(): Air
+    {
+        return self::$air ??= Air::ofTree(
+            ...array_map(self::inProject(...), ['src', 'tests', 'bench', 'migrations', 'config']),
+        );
+    }
+
+    private static function inProject(string $folder): string
+    {
+        return \dirname(__DIR__, 2).'/'.$folder;
+    }
+}
