@@ -14,6 +14,7 @@ use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Measure\ToneGrade;
 use HandGarden\Core\Measure\Unit;
+use HandGarden\Core\Placement\FactCode;
 use HandGarden\Core\Placement\Needed;
 use HandGarden\Core\Placement\Words;
 
@@ -103,7 +104,7 @@ final readonly class MeasureView
             if ([] === $fields) {
                 continue;
             }
-            $key = $fact->code.'|'.$fact->argument;
+            $key = (new FactCode($fact->code, $fact->argument))->text();
             $rows[$key] ??= [
                 'label' => $words->name($fact->code, $fact->argument),
                 'how' => $this->howOf($fields),

@@ -6,6 +6,7 @@ namespace HandGarden\Planning;
 
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Placement\Placements;
+use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Placement\RungState;
 
 /** A short-term goal beside where the client stands today. */
@@ -71,7 +72,7 @@ final readonly class GoalView
                 if (self::mayBe($placed->of($rung->id)?->state)) {
                     $choices[
                         $placed->ladder->name.', '.$placed->side->value
-                    ][$rung->id.'|'.$placed->side->value] = $rung->name;
+                    ][(new RungOnSide($rung->id, $placed->side))->text()] = $rung->name;
                 }
             }
         }

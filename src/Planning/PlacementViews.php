@@ -9,6 +9,7 @@ use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\LadderState;
 use HandGarden\Core\Placement\Needed;
 use HandGarden\Core\Placement\Placements;
+use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Placement\RungPlacement;
 use HandGarden\Core\Placement\RungState;
 use HandGarden\Core\Placement\Words;
@@ -35,7 +36,7 @@ final readonly class PlacementViews
             $isBud = $placed->ladder->kind->isClimbed() ? $rung->rung === $standing : $rung->isIn();
             $reached = $reached && !$isBud;
             $leaf = $reached
-                || \in_array($rung->rung->id.'|'.$placed->side->value, $this->approved, true);
+                || \in_array((new RungOnSide($rung->rung->id, $placed->side))->text(), $this->approved, true);
             $nodes[] = new NodeView(
                 $rung->rung->id,
                 $rung->rung->name,

@@ -11,6 +11,8 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Data\Node;
+use HandGarden\Core\Placement\RungOnSide;
+use HandGarden\Core\Routine\ItemKey;
 
 /** What a therapist decided for one client: overrides, approved rungs, doses, suspensions and the routine. */
 final readonly class PlanRepository
@@ -66,7 +68,7 @@ final readonly class PlanRepository
         return array_values(
             array_unique(
                 array_map(
-                    static fn (ApprovedRung $a): string => $a->rungId.'|'.$a->side->value,
+                    static fn (ApprovedRung $a): string => (new RungOnSide($a->rungId, $a->side))->text(),
                     $this->entities->getRepository(ApprovedRung::class)->findBy(
                         $this->scope($client),
                     ),
@@ -85,7 +87,7 @@ final readonly class PlanRepository
                 ['at' => 'ASC', 'id' => 'ASC'],
             ) as $kept
         ) {
-            $rungId = explode('|', $kept->itemKey)[0];
+            $rungId = ItemKey::fromText($kept->itemKey)->rungId ?? '';
             if ($this->catalogue->get()->hasRung($rungId)) {
                 $doses[$kept->itemKey] = DoseFormat::read(
                     Node::root($kept->dose),

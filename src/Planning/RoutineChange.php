@@ -14,6 +14,7 @@ use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Routine\Draft;
 use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Kept;
 use HandGarden\Core\Routine\Swaps;
 use HandGarden\Web\Clock;
@@ -99,7 +100,7 @@ final readonly class RoutineChange
 
     private function nameOf(string $key): string
     {
-        $id = explode('|', $key)[0];
+        $id = ItemKey::fromText($key)->rungId ?? '';
 
         return $this->catalogue->get()->hasRung($id)
             ? $this->catalogue->get()->rung($id)->name
@@ -161,12 +162,9 @@ final readonly class RoutineChange
             throw new RefusedChange($rung->name.' is kept out by screening. '.$blocks[0]->text());
         }
 
-        if (
-            [] !== array_intersect(
-                [$rungId.'|'.$hands->value, ClientFacts::EVERYTHING],
-                $this->plan->facts($client)->suspended,
-            )
-        ) {
+        $key = (new ItemKey($rungId, $hands))->text();
+        $resting = array_intersect([$key, ClientFacts::EVERYTHING], $this->plan->facts($client)->suspended);
+        if ([] !== $resting) {
             throw new RefusedChange(
                 $rung->name.' rests after a symptom until a therapist reopens it under Decisions.',
             );
@@ -175,7 +173,7 @@ final readonly class RoutineChange
         return new Item(
             $rung,
             $hands,
-            $this->plans->doses($client)[$rungId.'|'.$hands->value] ?? $rung->startDose,
+            $this->plans->doses($client)[$key] ?? $rung->startDose,
             'Added by the therapist',
             kept: new Kept($note),
         );

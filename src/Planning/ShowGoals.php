@@ -9,8 +9,8 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Goal\Distances;
+use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -60,8 +60,9 @@ final class ShowGoals extends AbstractController
                 Response::HTTP_SEE_OTHER,
             );
         }
-        [$rungId, $sideName] = explode('|', (string) $form->get('rung', '')) + [1 => ''];
-        $side = Side::tryFrom($sideName);
+        $chosen = RungOnSide::fromText((string) $form->get('rung', ''));
+        $rungId = $chosen->rungId ?? '';
+        $side = $chosen?->side;
         $by = \DateTimeImmutable::createFromFormat(
             '!Y-m-d',
             (string) $form->get('by', ''),

@@ -12,6 +12,7 @@ use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Routine\Draft;
 use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Swaps;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -47,10 +48,11 @@ final class ShowRoutine extends AbstractController
             : null;
         $forbidden = [];
         foreach ($values['routine']->forbidden ?? [] as $key) {
-            [$rungId, $hands] = explode('|', $key) + [1 => ''];
-            $forbidden[$key] = (
-                $catalogue->hasRung($rungId) ? $catalogue->rung($rungId)->name : $rungId
-            ).' ('.$hands.')';
+            $item = ItemKey::fromText($key);
+            $name = null !== $item && $catalogue->hasRung($item->rungId)
+                ? $catalogue->rung($item->rungId)->name
+                : $item->rungId ?? $key;
+            $forbidden[$key] = $name.' ('.($item->hands->value ?? '').')';
         }
 
         return $this->render('Planning/routine.html.twig', $values + [

@@ -54,7 +54,7 @@ final readonly class ClientFacts
 
     public function isMet(string $rungId, Side $side): bool
     {
-        return \in_array($rungId.'|'.$side->value, $this->met, true);
+        return \in_array((new RungOnSide($rungId, $side))->text(), $this->met, true);
     }
 
     /** @param list<string> $met */

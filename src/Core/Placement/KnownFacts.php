@@ -81,7 +81,7 @@ final class KnownFacts implements FactSource
 
     public function value(string $code, ?string $argument, Side $side): float|bool|string|null
     {
-        $key = $code.'|'.$argument.'|'.$side->value;
+        $key = (new FactCode($code, $argument))->text($side);
         if (!\array_key_exists($key, $this->memo)) {
             $value = $this->direct($code, $argument, $side)
                 ?? (null === $argument ? $this->fromStrongerEvidence($code, $side) : null);

@@ -290,11 +290,8 @@ final readonly class Placer
                 if (!$this->catalogue->vocabulary->isTaken($finding->atom->code)) {
                     continue; // follows from other ladders or from people
                 }
-                $key = $finding->atom->code.'|'.$finding->atom->argument.'|'.(
-                    $this->catalogue->vocabulary->isSided($finding->atom->code)
-                        ? $finding->side->value
-                        : ''
-                );
+                $isSided = $this->catalogue->vocabulary->isSided($finding->atom->code);
+                $key = $finding->atom->fact()->text($isSided ? $finding->side : null);
                 $atoms[$key] = $finding;
                 $waiting[$key][$ladder->ladder->key] = true;
             }
@@ -331,9 +328,7 @@ final readonly class Placer
     {
         $seen = [];
         foreach ($findings as $finding) {
-            $seen[
-                $finding->atom->code.'|'.$finding->atom->argument.'|'.$finding->side->value
-            ] ??= $finding;
+            $seen[$finding->atom->fact()->text($finding->side)] ??= $finding;
         }
 
         return array_values($seen);

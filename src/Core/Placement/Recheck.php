@@ -45,9 +45,7 @@ final readonly class Recheck
                     ) {
                         continue; // answered once and for all by 'wholly unaffected'
                     }
-                    $key = $atom->code.'|'.$atom->argument.'|'.(
-                        $vocabulary->isSided($atom->code) ? $side->value : ''
-                    );
+                    $key = $atom->fact()->text($vocabulary->isSided($atom->code) ? $side : null);
                     $ladders[$key][$placed->ladder->key] = true;
                     $needed[$key] = new Needed(
                         $atom->code,

@@ -8,6 +8,7 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\ProgressKind;
 use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Placement\RungOnSide;
 
 /** Reads from the log which rungs have met their move-up evidence: the cap of the last rule, met on enough days. */
 final readonly class Evidence
@@ -28,10 +29,8 @@ final readonly class Evidence
                 continue;
             }
             if ($this->isMet($this->catalogue->rung($lines[0]->rungId), $lines)) {
-                foreach (Side::cases() as $side) {
-                    if ($lines[0]->hands->covers($side)) {
-                        $met[] = $lines[0]->rungId.'|'.$side->value;
-                    }
+                foreach (RungOnSide::forHands($lines[0]->rungId, $lines[0]->hands) as $reached) {
+                    $met[] = $reached->text();
                 }
             }
         }

@@ -6,6 +6,7 @@ namespace HandGarden\Core\Progress;
 
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Routine\Hands;
+use HandGarden\Core\Routine\ItemKey;
 
 /** One item as it was really done. Days are the client's own calendar days. */
 final readonly class LogLine
@@ -42,7 +43,7 @@ final readonly class LogLine
 
     public function itemKey(): string
     {
-        return $this->rungId.'|'.$this->hands->value;
+        return (new ItemKey($this->rungId, $this->hands))->text();
     }
 
     /** Pain after the item; late pain counts as 4 and up by 1. */

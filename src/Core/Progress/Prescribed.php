@@ -8,6 +8,7 @@ use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\ItemKey;
 
 /** An item as it is prescribed now. */
 final readonly class Prescribed
@@ -40,6 +41,6 @@ final readonly class Prescribed
 
     public function key(): string
     {
-        return $this->rung->id.'|'.$this->hands->value;
+        return (new ItemKey($this->rung->id, $this->hands))->text();
     }
 }

@@ -6,6 +6,7 @@ namespace HandGarden\Core\Progress;
 
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Routine\Hands;
+use HandGarden\Core\Routine\ItemKey;
 
 /** A suggested change, with what speaks for it; a therapist decides. */
 final readonly class Proposal
@@ -45,6 +46,6 @@ final readonly class Proposal
     {
         return null === $this->rungId || null === $this->hands
             ? null
-            : $this->rungId.'|'.$this->hands->value;
+            : (new ItemKey($this->rungId, $this->hands))->text();
     }
 }

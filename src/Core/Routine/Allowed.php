@@ -170,7 +170,7 @@ final class Allowed
     {
         return $this->shortened(
             $rung,
-            $this->brief->doses[$rung->id.'|'.$hands->value] ?? $rung->startDose,
+            $this->brief->doses[(new ItemKey($rung->id, $hands))->text()] ?? $rung->startDose,
         );
     }
 

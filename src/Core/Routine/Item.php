@@ -34,7 +34,7 @@ final readonly class Item
     /** What log and prescriptions know the item by. */
     public function key(): string
     {
-        return $this->rung->id.'|'.$this->hands->value;
+        return (new ItemKey($this->rung->id, $this->hands))->text();
     }
 
     public function seconds(): int

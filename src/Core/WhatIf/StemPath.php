@@ -9,6 +9,7 @@ use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Placement\RungPlacement;
 use HandGarden\Core\Routine\Hands;
+use HandGarden\Core\Routine\ItemKey;
 
 /** What the rules would propose for one item over the weeks, were it done as often as assumed. */
 final readonly class StemPath
@@ -34,7 +35,7 @@ final readonly class StemPath
 
     public function key(): string
     {
-        return $this->start->id.'|'.$this->hands->value;
+        return (new ItemKey($this->start->id, $this->hands))->text();
     }
 
     public function dayOf(string $rungId): ?\DateTimeImmutable

@@ -10,6 +10,7 @@ use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Outcome;
 use HandGarden\Core\Progress\Prescribed;
@@ -112,23 +113,10 @@ final readonly class WhatIf
                 continue;
             }
             if (ProposalKind::NextRung === $proposal->kind && null === $course->waitsFor) {
-                $sides = array_values(
-                    array_filter(
-                        Side::cases(),
-                        static fn (Side $s): bool => $course->now->hands->covers($s),
-                    ),
-                );
-                $met = array_values(
-                    array_unique(
-                        [
-                            ...$met,
-                            ...array_map(
-                                static fn (Side $s): string => $course->now->rung->id.'|'.$s->value,
-                                $sides,
-                            ),
-                        ],
-                    ),
-                );
+                foreach (RungOnSide::forHands($course->now->rung->id, $course->now->hands) as $reached) {
+                    $met[] = $reached->text();
+                }
+                $met = array_values(array_unique($met));
                 $this->climb(
                     $course,
                     (new Placer($this->catalogue))->place($facts->withMet($met), $today),

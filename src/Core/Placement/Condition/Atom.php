@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Core\Placement\Condition;
 
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Placement\FactCode;
 
 /** `code`, `code(argument)` with a side prefix or a comparison: `both.opening_active_pct>=60`. */
 final readonly class Atom implements Condition
@@ -18,6 +19,11 @@ final readonly class Atom implements Condition
         public float|string|null $wanted = null,
         public string $wantedText = '',
     ) {
+    }
+
+    public function fact(): FactCode
+    {
+        return new FactCode($this->code, $this->argument);
     }
 
     public function judge(FactSource $facts, Side $side): Verdict
