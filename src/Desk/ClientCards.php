@@ -43,8 +43,7 @@ final readonly class ClientCards
             (SELECT count(*) FROM approved_rung WHERE client_id = c.id),
             (SELECT count(*)::text || count(reopened_at) FROM suspension WHERE client_id = c.id),
             (SELECT string_agg(id || version::text, ',' ORDER BY id) FROM routine WHERE client_id = c.id),
-            (SELECT count(*)::text || max(received_at) || count(*) FILTER (WHERE hurt_later)
-                FROM log_entry WHERE client_id = c.id),
+            (SELECT count(*)::text || max(received_at) FROM sitting_event WHERE client_id = c.id),
             (SELECT count(*)::text || count(finished_at) || sum(length(note)) FROM sitting WHERE client_id = c.id),
             (SELECT count(*) FROM decision WHERE client_id = c.id),
             (SELECT count(*)::text || sum(length(note)) || count(signed_at) FROM visit WHERE client_id = c.id),

@@ -32,14 +32,14 @@ final readonly class Overview
     {
         $ids = array_map(static fn (Client $c): string => $c->id, $clients);
         $last = $this->column(
-            "SELECT client_id, max(day) FROM log_entry WHERE client_id IN (?) AND body->>'outcome' <> 'skipped' "
+            "SELECT client_id, max(day) FROM sitting_item WHERE client_id IN (?) AND told->>'outcome' <> 'skipped' "
                 .'GROUP BY client_id',
             $ids,
         );
         // A little more than a week: which seven days count depends on the zone of the client.
         $days = $this->column(
-            "SELECT client_id, string_agg(DISTINCT day::text, ',') FROM log_entry WHERE client_id IN (?) AND day > "
-                ."CURRENT_DATE - 9 AND body->>'outcome' <> 'skipped' GROUP BY client_id",
+            "SELECT client_id, string_agg(DISTINCT day::text, ',') FROM sitting_item WHERE client_id IN (?) AND day > "
+                ."CURRENT_DATE - 9 AND told->>'outcome' <> 'skipped' GROUP BY client_id",
             $ids,
         );
         $rest = $this->column(

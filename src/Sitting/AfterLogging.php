@@ -41,12 +41,19 @@ final readonly class AfterLogging
             $key,
             \sprintf(
                 '%s: %s on %s.',
-                $this->catalogue->get()->rung($line->rungId)->name,
+                $this->nameOf($line->rungId),
                 $what,
                 $line->day->format('j M'),
             ),
             $this->clock->now(),
         );
+    }
+
+    private function nameOf(string $rungId): string
+    {
+        $catalogue = $this->catalogue->get();
+
+        return $catalogue->hasRung($rungId) ? $catalogue->rung($rungId)->name : $rungId;
     }
 
     /** Looks again at the last line of each item, after late pain was told. */

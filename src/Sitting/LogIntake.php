@@ -7,24 +7,23 @@ namespace HandGarden\Sitting;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Content\Format\LogFormat;
+use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\LogLine;
-use HandGarden\Core\Routine\Item;
-use HandGarden\Planning\RoutineFormat;
+use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Web\Clock;
 use Symfony\Component\Uid\Uuid;
 
 /**
- * Takes one log line. The device names it with a UUID of its own: the same line twice is stored once, the same
- * name with
- * another body is refused.
+ * Takes one line of an item as an event. The device names it with a UUID of its own: the same event twice is stored
+ * once, the same name with another body is refused. Event, fold and what follows from it are kept together.
  */
 final readonly class LogIntake
 {
-    private const CLOCK_TOLERANCE_SECONDS = 600;
+    private const ENVELOPE = ['id', 'item', 'device', 'seq', 'device_at', 'sent_at'];
 
     public function __construct(
         private SittingRepository $sittings,
@@ -38,84 +37,100 @@ final readonly class LogIntake
      * @throws InvalidData    naming the field
      * @throws DifferentBody
      */
-    public function take(Sitting $sitting, Client $client, Node $line, string $staffId): LogEntry
+    public function take(Sitting $sitting, Client $client, Node $line, Actor $actor): SittingEvent
     {
-        $line->only('id', 'item', 'device_at', ...LogFormat::BODY);
-        $id = mb_strtolower($line->get('id')->string());
-        if (!Uuid::isValid($id)) {
-            throw $line->get('id')->fail('is not a UUID');
-        }
-        $items = (new RoutineFormat($this->catalogue->get()))->read($sitting->items);
-        $place = $line->get('item')->int(0, max(0, \count($items) - 1));
-        $item = $items[$place] ?? throw $line->get('item')->fail('is not an item of this sitting');
+        $line->only(...self::ENVELOPE, ...LogFormat::BODY);
+        $id = self::uuid($line->get('id'));
+        $item = $this->item($sitting, $line->get('item'));
         $body = self::bodyOf($line);
-        $hash = hash('sha256', $sitting->id.'|'.$place.'|'.json_encode($body, \JSON_THROW_ON_ERROR));
-        $existing = $this->sittings->entry($id);
+        $hash = SittingEvent::hash($sitting->id, $line->get('item')->scalarText(), $body);
+        $existing = $this->sittings->event($id);
         if (null !== $existing) {
             return $this->same($existing, $sitting, $hash);
         }
-        $now = $this->clock->now();
-        $deviceAt = self::deviceTime($line, $now);
-        $off = abs($deviceAt->getTimestamp() - $now->getTimestamp()) > self::CLOCK_TOLERANCE_SECONDS
-            && $deviceAt > $now;
-        $day = Clock::dayOf($off ? $now : $deviceAt, $client->zone);
-        $checked = $this->check($line, $id, $sitting, $item, day: $day);
-        $entry = new LogEntry(
+        $told = LogFormat::told($line);
+        $time = $this->time($line, $client);
+        $event = new SittingEvent(
             $id,
             $sitting->clinicId,
             $sitting->clientId,
             $sitting->id,
-            item: $place,
-            rungId: $item->rung->id,
-            hands: $item->hands,
-            dose: DoseFormat::write($item->dose),
+            itemId: $item->id,
+            actorKind: $actor->kind,
+            actorId: $actor->id,
+            deviceId: null === $line->optional('device') ? null : self::uuid($line->get('device')),
+            seq: $line->optional('seq')?->int(0),
+            kind: EventKind::Line,
             body: $body,
             bodyHash: $hash,
-            day: $day,
-            clockOff: $off,
-            deviceAt: $deviceAt,
-            receivedAt: $now,
-            byStaffId: $staffId,
+            deviceAt: $time->deviceAt,
+            offsetSeconds: $time->offsetSeconds,
+            at: $time->at,
+            day: $time->day,
+            receivedAt: $time->receivedAt,
+        );
+        $logged = LogLine::of(
+            $item->id,
+            $sitting->id,
+            new ItemKey($item->rungId, $item->hands),
+            $this->sittings->doseOf($item),
+            day: $time->day,
+            told: $told,
         );
         try {
-            $this->sittings->keep($entry);
+            $this->sittings->together(function () use ($event, $client, $logged): void {
+                $this->sittings->record($event);
+                $this->afterLogging->line($client, $logged);
+            });
         } catch (UniqueConstraintViolationException) {
             throw DifferentBody::meanwhile($id);
         }
-        $this->afterLogging->line($client, $checked);
 
-        return $entry;
+        return $event;
     }
 
-    private function same(LogEntry $existing, Sitting $sitting, string $hash): LogEntry
+    /** @throws InvalidData */
+    private static function uuid(Node $node): string
+    {
+        $id = mb_strtolower($node->string());
+
+        return Uuid::isValid($id) ? $id : throw $node->fail('is not a UUID');
+    }
+
+    /**
+     * An item is named by its id. A page that was opened before items had ids names it by where it stands among the
+     * exercises that the catalogue has.
+     *
+     * @throws InvalidData
+     */
+    private function item(Sitting $sitting, Node $named): SittingItem
+    {
+        $items = $this->sittings->items($sitting);
+        if (\is_int($named->raw())) {
+            $known = array_values(array_filter(
+                $items,
+                fn (SittingItem $i): bool => $this->catalogue->get()->hasRung($i->rungId),
+            ));
+
+            return $known[$named->int(0, max(0, \count($known) - 1))]
+                ?? throw $named->fail('is not an item of this sitting');
+        }
+        $id = $named->string();
+        foreach ($items as $item) {
+            if ($item->id === $id) {
+                return $item;
+            }
+        }
+        throw $named->fail('is not an item of this sitting');
+    }
+
+    private function same(SittingEvent $existing, Sitting $sitting, string $hash): SittingEvent
     {
         if ($existing->clinicId !== $sitting->clinicId || $existing->bodyHash !== $hash) {
             throw DifferentBody::of($existing->id);
         }
 
         return $existing;
-    }
-
-    private function check(
-        Node $line,
-        string $id,
-        Sitting $sitting,
-        Item $item,
-        \DateTimeImmutable $day,
-    ): LogLine {
-        if (mb_strlen($line->optional('note')?->string() ?? '') > 2000) {
-            throw $line->get('note')->fail('is longer than 2000 letters');
-        }
-
-        return LogFormat::body(
-            $line,
-            $id,
-            $sitting->id,
-            $item->rung->id,
-            hands: $item->hands,
-            dose: $item->dose,
-            day: $day,
-        );
     }
 
     /** @return array<string, mixed> in one order, so that the same content has the same hash */
@@ -133,19 +148,31 @@ final readonly class LogIntake
     }
 
     /** A line that waited without a network keeps the time at which it was made. */
-    private static function deviceTime(Node $line, \DateTimeImmutable $now): \DateTimeImmutable
+    private function time(Node $line, Client $client): EventTime
     {
-        $text = $line->optional('device_at')?->string();
-        if (null === $text) {
-            return $now;
+        $now = $this->clock->now();
+        $deviceAt = $line->optional('device_at');
+        $sentAt = $line->optional('sent_at');
+
+        if (null === $deviceAt) {
+            return EventTime::now($now, $client->zone);
         }
+        $sent = null === $sentAt ? null : self::instant($sentAt);
+
+        return EventTime::told(self::instant($deviceAt), $sent, $now, $client->zone);
+    }
+
+    /** @throws InvalidData */
+    private static function instant(Node $node): \DateTimeImmutable
+    {
+        $text = $node->string();
         $time = \DateTimeImmutable::createFromFormat(
             str_contains($text, '.') ? \DATE_RFC3339_EXTENDED : \DATE_RFC3339,
             $text,
         );
 
         return false === $time
-            ? throw $line->get('device_at')->fail('is not a time such as 2026-11-24T09:30:00Z')
+            ? throw $node->fail('is not a time such as 2026-11-24T09:30:00Z')
             : $time->setTimezone(new \DateTimeZone('UTC'));
     }
 }

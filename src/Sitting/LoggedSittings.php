@@ -41,7 +41,7 @@ final readonly class LoggedSittings implements PastSittings
         $days = [];
         foreach ($this->sittings->log($client)->lines as $line) {
             if (Outcome::Skipped !== $line->outcome && $line->day > $today->modify('-7 days')) {
-                $days[$line->rungId.'|'.$line->hands->value][$line->day->format('Y-m-d')] = true;
+                $days[$line->itemKey()][$line->day->format('Y-m-d')] = true;
             }
         }
 

@@ -11,17 +11,17 @@ use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\Compensation;
 use HandGarden\Core\Progress\Help;
-use HandGarden\Core\Progress\Outcome;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Progress\ToneAfter;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Planning\Plan;
-use HandGarden\Planning\RoutineFormat;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -54,10 +54,6 @@ final class PlaySitting extends AbstractController
         ClinicRepository $clinics,
     ): Response {
         $client = $this->client($sitting);
-        $logged = [];
-        foreach ($this->sittings->entries($sitting) as $entry) {
-            $logged[$entry->item] = $entry;
-        }
         $noActiveWork = (
             new Symptoms(new ProgressSettings())
         )->forbidsActiveWork($sitting->painBefore);
@@ -66,12 +62,10 @@ final class PlaySitting extends AbstractController
             'client' => $client,
             'banner' => $cautions->of($client),
             'sitting' => $sitting,
-            'items' => array_map(static fn (Item $i): array => [
-                'item' => $i,
-                'id' => Uuid::v4()->toRfc4122(),
-                'rests' => $noActiveWork && !$i->rung->class->isRestful(),
-            ], (new RoutineFormat($this->catalogue->get()))->read($sitting->items)),
-            'logged' => $logged,
+            'items' => array_map(
+                fn (SittingItem $i): array => $this->row($i, $noActiveWork),
+                $this->sittings->items($sitting),
+            ),
             'noActiveWork' => $noActiveWork,
             'worse' => $plan->worseSide($client),
             'stopRules' => $this->catalogue->get()->screening->stopRules,
@@ -80,8 +74,23 @@ final class PlaySitting extends AbstractController
             'helps' => Help::cases(),
             'tones' => ToneAfter::cases(),
             'compensations' => Compensation::cases(),
-            'outcomes' => Outcome::cases(),
         ]);
+    }
+
+    /**
+     * @return array{kept: SittingItem, item: ?Item, line: string, rests: bool} null: the catalogue no longer has it;
+     *     line: the name under which a page without scripts tells of it
+     */
+    private function row(SittingItem $kept, bool $noActiveWork): array
+    {
+        $item = $this->sittings->planned($kept);
+
+        return [
+            'kept' => $kept,
+            'item' => $item,
+            'line' => Uuid::v4()->toRfc4122(),
+            'rests' => $noActiveWork && null !== $item && !$item->rung->class->isRestful(),
+        ];
     }
 
     #[Route('/sittings/{sitting}/log', name: 'sitting_log', methods: ['POST'])]
@@ -92,11 +101,11 @@ final class PlaySitting extends AbstractController
             $line = $json
                 ? Node::fromJson($request->getContent())
                 : Node::root(self::fromForm($request));
-            $entry = $this->intake->take(
+            $event = $this->intake->take(
                 $sitting,
                 $this->client($sitting),
                 $line,
-                $this->who->staff()->id,
+                Actor::staff($this->who->staff()->id),
             );
         } catch (InvalidData $e) {
             return $this->refuse(
@@ -108,17 +117,17 @@ final class PlaySitting extends AbstractController
         } catch (DifferentBody $e) {
             return $this->refuse($json, $e->getMessage(), Response::HTTP_CONFLICT, $sitting);
         }
-        $this->audit->wrote('logged', $sitting->clientId, $entry->id);
+        $this->audit->wrote('logged', $sitting->clientId, $event->id);
 
         return $json
             ? new JsonResponse(
-                ['id' => $entry->id, 'item' => $entry->item, 'day' => $entry->day->format('Y-m-d')],
+                ['id' => $event->id, 'item' => $event->itemId, 'day' => $event->day->format('Y-m-d')],
             )
             : $this->redirect(
                 $this->generateUrl(
                     'sitting_play',
                     ['sitting' => $sitting->id],
-                ).'#item-'.($entry->item + 1),
+                ).'#item-'.$event->itemId,
                 Response::HTTP_SEE_OTHER,
             );
     }
@@ -126,10 +135,18 @@ final class PlaySitting extends AbstractController
     #[Route('/sittings/{sitting}/finish', name: 'sitting_finish', methods: ['POST'])]
     public function finish(Request $request, Sitting $sitting): Response
     {
-        $sitting->finishedAt ??= $this->clock->now();
+        $now = $this->clock->now();
+        $sitting->finishedAt ??= $now;
         $note = mb_substr(trim((string) $request->request->get('note', '')), 0, 2000);
         $sitting->note = '' === $note ? $sitting->note : trim($sitting->note."\n".$note);
-        $this->sittings->keep($sitting);
+        $this->sittings->keep($sitting, SittingEvent::noted(
+            $sitting,
+            null,
+            EventKind::Finished,
+            actor: Actor::staff($this->who->staff()->id),
+            time: EventTime::now($now, $this->client($sitting)->zone),
+            body: '' === $note ? [] : ['note' => $note],
+        ));
         $this->audit->wrote('finished sitting', $sitting->clientId, $sitting->id);
         $this->addFlash('done', 'The sitting is kept.');
 
@@ -170,7 +187,7 @@ final class PlaySitting extends AbstractController
         $form = $request->request;
         $line = [
             'id' => (string) $form->get('id', ''),
-            'item' => $form->getInt('item', -1),
+            'item' => (string) $form->get('item', ''),
             'outcome' => (string) $form->get('outcome', ''),
         ];
         foreach (['repetitions', 'hold', 'pain_before', 'pain_after', 'fatigue'] as $number) {

@@ -8,7 +8,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Uid\Uuid;
 
-/** One time through a routine. It keeps the items as they were when it began. */
+/** One time through a routine. Its items stand beside it as they were when it began. */
 #[ORM\Entity]
 #[ORM\Table(name: 'sitting')]
 #[ORM\Index(name: 'sitting_by_client', columns: ['client_id', 'started_at'])]
@@ -24,14 +24,11 @@ class Sitting
     #[ORM\Column(type: Types::TEXT)]
     public string $note = '';
 
-    /** @param list<array<string, mixed>> $items see Planning\RoutineFormat */
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clinicId,
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clientId,
-        #[ORM\Column(type: Types::JSON)]
-        public readonly array $items,
         #[ORM\Column(type: Types::DATE_IMMUTABLE)]
         public readonly \DateTimeImmutable $day,
         #[ORM\Column(nullable: true)]

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace HandGarden\Sitting;
 
+use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\LockMode;
 use Doctrine\DBAL\ParameterType;
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\Query\Parameter;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\DoseFormat;
@@ -16,6 +19,12 @@ use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Routine\Hands;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Core\Sitting\Fold;
+use HandGarden\Core\Sitting\ItemEvent;
+use HandGarden\Planning\RoutineFormat;
+use HandGarden\Web\Clock;
 use HandGarden\Web\Row;
 use Symfony\Component\Uid\Uuid;
 use Symfony\Contracts\Service\ResetInterface;
@@ -28,13 +37,14 @@ final class SittingRepository implements ResetInterface
      * the history is.
      */
     private const LOG_DAYS = 21;
-    private const LOG = 'SELECT id, client_id, sitting_id, rung_id, hands, dose, body, hurt_later, day FROM log_entry
-        WHERE client_id IN (?) AND clinic_id = ?
-          AND (day >= CURRENT_DATE - ?::int OR id IN (
-            SELECT DISTINCT ON (client_id) id FROM log_entry
-            WHERE client_id IN (?) ORDER BY client_id, received_at DESC, id DESC
+    private const LOG = "SELECT id, client_id, sitting_id, rung_id, hands, planned->>'dose' AS dose, told, day
+        FROM sitting_item
+        WHERE client_id IN (?) AND clinic_id = ? AND told IS NOT NULL
+          AND (day >= ?::date OR id IN (
+            SELECT DISTINCT ON (client_id) id FROM sitting_item
+            WHERE client_id IN (?) AND told IS NOT NULL ORDER BY client_id, day DESC, at DESC, id DESC
           ))
-        ORDER BY received_at, id';
+        ORDER BY at, place, id";
 
     /** @var array<string, Dose> by rung and stored form */
     private array $doses = [];
@@ -45,6 +55,7 @@ final class SittingRepository implements ResetInterface
     public function __construct(
         private readonly EntityManagerInterface $entities,
         private readonly CatalogueStore $catalogue,
+        private readonly Clock $clock,
     ) {
     }
 
@@ -104,11 +115,11 @@ final class SittingRepository implements ResetInterface
             foreach (
                 $this->entities->getConnection()->fetchAllAssociative(
                     self::LOG,
-                    [$ids, $clients[0]->clinicId, self::LOG_DAYS, $ids],
+                    [$ids, $clients[0]->clinicId, $this->logSince(), $ids],
                     [
                         ArrayParameterType::STRING,
                         ParameterType::STRING,
-                        ParameterType::INTEGER,
+                        ParameterType::STRING,
                         ArrayParameterType::STRING,
                     ],
                 ) as $values
@@ -127,34 +138,109 @@ final class SittingRepository implements ResetInterface
         return $this->logs;
     }
 
-    /** @return list<LogEntry> in the order of the items */
-    public function entries(Sitting $sitting): array
+    /** @return list<SittingItem> in their order */
+    public function items(Sitting $sitting): array
     {
-        return $this->entities->getRepository(LogEntry::class)->findBy(
+        return $this->entities->getRepository(SittingItem::class)->findBy(
             ['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId],
-            ['item' => 'ASC', 'receivedAt' => 'ASC'],
+            ['place' => 'ASC', 'id' => 'ASC'],
         );
     }
 
-    /** @return list<LogEntry> of the last sitting in which anything was logged */
+    /** @return list<SittingItem> of the last sitting in which anything was told, in their order */
     public function lastLogged(Client $client): array
     {
-        $last = $this->entities->getRepository(LogEntry::class)->findOneBy(
-            ['clientId' => $client->id, 'clinicId' => $client->clinicId],
-            ['receivedAt' => 'DESC', 'id' => 'DESC'],
+        $last = $this->entities
+            ->createQuery(
+                'SELECT i FROM '.SittingItem::class.' i WHERE i.clientId = :client AND i.clinicId = :clinic'
+                    .' AND i.day IS NOT NULL ORDER BY i.day DESC, i.at DESC, i.id DESC',
+            )
+            ->setParameters(new ArrayCollection([
+                new Parameter('client', $client->id),
+                new Parameter('clinic', $client->clinicId),
+            ]))
+            ->setMaxResults(1)
+            ->getOneOrNullResult();
+        if (!$last instanceof SittingItem) {
+            return [];
+        }
+        $items = $this->entities->getRepository(SittingItem::class)->findBy(
+            ['sittingId' => $last->sittingId, 'clinicId' => $client->clinicId],
+            ['place' => 'ASC', 'id' => 'ASC'],
         );
 
-        return null === $last
-            ? []
-            : $this->entities->getRepository(LogEntry::class)->findBy(
-                ['sittingId' => $last->sittingId, 'clinicId' => $client->clinicId],
-                ['item' => 'ASC'],
-            );
+        return array_values(array_filter($items, static fn (SittingItem $i): bool => null !== $i->told));
     }
 
-    public function entry(string $id): ?LogEntry
+    /**
+     * Begins a sitting with the items as they are now.
+     *
+     * @param list<Item> $items
+     */
+    public function begin(Sitting $sitting, array $items, SittingEvent $begun): void
     {
-        return $this->entities->find(LogEntry::class, $id);
+        $planned = [];
+        foreach ($items as $place => $item) {
+            $planned[] = SittingItem::of($sitting, $place, $item);
+        }
+        $this->keep($sitting, $begun, ...$planned);
+    }
+
+    public function doseOf(SittingItem $item): Dose
+    {
+        $dose = $item->planned['dose'] ?? null;
+        $catalogue = $this->catalogue->get();
+        $otherwise = $catalogue->hasRung($item->rungId)
+            ? $catalogue->rung($item->rungId)->startDose
+            : Dose::once();
+
+        return \is_array($dose) ? DoseFormat::read(Node::root($dose), $otherwise) : $otherwise;
+    }
+
+    /** What was planned, as an item of the catalogue; null when the catalogue no longer has its exercise. */
+    public function planned(SittingItem $item): ?Item
+    {
+        return (new RoutineFormat($this->catalogue->get()))->read([$item->planned])[0] ?? null;
+    }
+
+    public function event(string $id): ?SittingEvent
+    {
+        return $this->entities->find(SittingEvent::class, $id);
+    }
+
+    /** Keeps an event and folds its item anew, or neither. */
+    public function record(SittingEvent $event): void
+    {
+        $this->entities->wrapInTransaction(function () use ($event): void {
+            $item = null === $event->itemId
+                ? null
+                : $this->entities->find(SittingItem::class, $event->itemId, LockMode::PESSIMISTIC_WRITE);
+            $this->keep($event);
+            if (null !== $item) {
+                $this->entities->refresh($item);
+                $item->keep(Fold::item($this->eventsOf($item)));
+                $this->keep();
+            }
+        });
+    }
+
+    /** @param callable(): void $work */
+    public function together(callable $work): void
+    {
+        $this->entities->wrapInTransaction(static function () use ($work): void {
+            $work();
+        });
+    }
+
+    /** @return list<ItemEvent> */
+    private function eventsOf(SittingItem $item): array
+    {
+        return array_map(
+            static fn (SittingEvent $e): ItemEvent => $e->folded(),
+            $this->entities->getRepository(SittingEvent::class)->findBy(
+                ['sittingId' => $item->sittingId, 'itemId' => $item->id],
+            ),
+        );
     }
 
     public function keep(object ...$records): void
@@ -171,20 +257,24 @@ final class SittingRepository implements ResetInterface
         $rungId = $row->text('rung_id');
         $dose = $row->text('dose');
 
-        return LogFormat::stored(
-            $row->json('body'),
+        return LogLine::of(
             $row->text('id'),
             $row->text('sitting_id'),
-            $rungId,
-            hands: Hands::from($row->text('hands')),
+            new ItemKey($rungId, Hands::from($row->text('hands'))),
             // hundreds of lines share a few doses
-            dose: $this->doses[$rungId.$dose] ??= DoseFormat::read(
+            $this->doses[$rungId.$dose] ??= DoseFormat::read(
                 Node::root($row->json('dose')),
                 $this->catalogue->get()->rung($rungId)->startDose,
             ),
             day: $row->day('day'),
-            hurtLater: true === $row->bool('hurt_later'),
+            told: LogFormat::kept($row->json('told')),
         );
+    }
+
+    /** A day more than rules look back, so that no zone is short of one. */
+    private function logSince(): string
+    {
+        return $this->clock->now()->modify('-'.(self::LOG_DAYS + 1).' days')->format('Y-m-d');
     }
 
     public function reset(): void

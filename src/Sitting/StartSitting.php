@@ -9,10 +9,12 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
-use HandGarden\Planning\RoutineFormat;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -44,7 +46,7 @@ final class StartSitting extends AbstractController
         $earlier = array_values(
             array_filter(
                 $this->sittings->lastLogged($client),
-                fn (LogEntry $e): bool => $this->catalogue->get()->hasRung($e->rungId),
+                fn (SittingItem $i): bool => $this->catalogue->get()->hasRung($i->rungId),
             ),
         );
         $kind = RoutineKind::of($request->isMethod('POST') ? $request->request : $request->query);
@@ -70,16 +72,7 @@ final class StartSitting extends AbstractController
                         $client,
                     );
                 }
-                $sitting = new Sitting(
-                    $client->clinicId,
-                    $client->id,
-                    RoutineFormat::write($items),
-                    $this->clock->today($client->zone),
-                    painBefore: (int) $pain,
-                    byStaffId: $this->who->staff()->id,
-                    startedAt: $this->clock->now(),
-                );
-                $this->sittings->keep($sitting);
+                $sitting = $this->begin($client, $items, (int) $pain);
                 $this->audit->wrote('began sitting', $client->id, $sitting->id);
 
                 return $this->redirectToRoute(
@@ -98,9 +91,9 @@ final class StartSitting extends AbstractController
             'hindrance' => $hindrance,
             'problems' => $problems,
             'earlier' => array_map(
-                fn (LogEntry $e): array => [
-                    'id' => $e->id,
-                    'name' => $this->catalogue->get()->rung($e->rungId)->name,
+                fn (SittingItem $i): array => [
+                    'id' => $i->id,
+                    'name' => $this->catalogue->get()->rung($i->rungId)->name,
                 ],
                 $earlier,
             ),
@@ -129,15 +122,51 @@ final class StartSitting extends AbstractController
         return $hasItems ? null : 'There is no routine yet. A therapist makes one under Routine.';
     }
 
-    /** @param list<LogEntry> $earlier */
-    private function markLatePain(array $earlier, string $entryId, Client $client): void
+    /** @param list<Item> $items */
+    private function begin(Client $client, array $items, int $painBefore): Sitting
     {
-        foreach ($earlier as $entry) {
-            if ('' === $entryId || $entry->id === $entryId) {
-                $entry->hurtLater = true;
-            }
+        $now = $this->clock->now();
+        $staffId = $this->who->staff()->id;
+        $sitting = new Sitting(
+            $client->clinicId,
+            $client->id,
+            $this->clock->today($client->zone),
+            $painBefore,
+            byStaffId: $staffId,
+            startedAt: $now,
+        );
+        $this->sittings->begin($sitting, $items, SittingEvent::noted(
+            $sitting,
+            null,
+            EventKind::Begun,
+            actor: Actor::staff($staffId),
+            time: EventTime::now($now, $client->zone),
+            body: ['pain_before' => $painBefore],
+        ));
+
+        return $sitting;
+    }
+
+    /** @param list<SittingItem> $earlier of one sitting */
+    private function markLatePain(array $earlier, string $itemId, Client $client): void
+    {
+        $sitting = [] === $earlier ? null : $this->sittings->find($client->clinicId, $earlier[0]->sittingId);
+        if (null === $sitting) {
+            return;
         }
-        $this->sittings->keep();
-        $this->afterLogging->check($client);
+        $this->sittings->together(function () use ($earlier, $itemId, $client, $sitting): void {
+            foreach ($earlier as $item) {
+                if ('' === $itemId || $item->id === $itemId) {
+                    $this->sittings->record(SittingEvent::noted(
+                        $sitting,
+                        $item->id,
+                        EventKind::HurtLater,
+                        actor: Actor::staff($this->who->staff()->id),
+                        time: EventTime::now($this->clock->now(), $client->zone),
+                    ));
+                }
+            }
+            $this->afterLogging->check($client);
+        });
     }
 }

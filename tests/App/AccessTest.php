@@ -246,7 +246,6 @@ final class AccessTest extends GardenTestCase
                 new Sitting(
                     $clinicId,
                     $client->id,
-                    [],
                     $now,
                     painBefore: 1,
                     byStaffId: $therapist->id,

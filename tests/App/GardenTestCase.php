@@ -16,6 +16,9 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Screening\Answer;
+use HandGarden\Planning\Plan;
+use HandGarden\Sitting\Sitting;
+use HandGarden\Sitting\SittingItem;
 use HandGarden\Tests\Core\Cases;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
@@ -124,6 +127,33 @@ abstract class GardenTestCase extends WebTestCase
         }
 
         return $client;
+    }
+
+    /**
+     * A sitting that began, with the items of the client's routine at home as they are now.
+     */
+    protected function sitting(Client $client, Staff $staff, ?\DateTimeImmutable $at = null): Sitting
+    {
+        $at ??= new \DateTimeImmutable();
+        $sitting = $this->keep(
+            new Sitting($client->clinicId, $client->id, $at, 1, byStaffId: $staff->id, startedAt: $at),
+        );
+        foreach ($this->service(Plan::class)->items($client) as $place => $item) {
+            $this->keep(SittingItem::of($sitting, $place, $item));
+        }
+
+        return $sitting;
+    }
+
+    /** @return list<SittingItem> in their order */
+    protected function itemsOf(Sitting $sitting): array
+    {
+        $this->entities->clear();
+
+        return $this->entities->getRepository(SittingItem::class)->findBy(
+            ['sittingId' => $sitting->id],
+            ['place' => 'ASC'],
+        );
     }
 
     protected function signIn(Staff $staff): void

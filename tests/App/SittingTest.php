@@ -6,11 +6,13 @@ namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Role;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\SavedRoutine;
-use HandGarden\Sitting\LogEntry;
 use HandGarden\Sitting\Sitting;
+use HandGarden\Sitting\SittingEvent;
+use HandGarden\Sitting\SittingItem;
 use Symfony\Component\Uid\Uuid;
 
 final class SittingTest extends OdalysTestCase
@@ -32,7 +34,7 @@ final class SittingTest extends OdalysTestCase
         );
         $sitting = $this->begin();
         $this->browser->request('GET', '/sittings/'.$sitting->id);
-        self::assertSelectorTextContains('section[data-item="0"]', 'Done as planned');
+        self::assertSelectorTextContains('section[data-nth="0"]', 'Done as planned');
         self::assertSelectorTextContains('section[aria-label="When to stop"]', 'stop that exercise');
 
         self::assertSame(
@@ -63,15 +65,84 @@ final class SittingTest extends OdalysTestCase
         );
         self::assertCount(
             1,
-            $this->entities->getRepository(LogEntry::class)->findBy(['sittingId' => $sitting->id]),
+            $this->entities->getRepository(SittingEvent::class)->findBy(
+                ['sittingId' => $sitting->id, 'kind' => EventKind::Line],
+            ),
         );
         self::assertSame(409, $this->postJson($path, ['pain_after' => 5] + $line));
         self::assertStringContainsString('stored already with another content', $this->page());
         self::assertSame(
             1,
-            $this->entities->getRepository(LogEntry::class)->find($line['id'])->body['pain_after']
+            $this->entities->getRepository(SittingEvent::class)->find($line['id'])->body['pain_after']
                 ?? null,
         );
+    }
+
+    public function testAPageFromBeforeItemsHadIdsNamesThemByTheirPlaceAndSendsAgainUnderItsOldName(): void
+    {
+        $sitting = $this->begin();
+        $this->entities->getConnection()->executeStatement(
+            "UPDATE sitting_item SET rung_id = 'no-longer-there', planned = jsonb_set(planned, '{rung}',"
+                .'\'"no-longer-there"\') WHERE sitting_id = ? AND place = 0',
+            [$sitting->id],
+        );
+        $line = ['id' => Uuid::v4()->toRfc4122(), 'item' => 0, 'outcome' => 'done'];
+        $path = '/sittings/'.$sitting->id.'/log';
+
+        self::assertSame(200, $this->postJson($path, $line));
+        self::assertSame(200, $this->postJson($path, $line));
+        $event = $this->entities->getRepository(SittingEvent::class)->find($line['id']);
+        self::assertSame($this->itemsOf($sitting)[1]->id, $event?->itemId, 'an unknown exercise shifts no place');
+        self::assertSame(
+            hash('sha256', $sitting->id.'|0|{"outcome":"done"}'),
+            $event->bodyHash,
+            'the hash that a page from before knows',
+        );
+        $this->browser->request('GET', '/sittings/'.$sitting->id);
+        self::assertSelectorTextContains('section[data-nth="0"]', 'The catalogue no longer has this exercise');
+    }
+
+    public function testTwoLinesOfOneItemAreOneAndWhatHurtStays(): void
+    {
+        $sitting = $this->begin();
+        $item = $this->itemsOf($sitting)[2]->id;
+        $path = '/sittings/'.$sitting->id.'/log';
+        $lines = [
+            ['outcome' => 'part', 'pain_after' => 5, 'device_at' => '2026-11-20T09:00:00Z'],
+            ['outcome' => 'done', 'pain_after' => 1, 'device_at' => '2026-11-20T09:02:00Z'],
+        ];
+        foreach (array_reverse($lines) as $line) {
+            self::assertSame(
+                200,
+                $this->postJson($path, ['id' => Uuid::v4()->toRfc4122(), 'item' => $item] + $line),
+            );
+        }
+
+        $told = $this->itemsOf($sitting)[2]->told;
+        self::assertSame('done', $told['outcome'] ?? null, 'the later one by the device, though it came first');
+        self::assertSame(5, $told['pain_after'] ?? null);
+    }
+
+    public function testADeviceWhoseClockIsBehindIsPutRight(): void
+    {
+        $sitting = $this->begin();
+        $now = new \DateTimeImmutable();
+        $line = [
+            'id' => Uuid::v4()->toRfc4122(),
+            'item' => $this->itemsOf($sitting)[0]->id,
+            'outcome' => 'done',
+            'device' => Uuid::v4()->toRfc4122(),
+            'seq' => 7,
+            'device_at' => $now->modify('-3 days -1 minute')->format(\DATE_RFC3339),
+            'sent_at' => $now->modify('-3 days')->format(\DATE_RFC3339),
+        ];
+        self::assertSame(200, $this->postJson('/sittings/'.$sitting->id.'/log', $line));
+
+        $event = $this->entities->getRepository(SittingEvent::class)->find($line['id']);
+        self::assertNotNull($event);
+        self::assertEqualsWithDelta(3 * 86_400, $event->offsetSeconds, 60);
+        self::assertEqualsWithDelta($now->getTimestamp() - 60, $event->at->getTimestamp(), 60);
+        self::assertSame(7, $event->seq);
     }
 
     public function testAnotherClinicCannotReachALineByItsId(): void
@@ -89,19 +160,7 @@ final class SittingTest extends OdalysTestCase
         $theirs = $this->client($clinic, $stranger);
         $this->signIn($stranger);
         $this->post('/clients/'.$theirs->id.'/routine/suggest', []);
-        $now = new \DateTimeImmutable();
-        $items = $this->service(PlanRepository::class)->routine($theirs)->items ?? [];
-        $sitting = $this->keep(
-            new Sitting(
-                $clinic->id,
-                $theirs->id,
-                $items,
-                $now,
-                painBefore: 0,
-                byStaffId: $stranger->id,
-                startedAt: $now,
-            ),
-        );
+        $sitting = $this->sitting($theirs, $stranger);
 
         self::assertSame(
             409,
@@ -137,7 +196,10 @@ final class SittingTest extends OdalysTestCase
             422,
             $this->postJson($path, ['id' => $id, 'item' => 0, 'outcome' => 'done', 'secret' => 1]),
         );
-        self::assertSame([], $this->entities->getRepository(LogEntry::class)->findAll());
+        self::assertSame(
+            [],
+            $this->entities->getRepository(SittingEvent::class)->findBy(['kind' => EventKind::Line]),
+        );
     }
 
     public function testTheFormWorksWithoutScripts(): void
@@ -145,23 +207,20 @@ final class SittingTest extends OdalysTestCase
         $sitting = $this->begin();
         $crawler = $this->browser->request('GET', '/sittings/'.$sitting->id);
         $form = $crawler
-            ->filter('section[data-item="1"] form')
+            ->filter('section[data-nth="1"] form')
             ->selectButton('Part of it')
             ->form(['repetitions' => '3', 'compensations[0]' => 'shoulder hike']);
         $this->browser->submit($form);
 
-        $entry = $this->entities->getRepository(LogEntry::class)->findOneBy(
-            ['sittingId' => $sitting->id],
-        );
-        self::assertSame(
+        $item = $this->itemsOf($sitting)[1];
+        self::assertEquals(
             [
                 'outcome' => 'part',
                 'repetitions' => 3,
                 'pain_before' => 1,
-                'help' => 'none',
                 'compensations' => ['shoulder hike'],
             ],
-            $entry?->body,
+            $item->told,
         );
     }
 
@@ -199,13 +258,14 @@ final class SittingTest extends OdalysTestCase
             ),
         );
 
-        $entries = $this->entities->getRepository(LogEntry::class);
+        $entries = $this->entities->getRepository(SittingEvent::class);
         self::assertSame(
             $late->modify('+1 day')->format('Y-m-d'),
             $entries->find($waiting)?->day->format('Y-m-d'),
             '23:59 UTC is tomorrow in Auckland',
         );
-        self::assertTrue($entries->find($ahead)->clockOff ?? false);
+        self::assertEquals($entries->find($ahead)?->receivedAt, $entries->find($ahead)?->at);
+        self::assertGreaterThan($entries->find($ahead)?->at, $entries->find($ahead)?->deviceAt);
         self::assertSame(
             (new \DateTimeImmutable('now', new \DateTimeZone('Pacific/Auckland')))->format('Y-m-d'),
             $entries->find($ahead)?->day->format('Y-m-d'),
@@ -219,7 +279,7 @@ final class SittingTest extends OdalysTestCase
 
         self::assertStringContainsString('calm and passive items only today', $this->page());
         foreach ($this->items() as $i => $item) {
-            $rests = $crawler->filter('section[data-item="'.$i.'"] .halt')->count() > 0;
+            $rests = $crawler->filter('section[data-nth="'.$i.'"] .halt')->count() > 0;
             self::assertSame(
                 !\in_array($item->rung->class->value, ['calm', 'prep'], true),
                 $rests,
@@ -352,7 +412,7 @@ final class SittingTest extends OdalysTestCase
         $this->postJson(
             '/sittings/'.$first->id.'/log',
             [
-                'id' => $id = Uuid::v4()->toRfc4122(),
+                'id' => Uuid::v4()->toRfc4122(),
                 'item' => $place,
                 'outcome' => 'done',
                 'pain_before' => 1,
@@ -363,7 +423,11 @@ final class SittingTest extends OdalysTestCase
         $this->assertStatus(422);
         $this->post(
             '/clients/'.$this->odalys->id.'/sittings/new',
-            ['pain_before' => '1', 'hurt_later' => 'yes', 'hurt_item' => $id],
+            [
+                'pain_before' => '1',
+                'hurt_later' => 'yes',
+                'hurt_item' => $this->itemsOf($first)[$place]->id,
+            ],
         );
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
 
@@ -392,7 +456,10 @@ final class SittingTest extends OdalysTestCase
             ['id' => 'DESC'],
         );
         self::assertNotNull($sitting);
-        self::assertSame(['pressed-lift-hold'], array_column($sitting->items, 'rung'));
+        self::assertSame(
+            ['pressed-lift-hold'],
+            array_map(static fn (SittingItem $i): string => $i->rungId, $this->itemsOf($sitting)),
+        );
         self::assertNotContains(
             'pressed-lift-hold',
             array_map(static fn (Item $i): string => $i->rung->id, $this->items()),
@@ -420,17 +487,7 @@ final class SittingTest extends OdalysTestCase
         $place = (int) array_search($rungId, array_column($items->items, 'rung'), true);
         foreach ([5, 3, 1] as $ago) {
             $at = new \DateTimeImmutable("-$ago days");
-            $sitting = $this->keep(
-                new Sitting(
-                    $this->odalys->clinicId,
-                    $this->odalys->id,
-                    $items->items,
-                    $at,
-                    painBefore: 1,
-                    byStaffId: $this->therapist->id,
-                    startedAt: $at,
-                ),
-            );
+            $sitting = $this->sitting($this->odalys, $this->therapist, $at);
             $line = [
                 'id' => Uuid::v4()->toRfc4122(),
                 'item' => $place,

@@ -8,7 +8,6 @@ use HandGarden\Account\Clinic;
 use HandGarden\Account\Role;
 use HandGarden\Account\Staff;
 use HandGarden\Client\Client;
-use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\Sitting;
 use Symfony\Component\Uid\Uuid;
@@ -78,7 +77,7 @@ final class TodayTest extends GardenTestCase
         $client = $this->client($this->clinic, $this->therapist);
         $this->log($client);
         $shift = fn (int $days): int|string => $this->entities->getConnection()->executeStatement(
-            'UPDATE log_entry SET day = (now() AT TIME ZONE \'UTC\')::date - '.$days,
+            'UPDATE sitting_item SET day = (now() AT TIME ZONE \'UTC\')::date - '.$days,
         );
         $shift(6);
         self::assertStringContainsString('1 of 5 planned days', $this->row());
@@ -147,19 +146,7 @@ final class TodayTest extends GardenTestCase
     {
         if (null === $sitting) {
             $this->post('/clients/'.$client->id.'/routine/suggest', []);
-            $items = $this->service(PlanRepository::class)->routine($client)->items ?? [];
-            $now = new \DateTimeImmutable();
-            $sitting = $this->keep(
-                new Sitting(
-                    $this->clinic->id,
-                    $client->id,
-                    $items,
-                    $now,
-                    painBefore: 0,
-                    byStaffId: $this->therapist->id,
-                    startedAt: $now,
-                ),
-            );
+            $sitting = $this->sitting($client, $this->therapist);
         }
         self::assertSame(
             200,

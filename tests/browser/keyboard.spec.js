@@ -73,17 +73,17 @@ test('the same path with the keyboard alone', async ({ page }) => {
   await page.keyboard.press('Space');
   await tabTo(page, page.getByRole('button', { name: 'Begin' }));
   await go(page, 'Enter', /sittings\/[0-9a-f-]{36}$/);
-  const done = page.locator('[data-item="0"]').getByRole('button', { name: 'Done as planned' });
+  const done = page.locator('[data-nth="0"]').getByRole('button', { name: 'Done as planned' });
   await tabTo(page, done);
   await page.keyboard.press('Enter');
-  await expect(page.locator('[data-item="1"] h2')).toBeFocused();
-  await tabTo(page, page.locator('[data-item="1"]').getByRole('button', { name: 'Pace me' }));
+  await expect(page.locator('[data-nth="1"] h2')).toBeFocused();
+  await tabTo(page, page.locator('[data-nth="1"]').getByRole('button', { name: 'Pace me' }));
   await page.keyboard.press('Enter');
-  await expect(page.locator('[data-item="1"] [data-cue]')).toHaveText(/Go on|Move/);
+  await expect(page.locator('[data-nth="1"] [data-cue]')).toHaveText(/Go on|Move/);
   await page.waitForTimeout(650);
-  await tabTo(page, page.locator('[data-item="1"]').getByRole('button', { name: 'Skip' }));
+  await tabTo(page, page.locator('[data-nth="1"]').getByRole('button', { name: 'Skip' }));
   await page.keyboard.press('Enter');
-  await expect(page.locator('[data-item="2"] h2')).toBeFocused();
+  await expect(page.locator('[data-nth="2"] h2')).toBeFocused();
 
   // decisions
   await Promise.all([page.waitForURL('**/sittings/new'), page.goBack()]);

@@ -42,9 +42,11 @@ test('empty fields of the log say nothing', () => {
     ['note', ''],
   ])
     data.append(name, value);
-  expect(lineOf(data, 'done', { id: 'a', deviceAt: 't' })).toEqual({
+  expect(lineOf(data, 'done', { id: 'a', device: 'd', seq: 7, deviceAt: 't' })).toEqual({
     id: 'a',
-    item: 3,
+    item: '3',
+    device: 'd',
+    seq: 7,
     device_at: 't',
     outcome: 'done',
     hold: 6,

@@ -1,4 +1,5 @@
 import { isDoubleTap, lineOf } from '../core/log-line.js';
+import { numbered } from '../core/device.js';
 import { Outbox } from '../core/outbox.js';
 
 /** One item at a time, one tap to log it. Lines wait in the browser until the server has answered. */
@@ -52,12 +53,14 @@ export function connect(root) {
   };
   const refuse = (refused) => {
     for (const { line, problem } of refused) {
-      const words = items[line.item].querySelector('[data-problem]');
+      const at = items.findIndex((item) => item.dataset.item === String(line.item));
+      if (at === -1) continue;
+      const words = items[at].querySelector('[data-problem]');
       words.textContent = `Not stored: ${problem}`;
       words.hidden = false;
-      delete items[line.item].dataset.done;
-      items[line.item].querySelector('[data-kept]')?.remove();
-      show(line.item);
+      delete items[at].dataset.done;
+      items[at].querySelector('[data-kept]')?.remove();
+      show(at);
     }
   };
 
@@ -74,6 +77,7 @@ export function connect(root) {
       show(index + 1);
       const { refused } = await outbox.add(
         lineOf(new FormData(form), outcome, {
+          ...numbered(localStorage),
           id: crypto.randomUUID(),
           deviceAt: new Date().toISOString(),
         }),
@@ -100,7 +104,7 @@ async function send(url, token, line) {
     const response = await fetch(url, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json', 'X-Garden-Token': token },
-      body: JSON.stringify(line),
+      body: JSON.stringify({ ...line, sent_at: new Date().toISOString() }),
     });
     if (response.ok && !response.redirected) return {};
     if (response.status === 409 || response.status === 422)

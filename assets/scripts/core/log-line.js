@@ -2,10 +2,17 @@
  * What one form says, as a log line. Empty fields say nothing.
  * @param {FormData} data
  * @param {string} outcome done, part or skipped
- * @param {{id: string, deviceAt: string}} made
+ * @param {{id: string, device: string, seq: number, deviceAt: string}} made
  */
 export function lineOf(data, outcome, made) {
-  const line = { id: made.id, item: Number(data.get('item')), device_at: made.deviceAt, outcome };
+  const line = {
+    id: made.id,
+    item: data.get('item'),
+    device: made.device,
+    seq: made.seq,
+    device_at: made.deviceAt,
+    outcome,
+  };
   for (const name of ['repetitions', 'hold', 'pain_before', 'pain_after', 'fatigue']) {
     const value = data.get(name);
     if (value !== null && value !== '') {

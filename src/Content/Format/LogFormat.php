@@ -5,19 +5,22 @@ declare(strict_types=1);
 namespace HandGarden\Content\Format;
 
 use HandGarden\Core\Catalogue\Catalogue;
-use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\Compensation;
 use HandGarden\Core\Progress\Help;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Outcome;
+use HandGarden\Core\Progress\Told;
 use HandGarden\Core\Progress\ToneAfter;
 use HandGarden\Core\Routine\Hands;
+use HandGarden\Core\Routine\ItemKey;
 
 /** A log line as named values. */
 final readonly class LogFormat
 {
+    private const NOTE_LETTERS = 2000;
+
     public const BODY = [
         'outcome',
         'repetitions',
@@ -47,41 +50,33 @@ final readonly class LogFormat
             throw $node->get('rung')->fail(\sprintf('"%s" is not in the catalogue', $rungId));
         }
 
-        return self::body(
-            $node,
+        return LogLine::of(
             $node->get('id')->string(),
             $node->get('sitting')->string(),
-            $rungId,
-            hands: $node->get('hands')->enum(Hands::class),
-            dose: DoseFormat::read(
-                $node->optional('dose'),
-                $this->catalogue->rung($rungId)->startDose,
-            ),
+            new ItemKey($rungId, $node->get('hands')->enum(Hands::class)),
+            DoseFormat::read($node->optional('dose'), $this->catalogue->rung($rungId)->startDose),
             day: $node->get('on')->date(),
+            told: self::told($node),
         );
     }
 
-    /** @throws InvalidData */
-    public static function body(
-        Node $node,
-        string $id,
-        string $sittingId,
-        string $rungId,
-        Hands $hands,
-        Dose $dose,
-        \DateTimeImmutable $day,
-    ): LogLine {
-        return new LogLine(
-            $id,
-            $sittingId,
-            $rungId,
-            $hands,
-            dose: $dose,
-            day: $day,
-            outcome: $node->get('outcome')->enum(Outcome::class),
-            repetitions: $node->optional('repetitions')?->int(0, 200),
-            holdSeconds: $node->optional('hold')?->int(0, 600),
-            painBefore: $node->optional('pain_before')?->int(0, 10),
+    /**
+     * What was told of an item, judged field by field.
+     *
+     * @throws InvalidData
+     */
+    public static function told(Node $node): Told
+    {
+        $note = $node->optional('note')?->string() ?? '';
+        if (mb_strlen($note) > self::NOTE_LETTERS) {
+            throw $node->get('note')->fail(\sprintf('is longer than %d letters', self::NOTE_LETTERS));
+        }
+
+        return new Told(
+            $node->get('outcome')->enum(Outcome::class),
+            $node->optional('repetitions')?->int(0, 200),
+            $node->optional('hold')?->int(0, 600),
+            $node->optional('pain_before')?->int(0, 10),
             painAfter: $node->optional('pain_after')?->int(0, 10),
             tone: $node->optional('tone')?->enum(ToneAfter::class),
             help: $node->optional('help')?->enum(Help::class) ?? Help::None,
@@ -90,50 +85,64 @@ final readonly class LogFormat
             newTingling: $node->optional('new_tingling')?->bool() ?? false,
             systemic: $node->optional('systemic')?->bool() ?? false,
             hurtLater: $node->optional('hurt_later')?->bool() ?? false,
+            note: $note,
+        );
+    }
+
+    /** @return array<string, mixed> as it is kept; what says nothing is left out */
+    public static function write(Told $told): array
+    {
+        return array_filter(
+            [
+                'outcome' => $told->outcome->value,
+                'repetitions' => $told->repetitions,
+                'hold' => $told->holdSeconds,
+                'pain_before' => $told->painBefore,
+                'pain_after' => $told->painAfter,
+                'tone' => $told->tone?->value,
+                'help' => Help::None === $told->help ? null : $told->help->value,
+                'compensations' => [] === $told->compensations
+                    ? null
+                    : array_map(static fn (Compensation $c): string => $c->value, $told->compensations),
+                'fatigue' => $told->fatigue,
+                'new_tingling' => $told->newTingling ? true : null,
+                'systemic' => $told->systemic ? true : null,
+                'hurt_later' => $told->hurtLater ? true : null,
+                'note' => '' === $told->note ? null : $told->note,
+            ],
+            static fn (mixed $value): bool => null !== $value,
         );
     }
 
     /**
-     * A body that was judged when it came in, read without judging it again: pages read hundreds of them.
+     * What was judged when it came in, read without judging it again: pages read hundreds of them.
      *
-     * @param array<string, mixed> $body
+     * @param array<string, mixed> $kept
      */
-    public static function stored(
-        array $body,
-        string $id,
-        string $sittingId,
-        string $rungId,
-        Hands $hands,
-        Dose $dose,
-        \DateTimeImmutable $day,
-        bool $hurtLater,
-    ): LogLine {
-        $int = static fn (string $key): ?int => \is_int($body[$key] ?? null) ? $body[$key] : null;
-        $text = static fn (string $key): string => \is_string($body[$key] ?? null) ? $body[$key] : '';
+    public static function kept(array $kept): Told
+    {
+        $int = static fn (string $key): ?int => \is_int($kept[$key] ?? null) ? $kept[$key] : null;
+        $text = static fn (string $key): string => \is_string($kept[$key] ?? null) ? $kept[$key] : '';
+        $is = static fn (string $key): bool => true === ($kept[$key] ?? false);
         $tricks = [];
-        foreach (\is_array($body['compensations'] ?? null) ? $body['compensations'] : [] as $trick) {
+        foreach (\is_array($kept['compensations'] ?? null) ? $kept['compensations'] : [] as $trick) {
             $tricks[] = Compensation::from(\is_string($trick) ? $trick : '');
         }
 
-        return new LogLine(
-            $id,
-            $sittingId,
-            $rungId,
-            $hands,
-            dose: $dose,
-            day: $day,
-            outcome: Outcome::from($text('outcome')),
-            repetitions: $int('repetitions'),
-            holdSeconds: $int('hold'),
-            painBefore: $int('pain_before'),
+        return new Told(
+            Outcome::from($text('outcome')),
+            $int('repetitions'),
+            $int('hold'),
+            $int('pain_before'),
             painAfter: $int('pain_after'),
             tone: ToneAfter::tryFrom($text('tone')),
             help: Help::tryFrom($text('help')) ?? Help::None,
             compensations: $tricks,
             fatigue: $int('fatigue'),
-            newTingling: true === ($body['new_tingling'] ?? false),
-            systemic: true === ($body['systemic'] ?? false),
-            hurtLater: $hurtLater || true === ($body['hurt_later'] ?? false),
+            newTingling: $is('new_tingling'),
+            systemic: $is('systemic'),
+            hurtLater: $is('hurt_later'),
+            note: $text('note'),
         );
     }
 }

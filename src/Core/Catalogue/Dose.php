@@ -21,6 +21,12 @@ final readonly class Dose
     ) {
     }
 
+    /** The least that is something: where a dose is asked of an exercise that the catalogue no longer has. */
+    public static function once(): self
+    {
+        return new self(1, 1, 1, 0, holdSeconds: 0, restSeconds: 0, loadKilograms: 0.0);
+    }
+
     /** @throws InvalidDose */
     public static function of(
         int $sets,

@@ -41,6 +41,37 @@ final readonly class LogLine
     ) {
     }
 
+    /** @param string $id by which evidence names it */
+    public static function of(
+        string $id,
+        string $sittingId,
+        ItemKey $item,
+        Dose $dose,
+        \DateTimeImmutable $day,
+        Told $told,
+    ): self {
+        return new self(
+            $id,
+            $sittingId,
+            $item->rungId,
+            $item->hands,
+            dose: $dose,
+            day: $day,
+            outcome: $told->outcome,
+            repetitions: $told->repetitions,
+            holdSeconds: $told->holdSeconds,
+            painBefore: $told->painBefore,
+            painAfter: $told->painAfter,
+            tone: $told->tone,
+            help: $told->help,
+            compensations: $told->compensations,
+            fatigue: $told->fatigue,
+            newTingling: $told->newTingling,
+            systemic: $told->systemic,
+            hurtLater: $told->hurtLater,
+        );
+    }
+
     public function itemKey(): string
     {
         return (new ItemKey($this->rungId, $this->hands))->text();

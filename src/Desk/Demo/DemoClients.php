@@ -16,6 +16,7 @@ use HandGarden\Client\Stamina;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Content\Format\ReadingFormat;
+use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Data\Node;
@@ -24,18 +25,21 @@ use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Screening\Answer;
+use HandGarden\Core\Sitting\EventKind;
+use HandGarden\Core\Sitting\Fold;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PrescribedDose;
-use HandGarden\Planning\RoutineFormat;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
 use HandGarden\Planning\Suspension;
-use HandGarden\Sitting\LogEntry;
+use HandGarden\Sitting\EventTime;
 use HandGarden\Sitting\Sitting;
+use HandGarden\Sitting\SittingEvent;
+use HandGarden\Sitting\SittingItem;
 use HandGarden\Web\Clock;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
-use Symfony\Component\Uid\Uuid;
 
 /**
  * Makes the made-up clients of `demo/`: assessments by week, a routine by the builder, and weeks of sittings with good
@@ -199,7 +203,7 @@ final readonly class DemoClients
         foreach ($story->get('doses')->map() as $key => $dose) {
             $doses[$key] = DoseFormat::read(
                 $dose,
-                $catalogue->rung(explode('|', $key)[0])->startDose,
+                $catalogue->rung(ItemKey::fromText($key)->rungId ?? '')->startDose,
             );
             $this->entities->persist(
                 new PrescribedDose(
@@ -252,7 +256,6 @@ final readonly class DemoClients
             $record = new Sitting(
                 $client->clinicId,
                 $client->id,
-                RoutineFormat::write($items),
                 $day,
                 painBefore: $sitting->get('pain')->int(),
                 byStaffId: $staff->id,
@@ -261,6 +264,8 @@ final readonly class DemoClients
             $record->finishedAt = $at->modify('+25 minutes');
             $record->note = $sitting->optional('note')?->string() ?? '';
             $this->entities->persist($record);
+            $this->entities->persist($this->noted($record, EventKind::Begun, $at, $client));
+            $this->entities->persist($this->noted($record, EventKind::Finished, $at->modify('+25 minutes'), $client));
             $special = $sitting->optional('items')?->map() ?? [];
             foreach ($items as $place => $item) {
                 $of = $special[$item->key()] ?? null;
@@ -270,7 +275,7 @@ final readonly class DemoClients
                     $item,
                     $sitting,
                     special: $of,
-                    at: $at->modify('+'.(2 * $place).' minutes'),
+                    time: EventTime::now($at->modify('+'.(2 * $place).' minutes'), $client->zone),
                 );
                 if (true === $of?->optional('new_tingling')?->bool()) {
                     $suspension = new Suspension(
@@ -307,7 +312,7 @@ final readonly class DemoClients
         Item $item,
         Node $of,
         ?Node $special,
-        \DateTimeImmutable $at,
+        EventTime $time,
     ): void {
         $pain = $of->get('pain')->int();
         $body = [
@@ -323,24 +328,31 @@ final readonly class DemoClients
             }
         }
         $dose = DoseFormat::read($special?->optional('dose'), $item->dose);
-        $this->entities->persist(
-            new LogEntry(
-                Uuid::v7()->toRfc4122(),
-                $sitting->clinicId,
-                $sitting->clientId,
-                $sitting->id,
-                item: $place,
-                rungId: $item->rung->id,
-                hands: $item->hands,
-                dose: DoseFormat::write($dose),
-                body: $body,
-                bodyHash: hash('sha256', (string) json_encode($body)),
-                day: $sitting->day,
-                clockOff: false,
-                deviceAt: $at,
-                receivedAt: $at,
-                byStaffId: $sitting->byStaffId,
-            ),
+        $planned = SittingItem::of($sitting, $place, $item->withDose($dose));
+        $event = SittingEvent::noted(
+            $sitting,
+            $planned->id,
+            EventKind::Line,
+            actor: Actor::staff($sitting->byStaffId),
+            time: $time,
+            body: $body,
+        );
+        $planned->keep(Fold::item([$event->folded()]));
+        $this->entities->persist($planned);
+        $this->entities->persist($event);
+    }
+
+    private function noted(Sitting $sitting, EventKind $kind, \DateTimeImmutable $at, Client $client): SittingEvent
+    {
+        $body = EventKind::Begun === $kind ? ['pain_before' => $sitting->painBefore] : ['note' => $sitting->note];
+
+        return SittingEvent::noted(
+            $sitting,
+            null,
+            $kind,
+            actor: Actor::staff($sitting->byStaffId),
+            time: EventTime::now($at, $client->zone),
+            body: $body,
         );
     }
 }

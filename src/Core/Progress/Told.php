@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress;
+
+/** What was told of one item after it was done. */
+final readonly class Told
+{
+    /**
+     * @param ?int               $repetitions  done in the poorest set; null: as planned when done
+     * @param ?int               $holdSeconds  reached in every repetition; null: as planned when done
+     * @param ?int               $painBefore   0 to 10
+     * @param ?int               $painAfter    0 to 10
+     * @param list<Compensation> $compensations
+     * @param ?int               $fatigue      0 to 10
+     * @param bool               $newTingling  tingling or numbness that is new or worse
+     * @param bool               $systemic     dizzy, breathless, chest pain, faint, signs of a stroke or a fit
+     * @param bool               $hurtLater    it hurt for more than two hours afterwards, or the next morning
+     */
+    public function __construct(
+        public Outcome $outcome,
+        public ?int $repetitions = null,
+        public ?int $holdSeconds = null,
+        public ?int $painBefore = null,
+        public ?int $painAfter = null,
+        public ?ToneAfter $tone = null,
+        public Help $help = Help::None,
+        public array $compensations = [],
+        public ?int $fatigue = null,
+        public bool $newTingling = false,
+        public bool $systemic = false,
+        public bool $hurtLater = false,
+        public string $note = '',
+    ) {
+    }
+
+    /** Told after an earlier word on the same item: what was done is this, what hurt stays. */
+    public function after(self $earlier): self
+    {
+        $isTighter = ToneAfter::Tighter === $this->tone || ToneAfter::Tighter === $earlier->tone;
+
+        return new self(
+            $this->outcome,
+            $this->repetitions,
+            $this->holdSeconds,
+            self::least($this->painBefore, $earlier->painBefore),
+            painAfter: self::most($this->painAfter, $earlier->painAfter),
+            tone: $isTighter ? ToneAfter::Tighter : $this->tone ?? $earlier->tone,
+            help: $this->help,
+            compensations: self::all($earlier->compensations, $this->compensations),
+            fatigue: self::most($this->fatigue, $earlier->fatigue),
+            newTingling: $this->newTingling || $earlier->newTingling,
+            systemic: $this->systemic || $earlier->systemic,
+            hurtLater: $this->hurtLater || $earlier->hurtLater,
+            note: trim($earlier->note."\n".$this->note),
+        );
+    }
+
+    public function hurtLater(): self
+    {
+        return $this->after(new self($this->outcome, hurtLater: true));
+    }
+
+    private static function most(?int $a, ?int $b): ?int
+    {
+        return null === $a || null === $b ? $a ?? $b : max($a, $b);
+    }
+
+    private static function least(?int $a, ?int $b): ?int
+    {
+        return null === $a || null === $b ? $a ?? $b : min($a, $b);
+    }
+
+    /**
+     * @param list<Compensation> $earlier
+     * @param list<Compensation> $later
+     *
+     * @return list<Compensation>
+     */
+    private static function all(array $earlier, array $later): array
+    {
+        $all = [];
+        foreach ([...$earlier, ...$later] as $compensation) {
+            $all[$compensation->value] = $compensation;
+        }
+
+        return array_values($all);
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Sitting;
+
+use HandGarden\Core\Progress\Told;
+
+/** One event of one item, with what decides its place among the others. */
+final readonly class ItemEvent
+{
+    /**
+     * @param \DateTimeImmutable $at   when it was done, by a clock that was found right
+     * @param \DateTimeImmutable $day  of the client's own calendar
+     * @param ?int               $seq  number that its device gave it; null: from a page without scripts
+     * @param ?Told              $told of a line; null for the other kinds
+     */
+    public function __construct(
+        public string $id,
+        public EventKind $kind,
+        public \DateTimeImmutable $at,
+        public \DateTimeImmutable $day,
+        public ?int $seq = null,
+        public ?Told $told = null,
+    ) {
+    }
+
+    /** @return array{int, int, string} */
+    public function place(): array
+    {
+        return [(int) $this->at->format('Uv'), $this->seq ?? 0, $this->id];
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use HandGarden\Web\Clock;
+
+/**
+ * When an event was, by the clocks of device and server.
+ *
+ * A device says when the event was made and, where it can, what its clock shows as it sends. A clock that is more than
+ * ten minutes off then is corrected by the difference. Without that word a time that lies ahead cannot be true, and the
+ * time of receipt counts; one that lies behind may have waited without a network and is believed.
+ */
+final readonly class EventTime
+{
+    private const TOLERANCE_SECONDS = 600;
+
+    private function __construct(
+        public \DateTimeImmutable $deviceAt,
+        public ?int $offsetSeconds,
+        public \DateTimeImmutable $at,
+        public \DateTimeImmutable $day,
+        public \DateTimeImmutable $receivedAt,
+    ) {
+    }
+
+    /** @param string $zone of the client */
+    public static function now(\DateTimeImmutable $now, string $zone): self
+    {
+        return new self($now, null, $now, Clock::dayOf($now, $zone), receivedAt: $now);
+    }
+
+    /** @param string $zone of the client */
+    public static function told(
+        \DateTimeImmutable $deviceAt,
+        ?\DateTimeImmutable $sentAt,
+        \DateTimeImmutable $now,
+        string $zone,
+    ): self {
+        $offset = null === $sentAt ? null : $now->getTimestamp() - $sentAt->getTimestamp();
+        $at = null !== $offset && abs($offset) > self::TOLERANCE_SECONDS
+            ? $deviceAt->modify(\sprintf('%+d seconds', $offset))
+            : $deviceAt;
+        if ($at->getTimestamp() > $now->getTimestamp() + self::TOLERANCE_SECONDS) {
+            $at = $now;
+        }
+
+        return new self($deviceAt, $offset, $at, Clock::dayOf($at, $zone), receivedAt: $now);
+    }
+}

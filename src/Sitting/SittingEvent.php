@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Content\Format\LogFormat;
+use HandGarden\Core\Actor\Actor;
+use HandGarden\Core\Actor\ActorKind;
+use HandGarden\Core\Sitting\EventKind;
+use HandGarden\Core\Sitting\ItemEvent;
+use Symfony\Component\Uid\Uuid;
+
+/** Something that happened in a sitting, under the id that its device gave it. Never changed. */
+#[ORM\Entity(readOnly: true)]
+#[ORM\Table(name: 'sitting_event')]
+#[ORM\Index(name: 'sitting_event_of', columns: ['sitting_id', 'item_id'])]
+class SittingEvent
+{
+    /**
+     * @param ?string              $itemId        of an item of the sitting; null: of the sitting as a whole
+     * @param ?string              $deviceId      of the browser it was made in; null: from a page without scripts
+     * @param ?int                 $seq           number that the device gave it
+     * @param array<string, mixed> $body          by kind; of a line see Content\Format\LogFormat
+     * @param string               $bodyHash      the same id with another content is refused
+     * @param \DateTimeImmutable   $deviceAt      by the clock of the device
+     * @param ?int                 $offsetSeconds server minus device when it was sent; null: not told
+     * @param \DateTimeImmutable   $at            when it was done, by a clock that was found right
+     * @param \DateTimeImmutable   $day           of the client's own calendar
+     */
+    public function __construct(
+        #[ORM\Id]
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $id,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clinicId,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clientId,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $sittingId,
+        #[ORM\Column(type: Types::GUID, nullable: true)]
+        public readonly ?string $itemId,
+        #[ORM\Column(length: 10, enumType: ActorKind::class)]
+        public readonly ActorKind $actorKind,
+        #[ORM\Column(length: 36)]
+        public readonly string $actorId,
+        #[ORM\Column(type: Types::GUID, nullable: true)]
+        public readonly ?string $deviceId,
+        #[ORM\Column(nullable: true)]
+        public readonly ?int $seq,
+        #[ORM\Column(length: 20, enumType: EventKind::class)]
+        public readonly EventKind $kind,
+        #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
+        public readonly array $body,
+        #[ORM\Column(length: 64)]
+        public readonly string $bodyHash,
+        #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+        public readonly \DateTimeImmutable $deviceAt,
+        #[ORM\Column(nullable: true)]
+        public readonly ?int $offsetSeconds,
+        #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+        public readonly \DateTimeImmutable $at,
+        #[ORM\Column(type: Types::DATE_IMMUTABLE)]
+        public readonly \DateTimeImmutable $day,
+        #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+        public readonly \DateTimeImmutable $receivedAt,
+    ) {
+    }
+
+    /**
+     * What the server itself notes, such as the start of a sitting.
+     *
+     * @param array<string, mixed> $body
+     */
+    public static function noted(
+        Sitting $sitting,
+        ?string $itemId,
+        EventKind $kind,
+        Actor $actor,
+        EventTime $time,
+        array $body = [],
+    ): self {
+        return new self(
+            Uuid::v7()->toRfc4122(),
+            $sitting->clinicId,
+            $sitting->clientId,
+            $sitting->id,
+            itemId: $itemId,
+            actorKind: $actor->kind,
+            actorId: $actor->id,
+            deviceId: null,
+            seq: null,
+            kind: $kind,
+            body: $body,
+            bodyHash: self::hash($sitting->id, $itemId ?? '', $body),
+            deviceAt: $time->deviceAt,
+            offsetSeconds: $time->offsetSeconds,
+            at: $time->at,
+            day: $time->day,
+            receivedAt: $time->receivedAt,
+        );
+    }
+
+    /** @param array<string, mixed> $body */
+    public static function hash(string $sittingId, string $item, array $body): string
+    {
+        return hash('sha256', $sittingId.'|'.$item.'|'.json_encode($body, \JSON_THROW_ON_ERROR));
+    }
+
+    public function actor(): Actor
+    {
+        return new Actor($this->actorKind, $this->actorId);
+    }
+
+    public function folded(): ItemEvent
+    {
+        return new ItemEvent(
+            $this->id,
+            $this->kind,
+            $this->at,
+            $this->day,
+            seq: $this->seq,
+            told: EventKind::Line === $this->kind ? LogFormat::kept($this->body) : null,
+        );
+    }
+}

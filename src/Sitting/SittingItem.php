@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Content\Format\LogFormat;
+use HandGarden\Core\Progress\Told;
+use HandGarden\Core\Routine\Hands;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Sitting\FoldedItem;
+use HandGarden\Planning\RoutineFormat;
+use Symfony\Component\Uid\Uuid;
+
+/** One item of a sitting: what was planned when it began, and what its events say together. */
+#[ORM\Entity]
+#[ORM\Table(name: 'sitting_item')]
+#[ORM\Index(name: 'sitting_item_of', columns: ['sitting_id', 'place'])]
+#[ORM\Index(name: 'sitting_item_by_client', columns: ['client_id', 'day'])]
+class SittingItem
+{
+    /** @var array<string, mixed>|null null: nothing was told of it yet; see Content\Format\LogFormat */
+    #[ORM\Column(type: Types::JSON, nullable: true, options: ['jsonb' => true])]
+    public ?array $told = null;
+
+    #[ORM\Column(type: Types::DATE_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $day = null;
+
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $at = null;
+
+    /**
+     * @param int                  $place   in the sitting, from 0
+     * @param array<string, mixed> $planned see Planning\RoutineFormat
+     */
+    private function __construct(
+        #[ORM\Id]
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $id,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clinicId,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clientId,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $sittingId,
+        #[ORM\Column]
+        public readonly int $place,
+        #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
+        public readonly array $planned,
+        #[ORM\Column(length: 80)]
+        public readonly string $rungId,
+        #[ORM\Column(length: 10, enumType: Hands::class)]
+        public readonly Hands $hands,
+    ) {
+    }
+
+    public static function of(Sitting $sitting, int $place, Item $item): self
+    {
+        return new self(
+            Uuid::v7()->toRfc4122(),
+            $sitting->clinicId,
+            $sitting->clientId,
+            $sitting->id,
+            place: $place,
+            planned: RoutineFormat::write([$item])[0],
+            rungId: $item->rung->id,
+            hands: $item->hands,
+        );
+    }
+
+    public function keep(?FoldedItem $folded): void
+    {
+        $this->told = null === $folded ? null : LogFormat::write($folded->told);
+        $this->day = $folded?->day;
+        $this->at = $folded?->at;
+    }
+
+    public function said(): ?Told
+    {
+        return null === $this->told ? null : LogFormat::kept($this->told);
+    }
+}

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\App;
+
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+use Symfony\Component\Uid\Uuid;
+
+/** The database of an earlier version, with what is rare in it, keeps all it holds. */
+final class MovedDataTest extends TestCase
+{
+    private const DUMP = __DIR__.'/../fixtures/moved/demonstration.sql.gz';
+    private const SITTINGS = 53;
+    private const LINES = 588;
+
+    private static \PDO $moved;
+
+    /** @var list<array<string, string>> lines as they were */
+    private static array $before;
+
+    public static function setUpBeforeClass(): void
+    {
+        $url = (string) getenv('DATABASE_URL');
+        $parts = parse_url($url);
+        \assert(\is_array($parts));
+        $name = trim($parts['path'] ?? '', '/').'_moved';
+        $connect = static fn (string $database): \PDO => new \PDO(
+            \sprintf('pgsql:host=%s;port=%d;dbname=%s', $parts['host'] ?? '', $parts['port'] ?? 5432, $database),
+            $parts['user'] ?? '',
+            urldecode($parts['pass'] ?? ''),
+        );
+        $server = $connect('postgres');
+        $server->exec('DROP DATABASE IF EXISTS '.$name.' WITH (FORCE)');
+        $server->exec('CREATE DATABASE '.$name);
+        self::$moved = $connect($name);
+        $dump = (string) gzdecode((string) file_get_contents(self::DUMP));
+        self::$moved->exec((string) preg_replace('/^\\\\.*$/m', '', $dump));
+        self::$moved->exec('SET search_path TO public');
+        self::$moved->exec(self::rare());
+        self::$before = self::rows('SELECT id, item, rung_id, hands, dose::text, body::text FROM log_entry');
+        $migrate = new Process(
+            ['php', 'bin/console', 'doctrine:migrations:migrate', '--no-interaction', '--allow-no-migration'],
+            \dirname(__DIR__, 2),
+            ['DATABASE_URL' => preg_replace('#/[^/?]+\?#', '/'.$name.'?', $url)],
+            timeout: 120.0,
+        );
+        $migrate->mustRun();
+    }
+
+    public function testEverySittingKeepsItsItemsInTheirOrder(): void
+    {
+        self::assertSame(self::SITTINGS, self::all('sitting'));
+        self::assertSame(
+            self::LINES + 2,
+            self::number("SELECT count(*) FROM sitting_item WHERE planned->>'reason' IS NOT NULL"),
+            'an item a line, one exercise that is gone, and one that only a line knew',
+        );
+        self::assertSame(1, self::number("SELECT count(*) FROM sitting_item WHERE rung_id = 'long-gone'"));
+    }
+
+    public function testEveryLineIsAnEventOfTheItemItSpokeOf(): void
+    {
+        self::assertSame(
+            \count(self::$before),
+            self::number("SELECT count(*) FROM sitting_event WHERE kind = 'line'"),
+        );
+        foreach (self::$before as $line) {
+            $item = self::rows(
+                'SELECT i.rung_id, i.hands, i.planned, e.body FROM sitting_event e
+                    JOIN sitting_item i ON i.id = e.item_id WHERE e.id = ?',
+                $line['id'],
+            )[0] ?? null;
+            self::assertNotNull($item, $line['id']);
+            self::assertSame([$line['rung_id'], $line['hands']], [$item['rung_id'], $item['hands']]);
+            self::assertEquals(json_decode($line['body'], true), json_decode($item['body'], true));
+        }
+    }
+
+    public function testAnItemsIdIsMadeOfSittingAndPlace(): void
+    {
+        $item = self::rows('SELECT id, sitting_id, place FROM sitting_item WHERE place = 2 LIMIT 1')[0];
+
+        self::assertSame(
+            Uuid::v5(Uuid::fromString($item['sitting_id']), $item['place'])->toRfc4122(),
+            $item['id'],
+        );
+    }
+
+    public function testStartEndAndLatePainAreEvents(): void
+    {
+        self::assertSame(
+            self::SITTINGS,
+            self::number("SELECT count(*) FROM sitting_event WHERE kind = 'begun'"),
+        );
+        self::assertSame(
+            self::SITTINGS,
+            self::number("SELECT count(*) FROM sitting_event WHERE kind = 'finished'"),
+        );
+        self::assertSame(1, self::number("SELECT count(*) FROM sitting_event WHERE kind = 'hurt-later'"));
+        self::assertSame(
+            1,
+            self::number("SELECT count(*) FROM sitting_item WHERE (told->>'hurt_later')::boolean"),
+        );
+    }
+
+    public function testTwoLinesOfOneItemFoldToOneAndThePainStays(): void
+    {
+        $told = self::rows(
+            'SELECT told FROM sitting_item WHERE id IN (
+                SELECT item_id FROM sitting_event WHERE kind = \'line\' GROUP BY item_id HAVING count(*) = 2
+            )',
+        );
+
+        self::assertCount(1, $told);
+        self::assertStringContainsString('"pain_after": 6', $told[0]['told']);
+    }
+
+    public function testAnAnsweredProposalStaysAnswered(): void
+    {
+        self::assertSame(2, self::all('decision'));
+        self::assertSame(
+            1,
+            self::number(
+                "SELECT count(*) FROM decision d
+                    JOIN sitting_item i ON i.id::text = split_part(d.proposal_key, '|', 4)",
+            ),
+            'one rests on a line, the other one on a line that was never there',
+        );
+    }
+
+    /** An exercise that is gone, a line without its item, a line twice, late pain, answered proposals. */
+    private static function rare(): string
+    {
+        return <<<'SQL'
+            UPDATE sitting SET items = (jsonb_build_array(jsonb_build_object(
+                'rung', 'long-gone', 'hands', 'right', 'dose', items->0->'dose', 'reason', 'it was there once'
+            )) || items::jsonb)::json
+            WHERE id = (SELECT min(id::text)::uuid FROM sitting);
+            INSERT INTO log_entry SELECT hurt_later, gen_random_uuid(), clinic_id, client_id, sitting_id, 3,
+                'only-a-line', hands, dose, body, body_hash, day, clock_off, device_at, received_at, by_staff_id
+            FROM log_entry ORDER BY received_at, id LIMIT 1;
+            INSERT INTO log_entry SELECT hurt_later, gen_random_uuid(), clinic_id, client_id, sitting_id, item,
+                rung_id, hands, dose, '{"outcome": "part", "pain_before": 1, "pain_after": 6}', body_hash, day,
+                clock_off, device_at - interval '1 minute', received_at, by_staff_id
+            FROM log_entry WHERE rung_id <> 'only-a-line' ORDER BY received_at DESC, id DESC LIMIT 1;
+            UPDATE log_entry SET hurt_later = true WHERE id = (
+                SELECT id FROM log_entry WHERE rung_id <> 'only-a-line' ORDER BY received_at, id LIMIT 1
+            );
+            INSERT INTO decision (
+                id, clinic_id, client_id, proposal_key, kind, text, answer, note, by_staff_id, at
+            )
+            SELECT gen_random_uuid(), clinic_id, client_id, 'advance.hold|' || rung_id || '|' || hands || '|' || id,
+                'advance', 'Longer', 'declined', '', by_staff_id, received_at
+            FROM log_entry WHERE rung_id <> 'only-a-line' ORDER BY received_at, id LIMIT 1;
+            INSERT INTO decision (
+                id, clinic_id, client_id, proposal_key, kind, text, answer, note, by_staff_id, at
+            )
+            SELECT gen_random_uuid(), clinic_id, client_id, 'plateau|x|right|gone', 'plateau', 'No step up',
+                'accepted', '', by_staff_id, received_at
+            FROM log_entry LIMIT 1;
+            SQL;
+    }
+
+    /** @return list<array<string, string>> */
+    private static function rows(string $sql, string ...$values): array
+    {
+        $found = self::$moved->prepare($sql);
+        $found->execute($values);
+
+        $rows = [];
+        while (\is_array($row = $found->fetch(\PDO::FETCH_ASSOC))) {
+            $texts = [];
+            foreach ($row as $column => $value) {
+                $texts[$column] = \is_scalar($value) ? (string) $value : '';
+            }
+            $rows[] = $texts;
+        }
+
+        return $rows;
+    }
+
+    private static function number(string $sql): int
+    {
+        return (int) (self::rows('SELECT ('.$sql.') AS n')[0]['n'] ?? 0);
+    }
+
+    private static function all(string $table): int
+    {
+        return self::number('SELECT count(*) FROM '.$table);
+    }
+}

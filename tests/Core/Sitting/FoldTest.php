@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\Core\Sitting;
+
+use HandGarden\Core\Progress\Compensation;
+use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\Outcome;
+use HandGarden\Core\Progress\ProgressSettings;
+use HandGarden\Core\Progress\Symptoms;
+use HandGarden\Core\Progress\Told;
+use HandGarden\Core\Progress\ToneAfter;
+use HandGarden\Core\Routine\Hands;
+use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Core\Sitting\EventKind;
+use HandGarden\Core\Sitting\Fold;
+use HandGarden\Core\Sitting\ItemEvent;
+use HandGarden\Tests\Core\Cases;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/** The same events give the same record, whatever their order and however often they come. */
+final class FoldTest extends TestCase
+{
+    public function testNothingToldIsNoRecord(): void
+    {
+        self::assertNull(Fold::item([]));
+        self::assertNull(Fold::item([self::event(1, null)]), 'late pain of an item that nobody logged');
+    }
+
+    public function testALaterLineSaysWhatWasDoneAndTheDayStaysTheFirst(): void
+    {
+        $folded = Fold::item([
+            self::event(2, new Told(Outcome::Done, repetitions: 8), '2026-11-21'),
+            self::event(1, new Told(Outcome::Part, repetitions: 3), '2026-11-20'),
+        ]);
+
+        self::assertSame(Outcome::Done, $folded?->told->outcome);
+        self::assertSame(8, $folded->told->repetitions);
+        self::assertSame('2026-11-20', $folded->day->format('Y-m-d'));
+    }
+
+    public function testWhatHurtIsNotTakenBack(): void
+    {
+        $told = Fold::item([
+            self::event(1, new Told(
+                Outcome::Part,
+                painBefore: 1,
+                painAfter: 6,
+                tone: ToneAfter::Tighter,
+                compensations: [Compensation::TrunkLean],
+                newTingling: true,
+            )),
+            self::event(2, new Told(Outcome::Done, painBefore: 2, painAfter: 2, tone: ToneAfter::Looser)),
+            self::event(3, null),
+        ])?->told;
+
+        self::assertNotNull($told);
+        self::assertSame([1, 6], [$told->painBefore, $told->painAfter]);
+        self::assertSame(ToneAfter::Tighter, $told->tone);
+        self::assertSame([Compensation::TrunkLean], $told->compensations);
+        self::assertTrue($told->newTingling);
+        self::assertTrue($told->hurtLater);
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function seeds(): iterable
+    {
+        for ($seed = 1; $seed <= 40; ++$seed) {
+            yield 'seed '.$seed => [$seed];
+        }
+    }
+
+    #[DataProvider('seeds')]
+    public function testAnyOrderAndAnyRepetitionGiveTheSameRecord(int $seed): void
+    {
+        $random = new Randomizer(new Xoshiro256StarStar($seed));
+        $events = self::events($random);
+        $once = Fold::item($events);
+        for ($try = 0; $try < 10; ++$try) {
+            $again = $events;
+            foreach ($events as $event) {
+                if (0 === $random->getInt(0, 2)) {
+                    $again[] = $event;
+                }
+            }
+
+            self::assertEquals($once, Fold::item($random->shuffleArray($again)));
+        }
+    }
+
+    #[DataProvider('seeds')]
+    public function testNoEventMakesASymptomGoAway(int $seed): void
+    {
+        $random = new Randomizer(new Xoshiro256StarStar($seed));
+        $events = self::events($random);
+        $symptoms = new Symptoms(new ProgressSettings());
+        foreach ($events as $event) {
+            $alone = Fold::item([$event])?->told;
+            $all = Fold::item($events)?->told;
+            if (null !== $alone && null !== $all && $symptoms->any(self::line($alone))) {
+                self::assertTrue($symptoms->any(self::line($all)), 'seed '.$seed);
+            }
+        }
+        $this->addToAssertionCount(1);
+    }
+
+    /** @return list<ItemEvent> */
+    private static function events(Randomizer $random): array
+    {
+        $events = [];
+        for ($i = 0; $i < 5; ++$i) {
+            $told = 4 === $random->getInt(0, 4) ? null : new Told(
+                Outcome::cases()[$random->getInt(0, 2)],
+                repetitions: $random->getInt(0, 9),
+                painBefore: $random->getInt(0, 10),
+                painAfter: $random->getInt(0, 10),
+                tone: ToneAfter::cases()[$random->getInt(0, 2)],
+                fatigue: $random->getInt(0, 10),
+                newTingling: 0 === $random->getInt(0, 5),
+            );
+            // now and then two of them in the same second
+            $events[] = self::event($random->getInt(1, 4), $told, id: 'event-'.$i);
+        }
+
+        return $events;
+    }
+
+    private static function event(
+        int $minute,
+        ?Told $told,
+        string $day = '2026-11-20',
+        ?string $id = null,
+    ): ItemEvent {
+        return new ItemEvent(
+            $id ?? 'at-'.$minute,
+            null === $told ? EventKind::HurtLater : EventKind::Line,
+            new \DateTimeImmutable('2026-11-20 09:0'.$minute),
+            new \DateTimeImmutable($day),
+            told: $told,
+        );
+    }
+
+    private static function line(Told $told): LogLine
+    {
+        $rung = Cases::catalogue()->rung('pressed-lift-hold');
+
+        return LogLine::of(
+            'line',
+            'sitting',
+            new ItemKey($rung->id, Hands::Right),
+            $rung->startDose,
+            day: new \DateTimeImmutable('2026-11-20'),
+            told: $told,
+        );
+    }
+}
