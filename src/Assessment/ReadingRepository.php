@@ -53,6 +53,18 @@ final class ReadingRepository implements ResetInterface
     ) {
     }
 
+    /** Newest day of a reading that stands. */
+    public function lastDay(Client $client): ?\DateTimeImmutable
+    {
+        $day = $this->entities->getConnection()->fetchOne(
+            'SELECT max(on_day) FROM reading
+                WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL',
+            [$client->id, $client->clinicId],
+        );
+
+        return \is_string($day) ? new \DateTimeImmutable($day, new \DateTimeZone('UTC')) : null;
+    }
+
     /**
      * What is known now: the newest reading of each kind, hand, mode and argument; replaced ones stay in the trail
      * only.

@@ -6,6 +6,7 @@ namespace HandGarden\Assessment;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\MedicationState;
 use HandGarden\Core\Measure\Mode;
@@ -20,7 +21,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 #[ORM\Table(name: 'reading')]
 #[ORM\Index(name: 'reading_by_client', columns: ['client_id', 'on_day', 'at'])]
-class RecordedReading
+class RecordedReading implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -157,5 +158,10 @@ class RecordedReading
         return 'tryout' === $this->code
             ? $this->argument.':'.($this->side->value ?? '')
             : ReadingKey::of($this->code, $this->side, $this->mode, $this->argument);
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

@@ -6,6 +6,7 @@ namespace HandGarden\Assessment;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use HandGarden\Core\Anatomy\Side;
 use Symfony\Component\Uid\Uuid;
 
@@ -13,7 +14,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 #[ORM\Table(name: 'recording')]
 #[ORM\Index(name: 'recording_by_client', columns: ['client_id', 'kind', 'at'])]
-class Recording
+class Recording implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -52,5 +53,10 @@ class Recording
         public readonly string $byStaffId,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

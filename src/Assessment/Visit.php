@@ -6,6 +6,7 @@ namespace HandGarden\Assessment;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use Symfony\Component\Uid\Uuid;
 
 /**
@@ -15,7 +16,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 #[ORM\Table(name: 'visit')]
 #[ORM\Index(name: 'visit_by_client', columns: ['client_id', 'on_day'])]
-class Visit
+class Visit implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -50,5 +51,10 @@ class Visit
         public readonly \DateTimeImmutable $at,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

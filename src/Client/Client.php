@@ -14,7 +14,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 #[ORM\Table(name: 'client')]
 #[ORM\Index(name: 'client_by_clinic', columns: ['clinic_id', 'family_name'])]
-class Client
+class Client implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -168,5 +168,10 @@ class Client
     public function isArchived(): bool
     {
         return null !== $this->archivedAt;
+    }
+
+    public function ofClient(): string
+    {
+        return $this->id;
     }
 }

@@ -42,6 +42,17 @@ final readonly class ClientRepository
         return $clients;
     }
 
+    /** @return iterable<Client> of all clinics, one after the other: for commands that go through everybody */
+    public function everybody(): iterable
+    {
+        $query = $this->entities->createQuery('SELECT c FROM '.Client::class.' c ORDER BY c.id');
+        foreach ($query->toIterable() as $client) {
+            \assert($client instanceof Client);
+            yield $client;
+            $this->entities->detach($client);
+        }
+    }
+
     public function add(Client $client): void
     {
         $this->entities->persist($client);

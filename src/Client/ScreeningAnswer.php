@@ -13,7 +13,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'screening_answer')]
 #[ORM\Index(name: 'screening_by_client', columns: ['client_id', 'asked_on', 'at'])]
-class ScreeningAnswer
+class ScreeningAnswer implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -36,5 +36,10 @@ class ScreeningAnswer
         public readonly \DateTimeImmutable $at,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace HandGarden\Desk;
 
-use Doctrine\DBAL\Connection;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Assessment\MeasureView;
 use HandGarden\Assessment\ReadingRepository;
+use HandGarden\Caseload\Caseload;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
@@ -29,30 +29,14 @@ use HandGarden\Web\Clock;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /**
- * Makes the overview of a client and keeps it while nothing it rests on has changed. What it rests on is asked of the
- * database in one question, so that nobody has to remember to throw a kept overview away.
+ * Makes the overview of a client and keeps it while nothing it rests on has changed: the caseload counts the changes
+ * of each client, so that nobody has to remember to throw a kept overview away.
  */
 final readonly class ClientCards
 {
-    private const FINGERPRINT = "SELECT md5(concat_ws('|', c.version, k.emergency_number,
-            (SELECT count(*)::text || max(at) || count(replaced_by_id) || count(withdrawn_at)
-                FROM reading WHERE client_id = c.id),
-            (SELECT count(*)::text || max(at) FROM screening_answer WHERE client_id = c.id),
-            (SELECT count(*)::text || count(withdrawn_at) FROM placement_override WHERE client_id = c.id),
-            (SELECT count(*)::text || count(withdrawn_at) FROM approach_choice WHERE client_id = c.id),
-            (SELECT count(*) FROM approved_rung WHERE client_id = c.id),
-            (SELECT count(*)::text || count(reopened_at) FROM suspension WHERE client_id = c.id),
-            (SELECT string_agg(id || version::text, ',' ORDER BY id) FROM routine WHERE client_id = c.id),
-            (SELECT count(*)::text || max(received_at) FROM sitting_event WHERE client_id = c.id),
-            (SELECT count(*)::text || count(finished_at) || sum(length(note)) FROM sitting WHERE client_id = c.id),
-            (SELECT count(*) FROM decision WHERE client_id = c.id),
-            (SELECT count(*)::text || sum(length(note)) || count(signed_at) FROM visit WHERE client_id = c.id),
-            (SELECT string_agg(name, ',' ORDER BY id) FROM staff WHERE clinic_id = c.clinic_id)))
-        FROM client c JOIN clinic k ON k.id = c.clinic_id WHERE c.id = ? AND c.clinic_id = ?";
-
     public function __construct(
         private CacheInterface $cards,
-        private Connection $connection,
+        private Caseload $caseload,
         private ReadingRepository $readings,
         private CatalogueStore $catalogue,
         private HandPictures $pictures,
@@ -67,23 +51,19 @@ final readonly class ClientCards
 
     public function of(Client $client): ClientCard
     {
-        $fingerprint = $this->connection->fetchOne(
-            self::FINGERPRINT,
-            [$client->id, $client->clinicId],
-        );
-        $key = implode(
-            '.',
-            [
-                $client->id,
-                \is_string($fingerprint) ? $fingerprint : '',
-                $this->clock->today($client->zone)->format('Ymd'),
-            ],
-        );
+        $names = $this->clinics->namesOfStaff();
+        $key = implode('.', [
+            $client->id,
+            (string) $this->caseload->changes($client),
+            hash('xxh128', serialize([$this->clinics->own()->emergencyNumber, $names])),
+            $this->clock->today($client->zone)->format('Ymd'),
+        ]);
 
-        return $this->cards->get($key, fn (): ClientCard => $this->make($client));
+        return $this->cards->get($key, fn (): ClientCard => $this->make($client, $names));
     }
 
-    private function make(Client $client): ClientCard
+    /** @param array<string, string> $names of staff by id */
+    private function make(Client $client, array $names): ClientCard
     {
         $catalogue = $this->catalogue->get();
         $views = new PlacementViews(new Words($catalogue), []);
@@ -143,7 +123,7 @@ final readonly class ClientCards
             sittings: $this->sittings->recent($client, 8),
             visits: $this->readings->visits($client, 5),
             latest: $this->latest($client),
-            names: $this->clinics->namesOfStaff(),
+            names: $names,
         );
     }
 

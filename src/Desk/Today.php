@@ -6,7 +6,10 @@ namespace HandGarden\Desk;
 
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\Who;
-use HandGarden\Client\ClientRepository;
+use HandGarden\Caseload\Caseload;
+use HandGarden\Caseload\CaseloadRow;
+use HandGarden\Caseload\Listing;
+use HandGarden\Caseload\Renewal;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -18,19 +21,70 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_STAFF')]
 final class Today extends AbstractController
 {
-    public function __invoke(
-        Request $request,
-        ClientRepository $clients,
-        Overview $overview,
-        Who $who,
-        ClinicRepository $clinics,
-    ): Response {
-        $archived = '1' === $request->query->get('archived');
+    /** A page works out this many rows itself; the rest says that it is being renewed. */
+    private const RENEWS = 5;
 
-        return $this->render('Desk/today.html.twig', [
-            'rows' => $overview->rows($clients->all($who->clinicId(), $archived)),
-            'archived' => $archived,
-            'clinic' => $clinics->own(),
+    public function __construct(
+        private readonly Caseload $caseload,
+        private readonly Renewal $renewal,
+        private readonly Who $who,
+        private readonly ClinicRepository $clinics,
+    ) {
+    }
+
+    public function __invoke(Request $request): Response
+    {
+        $listing = new Listing(
+            $this->who->clinicId(),
+            $this->who->staff()->id,
+            mb_substr((string) $request->query->get('name', ''), 0, 80),
+            '1' === $request->query->get('archived'),
+        );
+        $page = max(1, $request->query->getInt('page', 1));
+        $rows = $this->rows($listing, $page);
+        $counts = $this->caseload->counts($listing); // after what was worked out just now
+        $onlyList = $request->headers->has('X-Results-Only');
+
+        return $this->render($onlyList ? 'Desk/_list.html.twig' : 'Desk/today.html.twig', [
+            'groups' => self::grouped($rows),
+            'counts' => $counts,
+            'found' => array_sum($counts),
+            'page' => $page,
+            'pages' => max(1, (int) ceil(array_sum($counts) / Caseload::PAGE)),
+            'name' => $listing->words,
+            'archived' => $listing->isArchive,
+            'clinic' => $this->clinics->own(),
         ]);
+    }
+
+    /** @return list<CaseloadRow> */
+    private function rows(Listing $listing, int $page): array
+    {
+        $rows = $this->caseload->page($listing, $page);
+        $stale = array_map(
+            static fn (CaseloadRow $r): string => $r->clientId,
+            array_values(array_filter($rows, static fn (CaseloadRow $r): bool => $r->isStale)),
+        );
+        if ([] === $stale || $listing->isArchive) {
+            return $rows;
+        }
+        $this->renewal->renew(self::RENEWS, $stale);
+
+        return $this->caseload->page($listing, $page);
+    }
+
+    /**
+     * @param list<CaseloadRow> $rows
+     *
+     * @return array<string, non-empty-list<CaseloadRow>> by group, in their order
+     */
+    private static function grouped(array $rows): array
+    {
+        $groups = [];
+        foreach ($rows as $row) {
+            $groups[$row->group->value][] = $row;
+        }
+
+        return $groups;
     }
 }

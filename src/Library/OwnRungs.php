@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Library;
 
-use HandGarden\Account\Staff;
+use HandGarden\Account\ClinicScope;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\DrawingReader;
 use HandGarden\Content\LadderReader;
@@ -16,7 +16,6 @@ use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Drawing\NamedPose;
-use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\DependencyInjection\Attribute\AutowireLocator;
 use Symfony\Component\DependencyInjection\ServiceLocator;
 use Symfony\Contracts\Service\ResetInterface;
@@ -32,7 +31,7 @@ final class OwnRungs implements MoreRungs, ResetInterface
     /** @param ServiceLocator<CatalogueStore> $catalogue asked late, because the catalogue asks here */
     public function __construct(
         private readonly OwnExercises $exercises,
-        private readonly Security $security,
+        private readonly ClinicScope $scope,
         #[AutowireLocator([CatalogueStore::class])]
         private readonly ServiceLocator $catalogue,
     ) {
@@ -45,10 +44,8 @@ final class OwnRungs implements MoreRungs, ResetInterface
             return null;
         }
         if (!\array_key_exists($id, $this->found)) {
-            $staff = $this->security->getUser();
-            $kept = $staff instanceof Staff
-                ? $this->exercises->version($staff->clinicId, ...$parts)
-                : null;
+            $clinicId = $this->scope->clinicId();
+            $kept = null === $clinicId ? null : $this->exercises->version($clinicId, ...$parts);
             $this->found[$id] = null === $kept ? null : $this->of($kept);
         }
 

@@ -6,6 +6,7 @@ namespace HandGarden\Planning;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use HandGarden\Core\Approach\Question;
 use HandGarden\Core\Approach\School;
 use Symfony\Component\Uid\Uuid;
@@ -14,7 +15,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 #[ORM\Table(name: 'approach_choice')]
 #[ORM\Index(name: 'approach_by_client', columns: ['client_id'])]
-class ApproachChoice
+class ApproachChoice implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -40,5 +41,10 @@ class ApproachChoice
         public readonly \DateTimeImmutable $at,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

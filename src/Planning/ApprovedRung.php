@@ -6,6 +6,7 @@ namespace HandGarden\Planning;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use HandGarden\Core\Anatomy\Side;
 use Symfony\Component\Uid\Uuid;
 
@@ -13,7 +14,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 #[ORM\Table(name: 'approved_rung')]
 #[ORM\Index(name: 'approved_by_client', columns: ['client_id'])]
-class ApprovedRung
+class ApprovedRung implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -34,5 +35,10 @@ class ApprovedRung
         public readonly \DateTimeImmutable $at,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

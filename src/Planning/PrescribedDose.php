@@ -6,13 +6,14 @@ namespace HandGarden\Planning;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use Symfony\Component\Uid\Uuid;
 
 /** The dose of an item as a therapist set it; the newest of an item counts. */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'prescribed_dose')]
 #[ORM\Index(name: 'dose_by_client', columns: ['client_id', 'at'])]
-class PrescribedDose
+class PrescribedDose implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -34,5 +35,10 @@ class PrescribedDose
         public readonly \DateTimeImmutable $at,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

@@ -7,6 +7,7 @@ namespace HandGarden\Planning;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\Client;
+use HandGarden\Client\TellsOfClient;
 use HandGarden\Core\Routine\Alternative;
 use HandGarden\Core\Routine\LeftOut;
 use HandGarden\Core\Routine\Routine;
@@ -16,7 +17,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 #[ORM\Table(name: 'routine')]
 #[ORM\Index(name: 'routine_by_client', columns: ['client_id', 'kind', 'made_at'])]
-class SavedRoutine
+class SavedRoutine implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -116,5 +117,10 @@ class SavedRoutine
     public function isProvedBest(): bool
     {
         return $this->value === $this->bound;
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

@@ -6,6 +6,7 @@ namespace HandGarden\Planning;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use HandGarden\Core\Anatomy\Side;
 use Symfony\Component\Uid\Uuid;
 
@@ -13,7 +14,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 #[ORM\Table(name: 'short_term_goal')]
 #[ORM\Index(name: 'short_term_goal_by_client', columns: ['client_id'])]
-class ShortTermGoal
+class ShortTermGoal implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -41,5 +42,10 @@ class ShortTermGoal
         public readonly \DateTimeImmutable $at,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

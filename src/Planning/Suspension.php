@@ -6,13 +6,14 @@ namespace HandGarden\Planning;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use Symfony\Component\Uid\Uuid;
 
 /** An item, or everything (`*`), that rests after a symptom until a therapist reopens it with a note. */
 #[ORM\Entity]
 #[ORM\Table(name: 'suspension')]
 #[ORM\Index(name: 'suspension_by_client', columns: ['client_id'])]
-class Suspension
+class Suspension implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -40,5 +41,10 @@ class Suspension
         public readonly \DateTimeImmutable $at,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

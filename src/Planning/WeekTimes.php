@@ -6,12 +6,13 @@ namespace HandGarden\Planning;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use Symfony\Component\Uid\Uuid;
 
 /** When the helper is there, and the client's calendar as it came, so that any week can be read from it. */
 #[ORM\Entity]
 #[ORM\Table(name: 'week_times')]
-class WeekTimes
+class WeekTimes implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -37,5 +38,10 @@ class WeekTimes
         public readonly string $clientId,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

@@ -6,13 +6,14 @@ namespace HandGarden\Progress;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use Symfony\Component\Uid\Uuid;
 
 /** What a therapist answered to a proposal. */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'decision')]
 #[ORM\UniqueConstraint(name: 'decision_once', columns: ['client_id', 'proposal_key'])]
-class Decision
+class Decision implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -39,5 +40,10 @@ class Decision
         public readonly \DateTimeImmutable $at,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

@@ -6,13 +6,14 @@ namespace HandGarden\Sitting;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use Symfony\Component\Uid\Uuid;
 
 /** One time through a routine. Its items stand beside it as they were when it began. */
 #[ORM\Entity]
 #[ORM\Table(name: 'sitting')]
 #[ORM\Index(name: 'sitting_by_client', columns: ['client_id', 'started_at'])]
-class Sitting
+class Sitting implements TellsOfClient
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -39,5 +40,10 @@ class Sitting
         public readonly \DateTimeImmutable $startedAt,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

@@ -6,6 +6,7 @@ namespace HandGarden\Sitting;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use HandGarden\Content\Format\LogFormat;
 use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Actor\ActorKind;
@@ -17,7 +18,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'sitting_event')]
 #[ORM\Index(name: 'sitting_event_of', columns: ['sitting_id', 'item_id'])]
-class SittingEvent
+class SittingEvent implements TellsOfClient
 {
     /**
      * @param ?string              $itemId        of an item of the sitting; null: of the sitting as a whole
@@ -124,5 +125,10 @@ class SittingEvent
             seq: $this->seq,
             told: EventKind::Line === $this->kind ? LogFormat::kept($this->body) : null,
         );
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

@@ -6,6 +6,7 @@ namespace HandGarden\Sitting;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\TellsOfClient;
 use HandGarden\Content\Format\LogFormat;
 use HandGarden\Core\Progress\Told;
 use HandGarden\Core\Routine\Hands;
@@ -19,7 +20,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Table(name: 'sitting_item')]
 #[ORM\Index(name: 'sitting_item_of', columns: ['sitting_id', 'place'])]
 #[ORM\Index(name: 'sitting_item_by_client', columns: ['client_id', 'day'])]
-class SittingItem
+class SittingItem implements TellsOfClient
 {
     /** @var array<string, mixed>|null null: nothing was told of it yet; see Content\Format\LogFormat */
     #[ORM\Column(type: Types::JSON, nullable: true, options: ['jsonb' => true])]
@@ -80,5 +81,10 @@ class SittingItem
     public function said(): ?Told
     {
         return null === $this->told ? null : LogFormat::kept($this->told);
+    }
+
+    public function ofClient(): string
+    {
+        return $this->clientId;
     }
 }

@@ -208,6 +208,24 @@ final class SittingRepository implements ResetInterface
         return $this->entities->find(SittingEvent::class, $id);
     }
 
+    /** @return list<\DateTimeImmutable> days on which something was done, newest first */
+    public function practiceDays(Client $client): array
+    {
+        $days = $this->entities->getConnection()->fetchFirstColumn(
+            "SELECT DISTINCT day FROM sitting_item
+                WHERE client_id = ? AND clinic_id = ? AND told->>'outcome' <> 'skipped' ORDER BY day DESC LIMIT 10",
+            [$client->id, $client->clinicId],
+        );
+
+        return array_map(
+            static fn (mixed $day): \DateTimeImmutable => new \DateTimeImmutable(
+                \is_string($day) ? $day : 'today',
+                new \DateTimeZone('UTC'),
+            ),
+            $days,
+        );
+    }
+
     /** Keeps an event and folds its item anew, or neither. */
     public function record(SittingEvent $event): void
     {

@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace HandGarden\Web;
 
+use Psr\Clock\ClockInterface;
+
 /** The one place where the time is read; the core is told. */
-final class Clock
+final readonly class Clock
 {
+    public function __construct(
+        private ClockInterface $clock,
+    ) {
+    }
+
     public function now(): \DateTimeImmutable
     {
-        return new \DateTimeImmutable('now', new \DateTimeZone('UTC'));
+        return \DateTimeImmutable::createFromInterface($this->clock->now())->setTimezone(new \DateTimeZone('UTC'));
     }
 
     /** Calendar day in a zone, as midnight UTC, so that days compare. */

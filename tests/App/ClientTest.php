@@ -99,12 +99,12 @@ final class ClientTest extends GardenTestCase
         $this->signIn($therapist);
         $this->post('/clients/'.$client->id.'/archive', []);
         $this->browser->request('GET', '/');
-        self::assertSelectorNotExists('h2 a[href="/clients/'.$client->id.'"]');
+        self::assertSelectorNotExists('h3 a[href="/clients/'.$client->id.'"]');
         $this->browser->request('GET', '/?archived=1');
-        self::assertSelectorExists('h2 a[href="/clients/'.$client->id.'"]');
+        self::assertSelectorExists('h3 a[href="/clients/'.$client->id.'"]');
         $this->post('/clients/'.$client->id.'/archive', []);
         $this->browser->request('GET', '/');
-        self::assertSelectorExists('h2 a[href="/clients/'.$client->id.'"]');
+        self::assertSelectorExists('h3 a[href="/clients/'.$client->id.'"]');
     }
 
     public function testUnansweredScreeningStandsInTheBannerOnEveryPage(): void

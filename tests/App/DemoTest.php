@@ -87,7 +87,7 @@ final class DemoTest extends GardenTestCase
             $this->service(Connection::class),
             $this->service(UserPasswordHasherInterface::class),
             $this->service(DemoClients::class),
-            clock: new Clock(),
+            clock: $this->service(Clock::class),
             onLoopback: $onLoopback,
             password: $password,
         );

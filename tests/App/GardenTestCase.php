@@ -10,6 +10,7 @@ use HandGarden\Account\Role;
 use HandGarden\Account\Staff;
 use HandGarden\Assessment\RecordedReading;
 use HandGarden\Assessment\Visit;
+use HandGarden\Caseload\Caseload;
 use HandGarden\Client\Client;
 use HandGarden\Client\ScreeningAnswer;
 use HandGarden\Core\Anatomy\Side;
@@ -154,6 +155,12 @@ abstract class GardenTestCase extends WebTestCase
             ['sittingId' => $sitting->id],
             ['place' => 'ASC'],
         );
+    }
+
+    /** After a change that went past the application, straight into the database. */
+    protected function changed(Client $client): void
+    {
+        $this->service(Caseload::class)->mark($client->id);
     }
 
     protected function signIn(Staff $staff): void

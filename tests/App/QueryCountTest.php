@@ -6,6 +6,7 @@ namespace HandGarden\Tests\App;
 
 use HandGarden\Assessment\RecordedReading;
 use HandGarden\Assessment\Visit;
+use HandGarden\Caseload\Renewal;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
@@ -73,6 +74,7 @@ final class QueryCountTest extends GardenTestCase
         for ($i = 0; $i < 11; ++$i) {
             $this->client($clinic, $therapist, 0 === $i % 3, 'Brandt '.$i);
         }
+        $this->service(Renewal::class)->renew(100);
 
         self::assertSame($before, $this->queries('/'));
         self::assertLessThanOrEqual(12, $before);

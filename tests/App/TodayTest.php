@@ -76,9 +76,12 @@ final class TodayTest extends GardenTestCase
     {
         $client = $this->client($this->clinic, $this->therapist);
         $this->log($client);
-        $shift = fn (int $days): int|string => $this->entities->getConnection()->executeStatement(
-            'UPDATE sitting_item SET day = (now() AT TIME ZONE \'UTC\')::date - '.$days,
-        );
+        $shift = function (int $days) use ($client): void {
+            $this->entities->getConnection()->executeStatement(
+                'UPDATE sitting_item SET day = (now() AT TIME ZONE \'UTC\')::date - '.$days,
+            );
+            $this->changed($client);
+        };
         $shift(6);
         self::assertStringContainsString('1 of 5 planned days', $this->row());
         $shift(7);
@@ -103,6 +106,7 @@ final class TodayTest extends GardenTestCase
             'UPDATE reading SET on_day = on_day - 29 WHERE client_id = ?',
             [$measured->id],
         );
+        $this->changed($measured);
 
         self::assertStringContainsString('Measures are 29 days old: measure again', $this->row());
     }
@@ -132,7 +136,7 @@ final class TodayTest extends GardenTestCase
         return array_values(
             array_map(
                 static fn (\DOMNode $h): string => trim($h->textContent),
-                iterator_to_array($this->browser->request('GET', '/')->filter('ul.rows h2')),
+                iterator_to_array($this->browser->request('GET', '/')->filter('ul.rows h3')),
             ),
         );
     }

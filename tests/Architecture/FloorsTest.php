@@ -21,6 +21,7 @@ final class FloorsTest
         ['Planning'],
         ['Sitting'],
         ['Progress'],
+        ['Caseload'],
         ['Exchange'],
         ['Desk'],
     ];

@@ -12,6 +12,7 @@ async function tabTo(page, wanted, most = 400) {
 
 /** A key that goes to another page. */
 async function go(page, key, address) {
+  await page.locator('html[data-connected]').waitFor({ state: 'attached' });
   await Promise.all([page.waitForURL(address), page.keyboard.press(key)]);
 }
 
@@ -25,6 +26,7 @@ test('the same path with the keyboard alone', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
 
   // `?` shows the keys; a link opens the client
+  await page.locator('html[data-connected]').waitFor({ state: 'attached' });
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('New client');
   await page.keyboard.press('Escape');
@@ -57,6 +59,7 @@ test('the same path with the keyboard alone', async ({ page }) => {
   // routine: r, then n suggests
   await go(page, 'r', '**/routine');
   await expect(page.getByRole('heading', { name: 'Routine', level: 2 })).toBeVisible();
+  await page.locator('html[data-connected]').waitFor({ state: 'attached' });
   await page.keyboard.press('n');
   await expect(page.getByText('A new routine, within the time.')).toBeVisible();
 

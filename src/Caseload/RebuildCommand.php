@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Caseload;
+
+use HandGarden\Client\ClientRepository;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\Console\Style\SymfonyStyle;
+
+/** Makes all kept rows from scratch. */
+#[AsCommand('garden:caseload:rebuild', 'Works out the kept rows of all clients from scratch')]
+final class RebuildCommand extends Command
+{
+    public function __construct(
+        private readonly Renewal $renewal,
+        private readonly Caseload $caseload,
+        private readonly ClientRepository $clients,
+    ) {
+        parent::__construct();
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $style = new SymfonyStyle($input, $output);
+        foreach ($this->clients->everybody() as $client) {
+            $this->caseload->enter($client);
+        }
+        $bar = $style->createProgressBar($this->caseload->staleRows());
+        $renewed = $this->renewal->renew(\PHP_INT_MAX, after: function (string $clientId) use ($bar): void {
+            $this->renewal->forget();
+            $bar->advance();
+        });
+        $bar->finish();
+        $style->newLine(2);
+        $style->success(\sprintf('%d rows are new.', $renewed));
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Caseload;
+
+use HandGarden\Assessment\ReadingRepository;
+use HandGarden\Client\Cautions;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Screening\Answer;
+use HandGarden\Core\Screening\Question;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Progress\OpenProposals;
+use HandGarden\Sitting\SittingRepository;
+use HandGarden\Web\Clock;
+
+/** Brings together what the rooms say of one client. */
+final readonly class Summaries
+{
+    public function __construct(
+        private SittingRepository $sittings,
+        private PlanRepository $plans,
+        private ReadingRepository $readings,
+        private Cautions $cautions,
+        private OpenProposals $open,
+        private CatalogueStore $catalogue,
+        private Clock $clock,
+    ) {
+    }
+
+    public function of(Client $client): Summary
+    {
+        $this->sittings->reset(); // what was read before the change is older than it
+        $today = $this->clock->today($client->zone);
+        $practised = $this->sittings->practiceDays($client);
+        $weekAgo = $today->modify('-7 days');
+        $waiting = [];
+        foreach ($this->open->of($client) as $proposal) {
+            $group = Group::ofProposal($proposal->kind)->value;
+            $waiting[$group] = ($waiting[$group] ?? 0) + 1;
+        }
+
+        return new Summary(
+            $today,
+            $practised[0] ?? null,
+            \count(array_filter($practised, static fn (\DateTimeImmutable $d): bool => $d > $weekAgo)),
+            $client->daysPerWeek,
+            waiting: $waiting,
+            suspended: \count($this->plans->suspensions($client)),
+            measuredOn: $this->readings->lastDay($client),
+            unasked: $this->unasked($client, $today),
+            hasRoutine: [] !== $this->plans->kinds($client),
+        );
+    }
+
+    private function unasked(Client $client, \DateTimeImmutable $today): int
+    {
+        $screening = $this->cautions->screening($client);
+        $open = array_filter(
+            $this->catalogue->get()->screening->questions,
+            static fn (Question $q): bool => Answer::NotAsked === $screening->answer($q->id, $today),
+        );
+
+        return \count($open);
+    }
+}

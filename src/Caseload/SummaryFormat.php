@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Caseload;
+
+use HandGarden\Core\Data\Node;
+
+/** A summary as it is kept in its row. */
+final class SummaryFormat
+{
+    public static function write(Summary $summary): string
+    {
+        return json_encode([
+            'day' => $summary->day->format('Y-m-d'),
+            'last_practice' => $summary->lastPractice?->format('Y-m-d'),
+            'days_done' => $summary->daysDone,
+            'days_planned' => $summary->daysPlanned,
+            'waiting' => (object) $summary->waiting,
+            'suspended' => $summary->suspended,
+            'measured_on' => $summary->measuredOn?->format('Y-m-d'),
+            'unasked' => $summary->unasked,
+            'has_routine' => $summary->hasRoutine,
+        ], \JSON_THROW_ON_ERROR);
+    }
+
+    public static function read(?string $kept): ?Summary
+    {
+        if (null === $kept) {
+            return null;
+        }
+        $node = Node::fromJson($kept);
+        $day = static fn (string $key): ?\DateTimeImmutable => null === ($node->optional($key)?->raw())
+            ? null
+            : $node->get($key)->date();
+
+        return new Summary(
+            $node->get('day')->date(),
+            $day('last_practice'),
+            $node->get('days_done')->int(),
+            $node->get('days_planned')->int(),
+            waiting: array_map(static fn (Node $n): int => $n->int(), $node->get('waiting')->map()),
+            suspended: $node->get('suspended')->int(),
+            measuredOn: $day('measured_on'),
+            unasked: $node->get('unasked')->int(),
+            hasRoutine: $node->get('has_routine')->bool(),
+        );
+    }
+}
