@@ -4,48 +4,15 @@ declare(strict_types=1);
 
 // php bench/pages.php URL PASSWORD: pages over one kept connection, 300 requests after 50, against two yardsticks.
 
+use HandGarden\Bench\Browser;
 use HandGarden\Bench\Stopwatch;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
 [, $base, $password] = $argv;
-$curl = curl_init();
-$get = static function (string $path, array $post = []) use ($curl, $base): string {
-    curl_setopt_array(
-        $curl,
-        [
-            \CURLOPT_URL => $base.'/'.ltrim($path, '/'),
-            \CURLOPT_RETURNTRANSFER => true,
-            \CURLOPT_COOKIEFILE => '',
-        ],
-    );
-    curl_setopt_array(
-        $curl,
-        [] === $post
-            ? [\CURLOPT_HTTPGET => true]
-            : [\CURLOPT_POST => true, \CURLOPT_POSTFIELDS => http_build_query($post)],
-    );
-    $body = (string) curl_exec($curl);
-    $status = curl_getinfo($curl, \CURLINFO_RESPONSE_CODE);
-    if (!in_array($status, [200, 302, 303], true)) {
-        exit("$path answered $status\n");
-    }
-
-    return $body;
-};
-$find = static fn (string $pattern, string $text): string => 1 === preg_match(
-    $pattern,
-    $text,
-    $m,
-)
-    ? $m[1]
-    : exit("Nothing like $pattern on the page.\n");
-
-$token = $find('/name="_csrf_token" value="([^"]+)"/', $get('/sign-in'));
-$get(
-    '/sign-in',
-    ['_username' => 'maren@quayside.example', '_password' => $password, '_csrf_token' => $token],
-);
+$browser = Browser::signedIn($base, $password);
+$get = $browser->get(...);
+$find = $browser->find(...);
 $client = $find('#href="(/clients/[0-9a-f-]{36})">Odalys#', $get('/'));
 $form = $get($client.'/measure');
 $figures = [

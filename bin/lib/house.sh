@@ -293,4 +293,18 @@ start_bench() { # port
     HG_URL=http://127.0.0.1:$1 console garden:devices "$STATE/tmp/bench.pid" >"$STATE/log/bench.log" 2>&1 &
 }
 
-stop_web() { stop_pid "$STATE/tmp/bench.pid" TERM; stop_pid "$STATE/nginx.pid" QUIT; stop_pid "$STATE/fpm.pid" TERM; return 0; }
+# Every five minutes: what the passing of time changes. On a server of its own cron does this.
+start_day() {
+    set -m # the loop leads a process group of its own, so that it can be ended with what it is running
+    ( trap '' HUP; while :; do console garden:day; sleep "${HG_DAY_SECONDS:-300}"; done ) >"$STATE/log/day.log" 2>&1 &
+    printf '%s' "$!" >"$STATE/tmp/day.pid"
+    set +m
+}
+
+stop_day() {
+    [ -s "$STATE/tmp/day.pid" ] || return 0
+    kill -TERM -- "-$(cat "$STATE/tmp/day.pid")" 2>/dev/null
+    rm -f "$STATE/tmp/day.pid"
+}
+
+stop_web() { stop_day; stop_pid "$STATE/tmp/bench.pid" TERM; stop_pid "$STATE/nginx.pid" QUIT; stop_pid "$STATE/fpm.pid" TERM; return 0; }

@@ -24,12 +24,7 @@ final class DayCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $renewed = $this->renewal->renew(
-            \PHP_INT_MAX,
-            after: function (string $clientId): void {
-                $this->renewal->forget();
-            },
-        );
+        $renewed = $this->renewal->renewAll();
         $output->writeln(\sprintf('%d rows are new.', $renewed));
 
         return self::SUCCESS;

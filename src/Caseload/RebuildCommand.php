@@ -30,8 +30,7 @@ final class RebuildCommand extends Command
             $this->caseload->enter($client);
         }
         $bar = $style->createProgressBar($this->caseload->staleRows());
-        $renewed = $this->renewal->renew(\PHP_INT_MAX, after: function (string $clientId) use ($bar): void {
-            $this->renewal->forget();
+        $renewed = $this->renewal->renewAll(static function () use ($bar): void {
             $bar->advance();
         });
         $bar->finish();

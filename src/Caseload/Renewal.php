@@ -15,6 +15,8 @@ use Symfony\Contracts\Service\ResetInterface;
 /** Works out stale rows, one client a transaction; what fails for one stops nobody else. */
 final readonly class Renewal
 {
+    private const BATCH = 25;
+
     public function __construct(
         private Caseload $caseload,
         private Summaries $summaries,
@@ -29,7 +31,7 @@ final readonly class Renewal
 
     /**
      * @param ?list<string>               $among client ids; null: whoever is stale
-     * @param ?callable(string): void  $after told of each client that was tried
+     * @param ?callable(): void $after  each client that was tried
      *
      * @return int how many rows are new
      */
@@ -60,7 +62,7 @@ final readonly class Renewal
                 ]);
             }
             if (null !== $after) {
-                $after($claimed['clientId']);
+                $after();
             }
         }
         $this->scope->reset();
@@ -68,11 +70,29 @@ final readonly class Renewal
         return $renewed;
     }
 
-    /** Between two clients everything that was remembered of the one is forgotten. */
-    public function forget(): void
+    /**
+     * For commands: everybody who is stale, in batches, after each of which what was remembered is forgotten.
+     *
+     * @param ?callable(): void $after each client that was tried
+     *
+     * @return int how many rows are new
+     */
+    public function renewAll(?callable $after = null): int
     {
-        $this->doctrine->getManager()->clear();
-        $this->services->reset();
+        $renewed = 0;
+        do {
+            $tried = 0;
+            $renewed += $this->renew(self::BATCH, after: static function () use (&$tried, $after): void {
+                ++$tried;
+                if (null !== $after) {
+                    $after();
+                }
+            });
+            $this->doctrine->getManager()->clear();
+            $this->services->reset();
+        } while (self::BATCH === $tried);
+
+        return $renewed;
     }
 
     private function workOut(string $clinicId, string $clientId): void

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use PHPUnit\Framework\TestCase;
-use Symfony\Component\Process\Process;
 use Symfony\Component\Uid\Uuid;
 
 /** The database of an earlier version, with what is rare in it, keeps all it holds. */
@@ -15,38 +14,20 @@ final class MovedDataTest extends TestCase
     private const SITTINGS = 53;
     private const LINES = 588;
 
-    private static \PDO $moved;
+    private static OwnDatabase $own;
 
     /** @var list<array<string, string>> lines as they were */
     private static array $before;
 
     public static function setUpBeforeClass(): void
     {
-        $url = (string) getenv('DATABASE_URL');
-        $parts = parse_url($url);
-        \assert(\is_array($parts));
-        $name = trim($parts['path'] ?? '', '/').'_moved';
-        $connect = static fn (string $database): \PDO => new \PDO(
-            \sprintf('pgsql:host=%s;port=%d;dbname=%s', $parts['host'] ?? '', $parts['port'] ?? 5432, $database),
-            $parts['user'] ?? '',
-            urldecode($parts['pass'] ?? ''),
-        );
-        $server = $connect('postgres');
-        $server->exec('DROP DATABASE IF EXISTS '.$name.' WITH (FORCE)');
-        $server->exec('CREATE DATABASE '.$name);
-        self::$moved = $connect($name);
+        self::$own = OwnDatabase::made('moved');
         $dump = (string) gzdecode((string) file_get_contents(self::DUMP));
-        self::$moved->exec((string) preg_replace('/^\\\\.*$/m', '', $dump));
-        self::$moved->exec('SET search_path TO public');
-        self::$moved->exec(self::rare());
-        self::$before = self::rows('SELECT id, item, rung_id, hands, dose::text, body::text FROM log_entry');
-        $migrate = new Process(
-            ['php', 'bin/console', 'doctrine:migrations:migrate', '--no-interaction', '--allow-no-migration'],
-            \dirname(__DIR__, 2),
-            ['DATABASE_URL' => preg_replace('#/[^/?]+\?#', '/'.$name.'?', $url)],
-            timeout: 120.0,
-        );
-        $migrate->mustRun();
+        self::$own->connection->exec((string) preg_replace('/^\\\\.*$/m', '', $dump));
+        self::$own->connection->exec('SET search_path TO public');
+        self::$own->connection->exec(self::rare());
+        self::$before = self::$own->rows('SELECT id, item, rung_id, hands, dose::text, body::text FROM log_entry');
+        self::$own->console('doctrine:migrations:migrate', '--allow-no-migration')->mustRun();
     }
 
     public function testEverySittingKeepsItsItemsInTheirOrder(): void
@@ -54,20 +35,20 @@ final class MovedDataTest extends TestCase
         self::assertSame(self::SITTINGS, self::all('sitting'));
         self::assertSame(
             self::LINES + 2,
-            self::number("SELECT count(*) FROM sitting_item WHERE planned->>'reason' IS NOT NULL"),
+            self::$own->number("SELECT count(*) FROM sitting_item WHERE planned->>'reason' IS NOT NULL"),
             'an item a line, one exercise that is gone, and one that only a line knew',
         );
-        self::assertSame(1, self::number("SELECT count(*) FROM sitting_item WHERE rung_id = 'long-gone'"));
+        self::assertSame(1, self::$own->number("SELECT count(*) FROM sitting_item WHERE rung_id = 'long-gone'"));
     }
 
     public function testEveryLineIsAnEventOfTheItemItSpokeOf(): void
     {
         self::assertSame(
             \count(self::$before),
-            self::number("SELECT count(*) FROM sitting_event WHERE kind = 'line'"),
+            self::$own->number("SELECT count(*) FROM sitting_event WHERE kind = 'line'"),
         );
         foreach (self::$before as $line) {
-            $item = self::rows(
+            $item = self::$own->rows(
                 'SELECT i.rung_id, i.hands, i.planned, e.body FROM sitting_event e
                     JOIN sitting_item i ON i.id = e.item_id WHERE e.id = ?',
                 $line['id'],
@@ -80,7 +61,7 @@ final class MovedDataTest extends TestCase
 
     public function testAnItemsIdIsMadeOfSittingAndPlace(): void
     {
-        $item = self::rows('SELECT id, sitting_id, place FROM sitting_item WHERE place = 2 LIMIT 1')[0];
+        $item = self::$own->rows('SELECT id, sitting_id, place FROM sitting_item WHERE place = 2 LIMIT 1')[0];
 
         self::assertSame(
             Uuid::v5(Uuid::fromString($item['sitting_id']), $item['place'])->toRfc4122(),
@@ -92,22 +73,22 @@ final class MovedDataTest extends TestCase
     {
         self::assertSame(
             self::SITTINGS,
-            self::number("SELECT count(*) FROM sitting_event WHERE kind = 'begun'"),
+            self::$own->number("SELECT count(*) FROM sitting_event WHERE kind = 'begun'"),
         );
         self::assertSame(
             self::SITTINGS,
-            self::number("SELECT count(*) FROM sitting_event WHERE kind = 'finished'"),
+            self::$own->number("SELECT count(*) FROM sitting_event WHERE kind = 'finished'"),
         );
-        self::assertSame(1, self::number("SELECT count(*) FROM sitting_event WHERE kind = 'hurt-later'"));
+        self::assertSame(1, self::$own->number("SELECT count(*) FROM sitting_event WHERE kind = 'hurt-later'"));
         self::assertSame(
             1,
-            self::number("SELECT count(*) FROM sitting_item WHERE (told->>'hurt_later')::boolean"),
+            self::$own->number("SELECT count(*) FROM sitting_item WHERE (told->>'hurt_later')::boolean"),
         );
     }
 
     public function testTwoLinesOfOneItemFoldToOneAndThePainStays(): void
     {
-        $told = self::rows(
+        $told = self::$own->rows(
             'SELECT told FROM sitting_item WHERE id IN (
                 SELECT item_id FROM sitting_event WHERE kind = \'line\' GROUP BY item_id HAVING count(*) = 2
             )',
@@ -122,7 +103,7 @@ final class MovedDataTest extends TestCase
         self::assertSame(2, self::all('decision'));
         self::assertSame(
             1,
-            self::number(
+            self::$own->number(
                 "SELECT count(*) FROM decision d
                     JOIN sitting_item i ON i.id::text = split_part(d.proposal_key, '|', 4)",
             ),
@@ -163,31 +144,8 @@ final class MovedDataTest extends TestCase
             SQL;
     }
 
-    /** @return list<array<string, string>> */
-    private static function rows(string $sql, string ...$values): array
-    {
-        $found = self::$moved->prepare($sql);
-        $found->execute($values);
-
-        $rows = [];
-        while (\is_array($row = $found->fetch(\PDO::FETCH_ASSOC))) {
-            $texts = [];
-            foreach ($row as $column => $value) {
-                $texts[$column] = \is_scalar($value) ? (string) $value : '';
-            }
-            $rows[] = $texts;
-        }
-
-        return $rows;
-    }
-
-    private static function number(string $sql): int
-    {
-        return (int) (self::rows('SELECT ('.$sql.') AS n')[0]['n'] ?? 0);
-    }
-
     private static function all(string $table): int
     {
-        return self::number('SELECT count(*) FROM '.$table);
+        return self::$own->number('SELECT count(*) FROM '.$table);
     }
 }

@@ -130,7 +130,7 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
     }, daysAgo);
     for (let item = 0; item < before; item += 1) {
       const shown = page.locator('[data-item]:visible');
-      await expect(shown).toHaveAttribute('data-item', String(item));
+      await expect(shown).toHaveAttribute('data-nth', String(item));
       await page.waitForTimeout(620);
       await shown.getByRole('button', { name: 'Done as planned' }).click();
     }

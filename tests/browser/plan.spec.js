@@ -39,7 +39,7 @@ test('a routine is suggested and edited, an approach chosen, the week spread rou
     'Kept all the same: Eased in the bath just before',
   );
   const closing = page.locator('#items > li').last();
-  const name = (await closing.getByRole('heading').textContent())
+  const name = (await closing.getByRole('heading').innerText())
     .replace(/^\d+\. /, '')
     .split(' ·')[0]
     .trim();

@@ -32,7 +32,7 @@ test('a line logged without a network is kept, also over a closed tab, and sent 
   await expect.poll(() => sent).toBe(1);
   await expect(again.locator('[data-waiting]')).toHaveText('');
   await again.reload();
-  await expect(again.locator('[data-item="0"]')).toHaveAttribute('data-done', 'done');
+  await expect(again.locator('[data-nth="0"]')).toHaveAttribute('data-done', 'done');
 });
 
 test('a shaking hand that taps twice logs once', async ({ page }) => {
@@ -41,11 +41,11 @@ test('a shaking hand that taps twice logs once', async ({ page }) => {
   page.on('request', (request) => {
     if (request.url().endsWith('/log')) lines.push(request.postDataJSON());
   });
-  await expect(shown).toHaveAttribute('data-item', '0');
+  await expect(shown).toHaveAttribute('data-nth', '0');
   await page.evaluate(async () => {
     // both touches from inside the page: a busy machine cannot pull them apart
     const touch = (item) =>
-      [...document.querySelectorAll(`[data-item="${item}"] button`)]
+      [...document.querySelectorAll(`[data-nth="${item}"] button`)]
         .find((button) => button.textContent.trim() === 'Done as planned')
         .click();
     touch(0);
@@ -57,7 +57,7 @@ test('a shaking hand that taps twice logs once', async ({ page }) => {
   await expect.poll(() => lines.length).toBeGreaterThan(0);
   await page.waitForTimeout(300);
   expect(lines.map((line) => line.item)).toEqual([0]);
-  await expect(shown).toHaveAttribute('data-item', '1');
+  await expect(shown).toHaveAttribute('data-nth', '1');
 });
 
 test('the hold ring counts moves and holds and can be paused', async ({ page }) => {

@@ -42,7 +42,7 @@ test('a spiral is calibrated, drawn with the pointer, analysed and drawn again o
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
 
   const newest = page.locator('section[aria-label="Kept"] tbody tr').first();
-  await expect(newest).toContainText(/^.*[23]\.\d mm from the guide/);
+  await expect(newest).toContainText(/\s[23]\.\d mm from the guide/);
   await expect(page.locator('section[aria-label="Kept"] polyline.before-line')).toHaveCount(1);
   await expect(page.locator('section[aria-label="Kept"] polyline.after-line')).toHaveCount(1);
   const [download] = await Promise.all([

@@ -1,0 +1,47 @@
+-- A clinic of :clients clients with :sittings sittings of twelve items each, made from one client of the demonstration.
+-- Spread over :days days, five therapists.
+\set ON_ERROR_STOP on
+CREATE TEMPORARY TABLE pattern AS SELECT * FROM client WHERE given_name = 'Odalys' LIMIT 1;
+CREATE TEMPORARY TABLE people AS SELECT gen_random_uuid() AS id, n FROM generate_series(1, :clients) n;
+CREATE TEMPORARY TABLE copied AS SELECT * FROM pattern LIMIT 0;
+INSERT INTO copied SELECT pattern.* FROM pattern, people;
+WITH numbered AS (SELECT ctid, row_number() OVER () AS n FROM copied)
+UPDATE copied SET id = people.id, family_name = 'Copy ' || lpad(people.n::text, 4, '0')
+FROM numbered JOIN people ON people.n = numbered.n WHERE copied.ctid = numbered.ctid;
+INSERT INTO client SELECT * FROM copied;
+INSERT INTO screening_answer (id, clinic_id, client_id, question_id, answer, asked_on, by_staff_id, at)
+SELECT gen_random_uuid(), a.clinic_id, p.id, a.question_id, a.answer, a.asked_on, a.by_staff_id, a.at
+FROM screening_answer a JOIN pattern ON a.client_id = pattern.id CROSS JOIN people p;
+INSERT INTO reading (id, clinic_id, client_id, visit_id, code, side, mode, argument, number, yes, word, on_day, at,
+    by_staff_id, reason, source, by_eye, trials, position, medication)
+SELECT gen_random_uuid(), r.clinic_id, p.id, r.visit_id, r.code, r.side, r.mode, r.argument, r.number, r.yes, r.word,
+    r.on_day, r.at, r.by_staff_id, r.reason, r.source, r.by_eye, r.trials, r.position, r.medication
+FROM reading r JOIN pattern ON r.client_id = pattern.id CROSS JOIN people p;
+INSERT INTO routine (id, version, clinic_id, client_id, items, left_out, with_more, kind, value, bound, forbidden,
+    by_staff_id, made_at)
+SELECT gen_random_uuid(), 1, r.clinic_id, p.id, r.items, r.left_out, r.with_more, r.kind, r.value, r.bound,
+    r.forbidden, r.by_staff_id, r.made_at
+FROM routine r JOIN pattern ON r.client_id = pattern.id CROSS JOIN people p;
+CREATE TEMPORARY TABLE held AS
+SELECT gen_random_uuid() AS id, p.id AS client_id, pattern.clinic_id, pattern.therapist_id,
+    (now() - (:days * n.n / :sittings) * interval '1 day') AS at
+FROM people p, pattern, generate_series(1, :sittings) AS n (n);
+INSERT INTO sitting (id, finished_at, note, clinic_id, client_id, day, pain_before, by_staff_id, started_at)
+SELECT id, at, '', clinic_id, client_id, at::date, 1, therapist_id, at FROM held;
+CREATE TEMPORARY TABLE planned AS
+SELECT row_number() OVER () - 1 AS place, item FROM (
+    SELECT jsonb_array_elements(r.items::jsonb) AS item FROM routine r JOIN pattern ON r.client_id = pattern.id
+) AS items LIMIT 12;
+INSERT INTO planned SELECT (SELECT count(*) FROM planned) + n, item FROM planned
+    CROSS JOIN generate_series(0, 11) n WHERE place = n % (SELECT count(*) FROM planned)
+    LIMIT 12 - (SELECT count(*) FROM planned);
+INSERT INTO sitting_item (id, clinic_id, client_id, sitting_id, place, planned, rung_id, hands, told, day, at)
+SELECT gen_random_uuid(), h.clinic_id, h.client_id, h.id, p.place, p.item, p.item->>'rung', p.item->>'hands',
+    '{"outcome": "done", "pain_before": 1, "pain_after": 1, "tone": "same", "fatigue": 3}', h.at::date, h.at
+FROM held h CROSS JOIN planned p;
+INSERT INTO sitting_event (id, clinic_id, client_id, sitting_id, item_id, actor_kind, actor_id, kind, body, body_hash,
+    device_at, at, day, received_at)
+SELECT gen_random_uuid(), i.clinic_id, i.client_id, i.sitting_id, i.id, 'staff', h.therapist_id, 'line', i.told, '',
+    i.at, i.at, i.day, i.at
+FROM sitting_item i JOIN held h ON h.id = i.sitting_id;
+ANALYZE;

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\App;
+
+use Symfony\Component\Process\Process;
+
+/** A database beside that of the tests: for what other processes are to see, and for other versions of the tables. */
+final class OwnDatabase
+{
+    private function __construct(
+        public readonly \PDO $connection,
+        private readonly string $url,
+    ) {
+    }
+
+    /** Empty, whatever was there before. */
+    public static function made(string $suffix): self
+    {
+        $url = getenv('DATABASE_URL');
+        $url = \is_string($url) ? $url : '';
+        $parts = parse_url($url);
+        \assert(\is_array($parts));
+        $name = trim($parts['path'] ?? '', '/').'_'.$suffix;
+        $connect = static fn (string $database): \PDO => new \PDO(
+            \sprintf('pgsql:host=%s;port=%d;dbname=%s', $parts['host'] ?? '', $parts['port'] ?? 5432, $database),
+            $parts['user'] ?? '',
+            urldecode($parts['pass'] ?? ''),
+        );
+        $server = $connect('postgres');
+        $server->exec('DROP DATABASE IF EXISTS '.$name.' WITH (FORCE)');
+        $server->exec('CREATE DATABASE '.$name);
+
+        return new self($connect($name), (string) preg_replace('#/[^/?]+\?#', '/'.$name.'?', $url));
+    }
+
+    /** A command of the application on this database, not started yet. */
+    public function console(string ...$words): Process
+    {
+        return new Process(
+            ['php', 'bin/console', '--no-interaction', ...$words],
+            \dirname(__DIR__, 2),
+            ['DATABASE_URL' => $this->url],
+            timeout: 120.0,
+        );
+    }
+
+    /** @return list<array<string, string>> every value as text */
+    public function rows(string $sql, string ...$values): array
+    {
+        $found = $this->connection->prepare($sql);
+        $found->execute($values);
+        $rows = [];
+        while (\is_array($row = $found->fetch(\PDO::FETCH_ASSOC))) {
+            $texts = [];
+            foreach ($row as $column => $value) {
+                $texts[$column] = \is_scalar($value) ? (string) $value : '';
+            }
+            $rows[] = $texts;
+        }
+
+        return $rows;
+    }
+
+    public function number(string $sql): int
+    {
+        return (int) ($this->rows('SELECT ('.$sql.') AS n')[0]['n'] ?? 0);
+    }
+}
