@@ -87,7 +87,7 @@ Stopwatch::run(
         (new Proposer($catalogue))->propose(
             $case->routine,
             $case->log,
-            $case->facts->conditions,
+            $case->facts->people->conditions,
             5,
             today: $case->today,
         );

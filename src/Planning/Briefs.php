@@ -78,7 +78,7 @@ final readonly class Briefs
     {
         $facts = $this->plan->facts($client);
 
-        return RoutineKind::Clinic === $kind ? $facts->inTheClinic() : $facts;
+        return RoutineKind::Clinic === $kind ? $facts->withSetting($facts->setting->inTheClinic()) : $facts;
     }
 
     private function placements(Client $client, RoutineKind $kind): Placements

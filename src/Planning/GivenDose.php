@@ -35,7 +35,7 @@ final readonly class GivenDose
     /** A computed dose as screening allows it. */
     public function shortened(Client $client, Rung $rung, Dose $dose): Dose
     {
-        return $this->plan->facts($client)->screening->shortened(
+        return $this->plan->facts($client)->measured->screening->shortened(
             $dose,
             $rung,
             $this->clock->today($client->zone),

@@ -9,12 +9,10 @@ use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Approach\ChosenSchool;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
-use HandGarden\Core\Placement\Override;
 use HandGarden\Core\Placement\PlacementChange;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
@@ -42,47 +40,9 @@ final class Plan implements ResetInterface
 
     public function facts(Client $client): ClientFacts
     {
-        if (!isset($this->facts[$client->id])) {
-            $conditions = $client->conditions();
-            $affected = $client->affected();
-            \assert([] !== $conditions && [] !== $affected, 'The form asks for both.');
-            $this->facts[$client->id] = new ClientFacts(
-                $conditions,
-                $affected,
-                $client->unaffected(),
-                $client->writingHand,
-                readings: $this->readings->of($client),
-                screening: $this->cautions->screening($client),
-                injectedOn: $client->injectionDay(),
-                helperHere: $client->helperPresent,
-                helperSigned: [],
-                supervised: false,
-                atHome: true,
-                met: $this->plans->approvedRungs($client),
-                overrides: array_map(
-                    static fn (PlacementOverride $o): Override => new Override(
-                        $o->ladderKey,
-                        $o->side,
-                        $o->rungId,
-                        $o->note,
-                    ),
-                    $this->plans->overrides($client),
-                ),
-                materials: $client->materials,
-                suspended: array_map(
-                    static fn (Suspension $s): string => $s->itemKey,
-                    $this->plans->suspensions($client),
-                ),
-                approaches: array_map(
-                    static fn (ApproachChoice $a): ChosenSchool => new ChosenSchool(
-                        $a->question,
-                        $a->school,
-                        $a->note,
-                    ),
-                    $this->plans->approaches($client),
-                ),
-            );
-        }
+        $this->facts[$client->id] ??= ClientFacts::from(
+            new ClientRecords($client, $this->readings, $this->cautions, $this->plans),
+        );
 
         return $this->facts[$client->id];
     }

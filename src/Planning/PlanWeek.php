@@ -90,7 +90,7 @@ final readonly class PlanWeek
             new KnownFacts($facts, $this->catalogue->get()->vocabulary, $monday),
         );
 
-        return $approaches->follows(Question::Amount, School::B, $facts->affected[0])
+        return $approaches->follows(Question::Amount, School::B, $facts->people->affected[0])
             ? Frequency::few($client->daysPerWeek)
             : $client->daysPerWeek;
     }

@@ -10,7 +10,7 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
-use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Routine\Draft;
 use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
@@ -152,7 +152,7 @@ final readonly class RoutineChange
         }
         $rung = $this->catalogue->get()->rung($rungId);
         $ladder = $this->catalogue->get()->ladderOf($rungId);
-        $blocks = $this->plan->facts($client)->screening->blocks(
+        $blocks = $this->plan->facts($client)->measured->screening->blocks(
             $rung,
             $ladder->strand->value,
             RoutineKind::Clinic === $kind,
@@ -163,7 +163,7 @@ final readonly class RoutineChange
         }
 
         $key = (new ItemKey($rungId, $hands))->text();
-        $resting = array_intersect([$key, ClientFacts::EVERYTHING], $this->plan->facts($client)->suspended);
+        $resting = array_intersect([$key, Decided::EVERYTHING], $this->plan->facts($client)->decided->suspended);
         if ([] !== $resting) {
             throw new RefusedChange(
                 $rung->name.' rests after a symptom until a therapist reopens it under Decisions.',

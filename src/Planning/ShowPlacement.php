@@ -30,7 +30,7 @@ final class ShowPlacement extends AbstractController
     ): Response {
         $placements = $plan->placements($client);
         $words = new Words($catalogue->get());
-        $views = new PlacementViews($words, $plan->facts($client)->met);
+        $views = new PlacementViews($words, $plan->facts($client)->decided->met);
 
         return $this->render('Planning/placement.html.twig', [
             'client' => $client,

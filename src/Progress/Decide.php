@@ -13,7 +13,7 @@ use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
-use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Routine\Item;
@@ -182,13 +182,13 @@ final class Decide extends AbstractController
             ProposalKind::RungBelow => $this->stepBack($client, $proposal, $staffId, $now),
             ProposalKind::Suspend => $this->plans->suspend(
                 $client,
-                $key ?? ClientFacts::EVERYTHING,
+                $key ?? Decided::EVERYTHING,
                 $proposal->text,
                 $now,
             ),
             ProposalKind::SuspendRoutine => $this->plans->suspend(
                 $client,
-                ClientFacts::EVERYTHING,
+                Decided::EVERYTHING,
                 $proposal->text,
                 $now,
             ),

@@ -6,7 +6,7 @@ namespace HandGarden\Sitting;
 
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
@@ -30,7 +30,7 @@ final readonly class AfterLogging
         if (!$symptoms->suspends($line)) {
             return;
         }
-        $key = $line->systemic ? ClientFacts::EVERYTHING : $line->itemKey();
+        $key = $line->systemic ? Decided::EVERYTHING : $line->itemKey();
         $what = match (true) {
             $line->systemic => 'dizzy, breathless, chest pain, faint or signs of a stroke',
             $line->newTingling => 'new tingling or numbness',

@@ -10,7 +10,7 @@ use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Actor\Actor;
-use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Planning\Plan;
@@ -106,13 +106,13 @@ final class StartSitting extends AbstractController
     private function hindrance(Client $client, bool $hasItems): ?string
     {
         $today = $this->clock->today($client->zone);
-        foreach ($this->plan->facts($client)->screening->found($today) as $question) {
+        foreach ($this->plan->facts($client)->measured->screening->found($today) as $question) {
             if ($question->bars->everything) {
                 return $question->consequence;
             }
         }
         foreach ($this->plans->suspensions($client) as $suspension) {
-            if (ClientFacts::EVERYTHING === $suspension->itemKey) {
+            if (Decided::EVERYTHING === $suspension->itemKey) {
                 return 'The routine is suspended: '
                     .$suspension->why
                     .' A therapist reopens it under Decisions.';

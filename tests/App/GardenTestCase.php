@@ -107,7 +107,7 @@ abstract class GardenTestCase extends WebTestCase
             }
             $visit = new Visit($clinic->id, $client->id, $today, $therapist->id, at: $now);
             $this->entities->persist($visit);
-            foreach (Cases::example('tight-hand')->facts->readings->current() as $r) {
+            foreach (Cases::example('tight-hand')->facts->measured->readings->current() as $r) {
                 $this->entities->persist(
                     RecordedReading::of(
                         new Reading(

@@ -35,7 +35,7 @@ final class Approaches
     public function all(): array
     {
         return array_map(
-            fn (Question $q): Choice => $this->choice($q, $this->facts->affected[0]),
+            fn (Question $q): Choice => $this->choice($q, $this->facts->people->affected[0]),
             Question::cases(),
         );
     }
@@ -95,7 +95,7 @@ final class Approaches
     private function make(Question $question, Side $side): Choice
     {
         [$default, $reason] = $this->default($question, $side);
-        foreach ($this->facts->approaches as $chosen) {
+        foreach ($this->facts->decided->approaches as $chosen) {
             if ($chosen->question === $question) {
                 return new Choice($question, $chosen->school, $default, $reason, note: $chosen->note);
             }
@@ -131,7 +131,7 @@ final class Approaches
     /** @return array{School, string} */
     private function wrist(Side $side): array
     {
-        $hand = new HandState($this->facts->readings, $side);
+        $hand = new HandState($this->facts->measured->readings, $side);
         $gain = $hand->gain(Mode::Passive) ?? $hand->gain(Mode::Active);
         if (null === $gain) {
             return [

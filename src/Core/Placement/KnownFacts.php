@@ -71,7 +71,7 @@ final class KnownFacts implements FactSource
     ) {
         $this->numbers = NumberFact::all();
         $this->since = $today->modify('-'.self::DAYS.' days');
-        $injected = $facts->injectedOn;
+        $injected = $facts->measured->injectedOn;
         $fresh = null !== $injected
             && $injected->modify('+'.self::INJECTION_WEEKS.' weeks') >= $today;
         $this->shortSince = $today->modify(
@@ -102,12 +102,12 @@ final class KnownFacts implements FactSource
 
     public function writingHand(): Side
     {
-        return $this->facts->writingHand;
+        return $this->facts->people->writingHand;
     }
 
     public function steadierHand(): Side
     {
-        return $this->facts->affected[0]->opposite();
+        return $this->facts->people->affected[0]->opposite();
     }
 
     public function isSided(string $code): bool
@@ -122,24 +122,24 @@ final class KnownFacts implements FactSource
                 $argument,
                 array_map(
                     static fn (Condition $c): string => $c->factArgument(),
-                    $this->facts->conditions,
+                    $this->facts->people->conditions,
                 ),
                 true,
             ),
-            'supervised' === $code => $this->facts->supervised,
-            'at_home' === $code => $this->facts->atHome,
-            'helper_here' === $code => $this->facts->helperHere,
+            'supervised' === $code => $this->facts->setting->supervised,
+            'at_home' === $code => $this->facts->setting->atHome,
+            'helper_here' === $code => $this->facts->setting->helperHere,
             'helper_signed' === $code => null !== $argument
-                && \in_array($argument, $this->facts->helperSigned, true),
+                && \in_array($argument, $this->facts->setting->helperSigned, true),
             'met' === $code => null !== $argument && $this->facts->isMet($argument, $side),
             'stands' === $code => null === $argument || null === $this->standing
                 ? null
                 : $this->standing->stands($argument, $side),
             'chosen' === $code => [] !== array_filter(
-                $this->facts->overrides,
+                $this->facts->decided->overrides,
                 static fn (Override $o): bool => $o->rungId === $argument && $o->side === $side,
             ),
-            'release_trained' === $code => $this->facts->releaseTrained,
+            'release_trained' === $code => $this->facts->setting->releaseTrained,
             \in_array($code, self::OF_THE_SITTING, true) => false,
             'tryout' === $code => $this->reading('tryout', $side, null, $argument),
             'opening_active_pct' === $code => $this->opening($side, Mode::Active, $argument),
@@ -173,14 +173,14 @@ final class KnownFacts implements FactSource
         if (\is_bool($value)) {
             return $value;
         }
-        $screened = $this->facts->screening->fact($code, $part, $this->today);
+        $screened = $this->facts->measured->screening->fact($code, $part, $this->today);
         if (null !== $screened) {
             return $screened;
         }
 
         return null !== $observation
             && $observation->sided
-            && \in_array($side, $this->facts->unaffected, true)
+            && \in_array($side, $this->facts->people->unaffected, true)
             ? !$observation->meansTrouble
             : null;
     }
@@ -192,7 +192,7 @@ final class KnownFacts implements FactSource
 
             return \is_float($value) ? $value : null;
         }
-        $reading = Opening::ofHand($this->facts->readings, $side, $mode);
+        $reading = Opening::ofHand($this->facts->measured->readings, $side, $mode);
 
         return null !== $reading
             && $this->isYoung('opening', $reading->on)
@@ -204,7 +204,7 @@ final class KnownFacts implements FactSource
     private function independence(Side $side): Independence
     {
         return $this->independence[$side->value] ??= Independence::byEye(
-            $this->facts->readings->where(
+            $this->facts->measured->readings->where(
                 fn (Reading $r): bool => 'along' === $r->code && $this->isYoung($r->code, $r->on),
             ),
             $side,
@@ -231,7 +231,7 @@ final class KnownFacts implements FactSource
         ?Mode $mode,
         ?string $argument,
     ): float|bool|string|null {
-        $reading = $this->facts->readings->newest($code, $side, $mode, $argument);
+        $reading = $this->facts->measured->readings->newest($code, $side, $mode, $argument);
 
         return $reading instanceof Reading && $this->isYoung($code, $reading->on)
             ? $reading->value

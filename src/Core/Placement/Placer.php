@@ -42,7 +42,7 @@ final readonly class Placer
         $placed = [];
         foreach ($this->catalogue->ladders() as $ladder) {
             foreach (
-                $ladder->isForBothHandsOnly() ? [$facts->affected[0]] : $facts->affected as $side
+                $ladder->isForBothHandsOnly() ? [$facts->people->affected[0]] : $facts->people->affected as $side
             ) {
                 $placed[] = $walk->placement($ladder, $side);
             }
@@ -59,7 +59,7 @@ final readonly class Placer
     ): LadderPlacement {
         $facts = $hand->facts;
         $climb = LadderKind::Climb === $ladder->kind;
-        $fitting = $ladder->fittingRungs($facts->conditions);
+        $fitting = $ladder->fittingRungs($facts->people->conditions);
         $settledBelow = $climb ? self::highestShown($fitting, $hand) : -1;
         $rungs = [];
         $standing = $next = $previous = null;
@@ -71,10 +71,10 @@ final readonly class Placer
                 $rungs[] = new RungPlacement($rung, RungState::NoFit);
                 continue;
             }
-            $screening = $facts->screening->blocks(
+            $screening = $facts->measured->screening->blocks(
                 $rung,
                 $ladder->strand->value,
-                $facts->supervised,
+                $facts->setting->supervised,
                 $today,
             );
             $below = $climb ? $previous : null;
@@ -96,7 +96,7 @@ final readonly class Placer
             $rungs[] = $result;
             $previous = $rung;
         }
-        $override = self::overrideFor($facts->overrides, $ladder, $hand->side, $rungs);
+        $override = self::overrideFor($facts->decided->overrides, $ladder, $hand->side, $rungs);
 
         return new LadderPlacement(
             $ladder,

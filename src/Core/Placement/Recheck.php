@@ -24,7 +24,7 @@ final readonly class Recheck
     public function of(Placements $placements, ClientFacts $facts): array
     {
         $vocabulary = $this->catalogue->vocabulary;
-        $steadier = $facts->affected[0]->opposite();
+        $steadier = $facts->people->affected[0]->opposite();
         $needed = $ladders = [];
         foreach ($placements->trained() as $placed) {
             if (null === $placed->standing || !$placed->ladder->kind->isClimbed()) {
@@ -36,12 +36,12 @@ final readonly class Recheck
                 }
                 foreach (
                     $vocabulary->isSided($atom->code)
-                        ? $atom->prefix->sides($placed->side, $facts->writingHand, $steadier)
+                        ? $atom->prefix->sides($placed->side, $facts->people->writingHand, $steadier)
                         : [$placed->side] as $side
                 ) {
                     if (
                         null !== $vocabulary->observation($atom->code)
-                        && \in_array($side, $facts->unaffected, true)
+                        && \in_array($side, $facts->people->unaffected, true)
                     ) {
                         continue; // answered once and for all by 'wholly unaffected'
                     }

@@ -12,6 +12,7 @@ use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Placements;
@@ -58,10 +59,10 @@ final class Allowed
     {
         $still = [];
         foreach ($this->brief->edits->pinned as $item) {
-            $blocks = $this->facts->screening->blocks(
+            $blocks = $this->facts->measured->screening->blocks(
                 $item->rung,
                 $this->catalogue->ladderOf($item->rung->id)->strand->value,
-                $this->facts->supervised,
+                $this->facts->setting->supervised,
                 $this->brief->today,
             );
             if ($this->rests($item)) {
@@ -79,8 +80,8 @@ final class Allowed
     private function rests(Item $item): bool
     {
         return [] !== array_intersect(
-            [$item->key(), ClientFacts::EVERYTHING],
-            $this->facts->suspended,
+            [$item->key(), Decided::EVERYTHING],
+            $this->facts->decided->suspended,
         );
     }
 
@@ -133,16 +134,16 @@ final class Allowed
     private function handsFor(Rung $rung, LadderPlacement $placed): ?Hands
     {
         if (DoneOn::BothTogether === $rung->doneOn) {
-            return $placed->side === $this->facts->affected[0] ? Hands::Together : null; // once, not once a hand
+            return $placed->side === $this->facts->people->affected[0] ? Hands::Together : null; // once, not once a hand
         }
         $certain = $this->certainHand($rung->doneOn);
         if (null !== $certain) {
-            return $placed->side === $this->facts->affected[0] ? Hands::of($certain) : null;
+            return $placed->side === $this->facts->people->affected[0] ? Hands::of($certain) : null;
         }
         if (DoneOn::Affected === $rung->doneOn) {
             return Hands::of($placed->side);
         }
-        if (1 === \count($this->facts->affected)) {
+        if (1 === \count($this->facts->people->affected)) {
             return Hands::Each;
         }
         $other = $this->placements->find($placed->ladder->key, $placed->side->opposite());
@@ -150,7 +151,7 @@ final class Allowed
 
         return match (true) {
             !$alike => Hands::of($placed->side),
-            $placed->side === $this->facts->affected[0] => Hands::Each,
+            $placed->side === $this->facts->people->affected[0] => Hands::Each,
             default => null,
         };
     }
@@ -159,9 +160,9 @@ final class Allowed
     private function certainHand(DoneOn $doneOn): ?Side
     {
         return match ($doneOn) {
-            DoneOn::WritingHand => $this->facts->writingHand,
-            DoneOn::NonDominant => $this->facts->writingHand->opposite(),
-            DoneOn::SteadierHand => $this->facts->affected[0]->opposite(),
+            DoneOn::WritingHand => $this->facts->people->writingHand,
+            DoneOn::NonDominant => $this->facts->people->writingHand->opposite(),
+            DoneOn::SteadierHand => $this->facts->people->affected[0]->opposite(),
             DoneOn::Affected, DoneOn::EachHand, DoneOn::BothTogether => null,
         };
     }
@@ -177,7 +178,7 @@ final class Allowed
     /** Whoever set a dose, screening has the last word on how long a hold may be. */
     private function shortened(Rung $rung, Dose $dose): Dose
     {
-        return $this->facts->screening->shortened($dose, $rung, $this->brief->today);
+        return $this->facts->measured->screening->shortened($dose, $rung, $this->brief->today);
     }
 
     private function variant(Rung $rung, Side $side): ?string
@@ -194,7 +195,7 @@ final class Allowed
 
     private function missingMaterial(Rung $rung): ?string
     {
-        $atHand = $this->facts->materials;
+        $atHand = $this->facts->setting->materials;
         if (null === $atHand) {
             return null; // never asked: nothing is left out for it
         }
@@ -214,10 +215,10 @@ final class Allowed
         foreach ($rung->performers as $performer) {
             $can = match ($performer) {
                 Performer::ClientAlone, Performer::OwnOtherHand => true,
-                Performer::Helper => $this->facts->helperHere
-                    && \in_array($rung->id, $this->facts->helperSigned, true),
-                Performer::HelperPrompts => $this->facts->helperHere,
-                Performer::TrainedTherapist => !$this->facts->atHome && $this->facts->supervised,
+                Performer::Helper => $this->facts->setting->helperHere
+                    && \in_array($rung->id, $this->facts->setting->helperSigned, true),
+                Performer::HelperPrompts => $this->facts->setting->helperHere,
+                Performer::TrainedTherapist => !$this->facts->setting->atHome && $this->facts->setting->supervised,
             };
             if ($can) {
                 return null;

@@ -9,6 +9,7 @@ use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderState;
 use HandGarden\Core\Routine\Search\Compiler;
@@ -154,11 +155,11 @@ final readonly class Builder
             $rank = $known->value('tone_finger', null, $side);
             if (\is_float($rank)) {
                 $tone[$side->value] = $rank;
-            } elseif (\in_array($side, $facts->unaffected, true)) {
+            } elseif (\in_array($side, $facts->people->unaffected, true)) {
                 $tone[$side->value] = 0.0;
             }
             if (
-                \in_array($side, $facts->affected, true)
+                \in_array($side, $facts->people->affected, true)
                     && (
                         ($tone[$side->value] ?? 2.0) >= 2.0
                         || true === $known->value('curls', null, $side)
@@ -171,7 +172,7 @@ final readonly class Builder
         $ofStrand = [Strand::Grip->value => [], Strand::Open->value => []];
         foreach ($this->catalogue->ladders() as $ladder) {
             $tightHandOpening = $tightHandOpening
-                || ('stretch-1' === $ladder->key && [] !== $ladder->fittingRungs($facts->conditions));
+                || ('stretch-1' === $ladder->key && [] !== $ladder->fittingRungs($facts->people->conditions));
             foreach (isset($ofStrand[$ladder->strand->value]) ? $ladder->rungs : [] as $rung) {
                 $ofStrand[$ladder->strand->value][$rung->id] = true;
             }
@@ -195,7 +196,7 @@ final readonly class Builder
         }
         $rung = $this->catalogue->rung('shake-loose-pause');
         $still = false;
-        foreach ($facts->affected as $side) {
+        foreach ($facts->people->affected as $side) {
             $tone = $known->value('tone_finger', null, $side);
             $still = $still || false !== $known->value('quick_spasm', null, $side)
                 || true !== $known->value('shoulder_free', null, $side)
@@ -221,7 +222,7 @@ final readonly class Builder
     private function obstacles(Brief $brief, array $groups): array
     {
         $reasons = [];
-        if (\in_array(ClientFacts::EVERYTHING, $brief->facts->suspended, true)) {
+        if (\in_array(Decided::EVERYTHING, $brief->facts->decided->suspended, true)) {
             return [
                 'The routine is suspended after a symptom; a therapist reopens it under Decisions.',
             ];

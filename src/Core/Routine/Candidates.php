@@ -313,7 +313,7 @@ final class Candidates
     /** On the first rung of a climb a task may start with a trick movement, or may not: practitioners disagree. */
     private function onTricks(LadderPlacement $placed, Rung $rung): string
     {
-        $fitting = $placed->ladder->fittingRungs($this->brief->facts->conditions);
+        $fitting = $placed->ladder->fittingRungs($this->brief->facts->people->conditions);
         if (!$placed->ladder->isTrained() || \count($fitting) < 2 || $fitting[0] !== $rung) {
             return '';
         }
@@ -351,7 +351,7 @@ final class Candidates
     {
         return $this->objective->ofLadder(
             $placed->ladder,
-            $placed->side === $this->brief->facts->affected[0],
+            $placed->side === $this->brief->facts->people->affected[0],
         );
     }
 

@@ -23,6 +23,7 @@ final readonly class WhatElse
     public function of(Routine $now, Brief $brief): array
     {
         $builder = new Builder($this->catalogue);
+        $setting = $brief->facts->setting;
         $alternatives = [];
         foreach ($this->missing($brief->placements, $brief->facts) as $key) {
             $alternatives[] = $builder->instead(
@@ -30,12 +31,14 @@ final readonly class WhatElse
                 $now,
                 $brief->withClient(
                     $brief->placements,
-                    $brief->facts->withMaterials([...($brief->facts->materials ?? []), $key]),
+                    $brief->facts->withSetting(
+                        $setting->withMaterials([...($setting->materials ?? []), $key]),
+                    ),
                 ),
             );
         }
-        if (!$brief->facts->helperHere) {
-            $helped = $brief->facts->withHelper();
+        if (!$brief->facts->setting->helperHere) {
+            $helped = $brief->facts->withSetting($setting->withHelper());
             $alternatives[] = $builder->instead(
                 'A helper',
                 $now,
@@ -70,13 +73,13 @@ final readonly class WhatElse
      */
     private function missing(Placements $placements, ClientFacts $facts): array
     {
-        if (null === $facts->materials) {
+        if (null === $facts->setting->materials) {
             return [];
         }
         $wanted = [];
         foreach ($placements->ladders as $placed) {
             foreach ($placed->offered() as $rung) {
-                $missing = array_values(array_diff($rung->materials, $facts->materials));
+                $missing = array_values(array_diff($rung->materials, $facts->setting->materials));
                 if (1 === \count($missing)) {
                     $wanted[$missing[0]] = ($wanted[$missing[0]] ?? 0) + 1;
                 }

@@ -53,7 +53,7 @@ final readonly class WhatIf
         $proposer = new Proposer($this->catalogue, $this->settings);
         $courses = array_map(static fn (Prescribed $p): Course => new Course($p, $today), $items);
         $lines = $log->lines;
-        $met = $facts->met;
+        $met = $facts->decided->met;
         for ($day = 1; $day <= self::DAYS; ++$day) {
             $on = $today->modify('+'.$day.' days');
             if (!self::isScheduled($day, $assumed->daysPerWeek)) {
@@ -76,7 +76,7 @@ final readonly class WhatIf
             $proposals = $proposer->propose(
                 array_map(static fn (Course $c): Prescribed => $c->now, $courses),
                 new SittingLog($lines),
-                $facts->conditions,
+                $facts->people->conditions,
                 $assumed->daysPerWeek,
                 today: $on,
             );

@@ -56,7 +56,7 @@ final readonly class CaseRunner
             (new Proposer($catalogue))->propose(
                 $case->routine,
                 $case->log,
-                $case->facts->conditions,
+                $case->facts->people->conditions,
                 $case->daysPerWeek,
                 today: $case->today,
             ),

@@ -270,7 +270,7 @@ final class ApproachesTest extends TestCase
         $said = 0;
         foreach ($this->routine($case) as $item) {
             $first = Cases::catalogue()->ladderOf($item->rung->id)->fittingRungs(
-                $case->facts->conditions,
+                $case->facts->people->conditions,
             )[0] === $item->rung;
             $said += str_contains($item->reason, 'No trick movements') ? 1 : 0;
             self::assertTrue(

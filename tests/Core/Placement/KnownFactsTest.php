@@ -10,7 +10,11 @@ use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Placement\KnownFacts;
+use HandGarden\Core\Placement\Measured;
+use HandGarden\Core\Placement\People;
+use HandGarden\Core\Placement\Setting;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Screening;
 use HandGarden\Tests\Core\Cases;
@@ -164,13 +168,10 @@ final class KnownFactsTest extends TestCase
 
         return new KnownFacts(
             new ClientFacts(
-                [Condition::Stroke],
-                [Side::Right],
-                [Side::Left],
-                Side::Right,
-                readings: new Readings($readings),
-                screening: $screening,
-                injectedOn: $injected,
+                new People([Condition::Stroke], [Side::Right], [Side::Left], Side::Right),
+                new Setting(),
+                new Measured(new Readings($readings), $screening, $injected),
+                new Decided(),
             ),
             Cases::catalogue()->vocabulary,
             $today,

@@ -91,7 +91,7 @@ final class PlacementPropertiesTest extends TestCase
             for ($lost = $seed % 7; $lost < \count($client->readings); $lost += 23) {
                 $reading = $client->readings[$lost];
                 if (
-                    null !== $client->facts()->screening->fact(
+                    null !== $client->facts()->measured->screening->fact(
                         $reading->code,
                         $reading->argument,
                         $client->today,

@@ -10,6 +10,10 @@ use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Decided;
+use HandGarden\Core\Placement\Measured;
+use HandGarden\Core\Placement\People;
+use HandGarden\Core\Placement\Setting;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Screening;
 use HandGarden\Tests\Core\Cases;
@@ -213,14 +217,13 @@ final class RandomClient
             : [];
 
         return new ClientFacts(
-            $this->conditions,
-            [$this->side],
-            [],
-            Side::Right,
-            readings: new Readings([...$this->readings, ...$more]),
-            screening: new Screening(Cases::catalogue()->screening, $screening),
-            supervised: $everythingMet,
-            met: $met,
+            new People($this->conditions, [$this->side], [], Side::Right),
+            new Setting(supervised: $everythingMet),
+            new Measured(
+                new Readings([...$this->readings, ...$more]),
+                new Screening(Cases::catalogue()->screening, $screening),
+            ),
+            new Decided($met),
         );
     }
 }

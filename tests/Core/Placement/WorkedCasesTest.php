@@ -94,11 +94,11 @@ final class WorkedCasesTest extends TestCase
             $facts = $this->read($file)->facts;
             $conditions = [
                 ...$conditions,
-                ...array_map(static fn (Condition $c): string => $c->value, $facts->conditions),
+                ...array_map(static fn (Condition $c): string => $c->value, $facts->people->conditions),
             ];
             $sides[] = implode(
                 '+',
-                array_map(static fn (Side $s): string => $s->value, $facts->affected),
+                array_map(static fn (Side $s): string => $s->value, $facts->people->affected),
             );
         }
 

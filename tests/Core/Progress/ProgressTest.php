@@ -8,12 +8,10 @@ use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Progress\Compensation;
 use HandGarden\Core\Progress\DoseSteps;
-use HandGarden\Core\Progress\Evidence;
 use HandGarden\Core\Progress\Help;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Outcome;
 use HandGarden\Core\Progress\Prescribed;
-use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\Proposer;
@@ -295,30 +293,6 @@ final class ProgressTest extends TestCase
                 self::assertNull($dose, $rung->id.' '.$way.' does not end');
             }
         }
-    }
-
-    public function testARungIsMetAtItsTopDoseOnEnoughDaysWithoutALaterSymptom(): void
-    {
-        $top = Dose::of(1, 15, 1, 4, holdSeconds: 10, restSeconds: 0);
-        $evidence = new Evidence(Cases::catalogue(), new ProgressSettings());
-
-        self::assertSame([], $evidence->met(new SittingLog([$this->line(9, [], $top)])));
-        self::assertSame(
-            ['helped-lift-hold|right'],
-            $evidence->met(new SittingLog([$this->line(9, [], $top), $this->line(8, [], $top)])),
-        );
-        self::assertSame(
-            [],
-            $evidence->met(
-                new SittingLog(
-                    [
-                        $this->line(9, [], $top),
-                        $this->line(8, [], $top),
-                        $this->line(7, ['newTingling' => true], $top),
-                    ],
-                ),
-            ),
-        );
     }
 
     /** The promise that matters most: whatever else is in the log, a worse symptom never yields more. */

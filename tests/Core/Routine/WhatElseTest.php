@@ -35,7 +35,7 @@ final class WhatElseTest extends TestCase
         array $materials,
     ): void {
         $case = Cases::example($name);
-        $facts = $case->facts->withMaterials($materials);
+        $facts = $case->facts->withSetting($case->facts->setting->withMaterials($materials));
         $placements = (new Placer(Cases::catalogue()))->place($facts, $case->today);
         $limits = new Limits(30, 120.0, 20);
         $brief = new Brief($placements, $facts, $case->goals, $limits, today: $case->today);
@@ -68,7 +68,7 @@ final class WhatElseTest extends TestCase
                 if ($material->label === $alternative->with) {
                     self::assertNotContains($key, $materials);
                     $then = (new Builder(Cases::catalogue()))->build(
-                        $brief->withClient($placements, $facts->withMaterials([...$materials, $key])),
+                        $brief->withClient($placements, $facts->withSetting($facts->setting->withMaterials([...$materials, $key]))),
                     );
                     self::assertSame($alternative->gain, $then->value - $now->value);
                 }

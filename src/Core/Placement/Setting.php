@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Placement;
+
+/** Where it is done, with whom and with what. */
+final readonly class Setting
+{
+    /**
+     * @param list<string>      $helperSigned   rung ids
+     * @param list<string>|null $materials      at hand; null: not asked, nothing is left out for it
+     * @param bool              $releaseTrained whoever is signed in carries the mark "trained in hands-on release"
+     */
+    public function __construct(
+        public bool $helperHere = false,
+        public array $helperSigned = [],
+        public bool $supervised = false,
+        public bool $atHome = true,
+        public ?array $materials = null,
+        public bool $releaseTrained = false,
+    ) {
+    }
+
+    /** With a therapist beside them and the clinic's things at hand. */
+    public function inTheClinic(): self
+    {
+        return new self(
+            $this->helperHere,
+            $this->helperSigned,
+            supervised: true,
+            atHome: false,
+            materials: null,
+            releaseTrained: $this->releaseTrained,
+        );
+    }
+
+    /** @param list<string> $materials at hand */
+    public function withMaterials(array $materials): self
+    {
+        return $this->with($materials, $this->helperHere);
+    }
+
+    public function withHelper(): self
+    {
+        return $this->with($this->materials, true);
+    }
+
+    /** @param list<string>|null $materials */
+    private function with(?array $materials, bool $helperHere): self
+    {
+        return new self(
+            $helperHere,
+            $this->helperSigned,
+            $this->supervised,
+            $this->atHome,
+            materials: $materials,
+            releaseTrained: $this->releaseTrained,
+        );
+    }
+}

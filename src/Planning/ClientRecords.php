@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Planning;
+
+use HandGarden\Assessment\ReadingRepository;
+use HandGarden\Client\Cautions;
+use HandGarden\Client\Client;
+use HandGarden\Core\Approach\ChosenSchool;
+use HandGarden\Core\Placement\Decided;
+use HandGarden\Core\Placement\FactsSource;
+use HandGarden\Core\Placement\Measured;
+use HandGarden\Core\Placement\Override;
+use HandGarden\Core\Placement\People;
+use HandGarden\Core\Placement\Setting;
+
+/** What the database knows of one client. */
+final readonly class ClientRecords implements FactsSource
+{
+    public function __construct(
+        private Client $client,
+        private ReadingRepository $readings,
+        private Cautions $cautions,
+        private PlanRepository $plans,
+    ) {
+    }
+
+    public function people(): People
+    {
+        $conditions = $this->client->conditions();
+        $affected = $this->client->affected();
+        \assert([] !== $conditions && [] !== $affected, 'The form asks for both.');
+
+        return new People($conditions, $affected, $this->client->unaffected(), $this->client->writingHand);
+    }
+
+    public function setting(): Setting
+    {
+        return new Setting(helperHere: $this->client->helperPresent, materials: $this->client->materials);
+    }
+
+    public function measured(): Measured
+    {
+        return new Measured(
+            $this->readings->of($this->client),
+            $this->cautions->screening($this->client),
+            $this->client->injectionDay(),
+        );
+    }
+
+    public function decided(): Decided
+    {
+        return new Decided(
+            $this->plans->approvedRungs($this->client),
+            array_map(
+                static fn (PlacementOverride $o): Override => new Override(
+                    $o->ladderKey,
+                    $o->side,
+                    $o->rungId,
+                    $o->note,
+                ),
+                $this->plans->overrides($this->client),
+            ),
+            array_map(
+                static fn (Suspension $s): string => $s->itemKey,
+                $this->plans->suspensions($this->client),
+            ),
+            array_map(
+                static fn (ApproachChoice $a): ChosenSchool => new ChosenSchool($a->question, $a->school, $a->note),
+                $this->plans->approaches($this->client),
+            ),
+        );
+    }
+}
