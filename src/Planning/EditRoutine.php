@@ -63,7 +63,7 @@ final class EditRoutine extends AbstractController
 
                 return;
             }
-            $before = new Draft($this->plan->itemsOf($routine), $routine->forbidden ?? []);
+            $before = new Draft($this->plan->itemsOf($client, $routine), $routine->forbidden ?? []);
             try {
                 $draft = $this->change->of($before, $request->request, $client, $kind);
             } catch (RefusedChange $e) {
@@ -84,6 +84,7 @@ final class EditRoutine extends AbstractController
             $routine->items = RoutineFormat::write($draft->items);
             $routine->forbidden = $draft->forbidden;
             $this->plans->keep($routine);
+            $this->prescribe($client, $before, $draft);
             $this->audit->wrote(
                 'changed routine: '.mb_substr((string) $request->request->get('do', ''), 0, 20),
                 $client->id,
@@ -98,6 +99,23 @@ final class EditRoutine extends AbstractController
             ).'#items',
             Response::HTTP_SEE_OTHER,
         );
+    }
+
+    /** A dose that was set by hand becomes the one of record; what is new begins with its own. */
+    private function prescribe(Client $client, Draft $before, Draft $draft): void
+    {
+        $by = new Prescribing($this->who->staff()->id, $this->clock->now());
+        $was = [];
+        foreach ($before->items as $item) {
+            $was[$item->key()] = $item->dose;
+        }
+        foreach ($draft->items as $item) {
+            $dose = $was[$item->key()] ?? null;
+            if (null !== $dose && !$dose->isAsHardAs($item->dose)) {
+                $this->plans->prescribe($client, $item->key(), $item->dose, DoseSource::Therapist, by: $by);
+            }
+        }
+        $this->plans->prescribeNew($client, $draft->items, $by);
     }
 
     /** The draft as it may be kept; null: a rule would be set aside and nobody has said why. */

@@ -90,15 +90,23 @@ final class Plan implements ResetInterface
     /** @return list<Item> of the current routine; empty when there is none */
     public function items(Client $client, RoutineKind $kind = RoutineKind::Home): array
     {
-        return $this->itemsOf($this->plans->routine($client, $kind));
+        return $this->itemsOf($client, $this->plans->routine($client, $kind));
     }
 
-    /** @return list<Item> */
-    public function itemsOf(?SavedRoutine $routine): array
+    /** @return list<Item> with the dose of record, as screening allows it today */
+    public function itemsOf(Client $client, ?SavedRoutine $routine): array
     {
-        return null === $routine
-            ? []
-            : (new RoutineFormat($this->catalogue->get()))->read($routine->items);
+        if (null === $routine) {
+            return [];
+        }
+        $screening = $this->facts($client)->measured->screening;
+        $today = $this->clock->today($client->zone);
+        $format = new RoutineFormat($this->catalogue->get(), $this->plans->doses($client));
+
+        return array_map(
+            static fn (Item $i): Item => $i->withDose($screening->shortened($i->dose, $i->rung, $today)),
+            $format->read($routine->items),
+        );
     }
 
     public function worseSide(Client $client): Side

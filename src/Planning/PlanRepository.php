@@ -12,6 +12,7 @@ use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Placement\RungOnSide;
+use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
 
 /** What a therapist decided for one client: overrides, approved rungs, doses, suspensions and the routine. */
@@ -99,6 +100,43 @@ final readonly class PlanRepository
         return $doses;
     }
 
+    public function prescribe(
+        Client $client,
+        string $itemKey,
+        Dose $dose,
+        DoseSource $source,
+        Prescribing $by,
+    ): void {
+        $this->keep(
+            new PrescribedDose(
+                $client->clinicId,
+                $client->id,
+                $itemKey,
+                DoseFormat::write($dose),
+                byStaffId: $by->staffId,
+                at: $by->at,
+                source: $source,
+                proposalKey: $by->proposalKey,
+            ),
+        );
+    }
+
+    /**
+     * What comes into a routine for the first time begins with the dose it comes with.
+     *
+     * @param list<Item> $items
+     */
+    public function prescribeNew(Client $client, array $items, Prescribing $by): void
+    {
+        $known = $this->doses($client);
+        foreach ($items as $item) {
+            if (!$item->isPause && !isset($known[$item->key()])) {
+                $known[$item->key()] = $item->dose;
+                $this->prescribe($client, $item->key(), $item->dose, DoseSource::Start, by: $by);
+            }
+        }
+    }
+
     /** @return list<Suspension> not reopened yet, newest first */
     public function suspensions(Client $client): array
     {
@@ -163,39 +201,26 @@ final readonly class PlanRepository
         );
     }
 
-    /**
-     * @param list<Client> $clients of one clinic
-     *
-     * @return array<string, list<SavedRoutine>> the current one of each kind, at home first, by client id
-     */
-    public function routines(array $clients): array
+    /** @return list<SavedRoutine> the current one of each kind, at home first */
+    public function routines(Client $client): array
     {
-        if ([] === $clients) {
-            return [];
-        }
         /** @var list<SavedRoutine> $newest */
         $newest = $this->entities->createQuery(
-            'SELECT r FROM '
-                .SavedRoutine::class
-                .' r WHERE r.clinicId = :clinic AND r.clientId IN (:clients) AND NOT EXISTS (SELECT 1 FROM '
-                .SavedRoutine::class
-                .' n WHERE n.clientId = r.clientId AND n.kind = r.kind AND (n.madeAt > r.madeAt OR (n.madeAt = '
-                .'r.madeAt AND n.id > r.id)))',
+            'SELECT r FROM '.SavedRoutine::class.' r WHERE r.clinicId = :clinic AND r.clientId = :client'
+                .' AND NOT EXISTS (SELECT 1 FROM '.SavedRoutine::class.' n WHERE n.clientId = r.clientId'
+                .' AND n.kind = r.kind AND (n.madeAt > r.madeAt OR (n.madeAt = r.madeAt AND n.id > r.id)))',
         )
-            ->setParameter('clinic', $clients[0]->clinicId)->setParameter(
-                'clients',
-                array_map(static fn (Client $c): string => $c->id, $clients),
-            )->getResult();
-        $byClient = [];
-        foreach (RoutineKind::cases() as $kind) {
-            foreach ($newest as $routine) {
-                if ($routine->kind === $kind) {
-                    $byClient[$routine->clientId][] = $routine;
-                }
-            }
-        }
+            ->setParameter('clinic', $client->clinicId)
+            ->setParameter('client', $client->id)
+            ->getResult();
+        $order = RoutineKind::cases();
+        usort(
+            $newest,
+            static fn (SavedRoutine $a, SavedRoutine $b): int => array_search($a->kind, $order, true)
+                <=> array_search($b->kind, $order, true),
+        );
 
-        return $byClient;
+        return $newest;
     }
 
     /** Waits until nobody else is changing this routine. */

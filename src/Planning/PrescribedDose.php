@@ -9,7 +9,10 @@ use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\TellsOfClient;
 use Symfony\Component\Uid\Uuid;
 
-/** The dose of an item as a therapist set it; the newest of an item counts. */
+/**
+ * The dose of record of an item: the one place that knows how hard it is, for every kind of routine. The newest counts,
+ * the others are its history. How many sets there are is the routine's own.
+ */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'prescribed_dose')]
 #[ORM\Index(name: 'dose_by_client', columns: ['client_id', 'at'])]
@@ -33,6 +36,11 @@ class PrescribedDose implements TellsOfClient
         public readonly string $byStaffId,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
         public readonly \DateTimeImmutable $at,
+        #[ORM\Column(length: 10, enumType: DoseSource::class)]
+        public readonly DoseSource $source,
+        /** Of the decision it rests on; empty for the other sources. */
+        #[ORM\Column(length: 200)]
+        public readonly string $proposalKey = '',
     ) {
         $this->id = Uuid::v7()->toRfc4122();
     }

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Planning;
 
-use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Placement\Decided;
@@ -31,7 +29,6 @@ final readonly class RoutineChange
         private Briefs $briefs,
         private GivenDose $given,
         private CatalogueStore $catalogue,
-        private Who $who,
         private Clock $clock,
     ) {
     }
@@ -208,19 +205,7 @@ final readonly class RoutineChange
      */
     private function dosed(Draft $draft, int $at, InputBag $form, Client $client): Draft
     {
-        $dose = $this->typed($draft->items[$at], $form, $client);
-        $this->plans->keep(
-            new PrescribedDose(
-                $client->clinicId,
-                $client->id,
-                $draft->items[$at]->key(),
-                DoseFormat::write($dose),
-                byStaffId: $this->who->staff()->id,
-                at: $this->clock->now(),
-            ),
-        );
-
-        return $draft->dosed($at, $dose);
+        return $draft->dosed($at, $this->typed($draft->items[$at], $form, $client));
     }
 
     /**

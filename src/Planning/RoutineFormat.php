@@ -6,17 +6,22 @@ namespace HandGarden\Planning;
 
 use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Kept;
 
 /** Items of a routine as they are kept in the database. */
 final readonly class RoutineFormat
 {
+    /** @param array<string, Dose> $doses of record, by item key */
     public function __construct(
         private Catalogue $catalogue,
+        private array $doses = [],
     ) {
     }
 
@@ -31,7 +36,7 @@ final readonly class RoutineFormat
             static fn (Item $i): array => [
                 'rung' => $i->rung->id,
                 'hands' => $i->hands->value,
-                'dose' => DoseFormat::write($i->dose),
+                'sets' => $i->dose->sets,
                 'reason' => $i->reason,
                 'block' => $i->block,
                 'variant' => $i->variant,
@@ -46,6 +51,12 @@ final readonly class RoutineFormat
             ],
             $items,
         );
+    }
+
+    /** @return array<string, mixed> an item with its dose, as it is kept in a sitting: that one never changes again */
+    public static function planned(Item $item): array
+    {
+        return self::write([$item])[0] + ['dose' => DoseFormat::write($item->dose)];
     }
 
     /**
@@ -64,10 +75,11 @@ final readonly class RoutineFormat
                 continue;
             }
             $rung = $this->catalogue->rung($id);
+            $hands = $node->get('hands')->enum(Hands::class);
             $items[] = new Item(
                 $rung,
-                $node->get('hands')->enum(Hands::class),
-                DoseFormat::read($node->optional('dose'), $rung->startDose),
+                $hands,
+                $this->dose($node, $rung, $hands),
                 $node->get('reason')->string(),
                 block: $node->optional('block')?->string(),
                 variant: $node->optional('variant')?->string(),
@@ -77,6 +89,15 @@ final readonly class RoutineFormat
         }
 
         return $items;
+    }
+
+    /** A sitting and a routine of earlier days bring their dose with them; else it is the one of record. */
+    private function dose(Node $node, Rung $rung, Hands $hands): Dose
+    {
+        $ofRecord = $this->doses[(new ItemKey($rung->id, $hands))->text()] ?? $rung->startDose;
+        $sets = $node->optional('sets')?->int() ?? $ofRecord->sets;
+
+        return DoseFormat::read($node->optional('dose'), $ofRecord->withSets($sets));
     }
 
     /** Before items could be kept in, a note alone said that a therapist had added one. */

@@ -156,7 +156,7 @@ final class ShowRoutine extends AbstractController
             'minutes' => $this->briefs->limits($client, $kind)->minutes,
             'banner' => $this->cautions->of($client),
             'routine' => $routine,
-            'view' => $this->view($client, $kind, $this->plan->itemsOf($routine)),
+            'view' => $this->view($client, $kind, $this->plan->itemsOf($client, $routine)),
             'catalogue' => $this->catalogue->get(),
             'goals' => $this->briefs->goals($client),
             'stopRules' => $screening->stopRules,

@@ -60,7 +60,7 @@ final class SuggestRoutine extends AbstractController
         $forbidden = $before->forbidden ?? [];
         $edits = $request->request->getBoolean('afresh')
             ? new Edits()
-            : Edits::in($this->plan->itemsOf($before), $forbidden);
+            : Edits::in($this->plan->itemsOf($client, $before), $forbidden);
         $brief = $this->briefs->of($client, $kind, $edits);
         try {
             $routine = (new Builder($this->catalogue->get()))->build($brief);
@@ -79,7 +79,11 @@ final class SuggestRoutine extends AbstractController
             else: $else,
         );
         $saved->forbidden = $edits->forbidden;
-        $this->plans->keep($saved);
+        $by = new Prescribing($this->who->staff()->id, $this->clock->now());
+        $this->plans->together(function () use ($saved, $client, $routine, $by): void {
+            $this->plans->keep($saved);
+            $this->plans->prescribeNew($client, $routine->sequence->items, $by);
+        });
         $this->audit->wrote('suggested routine: '.$kind->value, $client->id);
         $this->addFlash(
             'done',

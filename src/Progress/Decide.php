@@ -9,7 +9,6 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
@@ -18,10 +17,12 @@ use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Planning\ApprovedRung;
+use HandGarden\Planning\DoseSource;
 use HandGarden\Planning\GivenDose;
 use HandGarden\Planning\PlacementOverride;
+use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
-use HandGarden\Planning\PrescribedDose;
+use HandGarden\Planning\Prescribing;
 use HandGarden\Planning\RoutineFormat;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Web\Clock;
@@ -38,6 +39,7 @@ final class Decide extends AbstractController
     public function __construct(
         private readonly OpenProposals $open,
         private readonly DecisionRepository $decisions,
+        private readonly Plan $plan,
         private readonly PlanRepository $plans,
         private readonly GivenDose $given,
         private readonly ClientRepository $clients,
@@ -165,17 +167,11 @@ final class Decide extends AbstractController
         $staffId = $this->who->staff()->id;
         $key = $proposal->itemKey();
         if (null !== $dose && null !== $key) {
-            $this->plans->keep(
-                new PrescribedDose(
-                    $client->clinicId,
-                    $client->id,
-                    $key,
-                    DoseFormat::write($dose),
-                    byStaffId: $staffId,
-                    at: $now,
-                ),
-            );
-            $this->changeRoutine($client, $key, $dose);
+            $by = new Prescribing($staffId, $now, $proposal->key());
+            $this->plans->prescribe($client, $key, $dose, DoseSource::Decision, by: $by);
+            if ($dose->sets !== $proposal->from?->sets) {
+                $this->changeSets($client, $key, $dose->sets);
+            }
         }
         match ($proposal->kind) {
             ProposalKind::NextRung => $this->approve($client, $proposal, $staffId, $now),
@@ -197,17 +193,17 @@ final class Decide extends AbstractController
         };
     }
 
-    private function changeRoutine(Client $client, string $key, Dose $dose): void
+    /** How many sets there are is each routine's own. */
+    private function changeSets(Client $client, string $key, int $sets): void
     {
         foreach (RoutineKind::cases() as $kind) {
             $routine = $this->plans->routine($client, $kind);
             if (null !== $routine) {
                 $this->plans->lock($routine);
-                $items = (new RoutineFormat($this->catalogue->get()))->read($routine->items);
                 $routine->items = RoutineFormat::write(
                     array_map(
-                        static fn (Item $i): Item => $i->key() === $key ? $i->withDose($dose) : $i,
-                        $items,
+                        static fn (Item $i): Item => $i->key() === $key ? $i->withDose($i->dose->withSets($sets)) : $i,
+                        $this->plan->itemsOf($client, $routine),
                     ),
                 );
                 $this->plans->keep($routine);

@@ -23,28 +23,10 @@ final readonly class DecisionRepository
         );
     }
 
-    /**
-     * @param list<Client> $clients of one clinic
-     *
-     * @return array<string, list<string>> keys of answered proposals by client id
-     */
-    public function keys(array $clients): array
+    /** @return list<string> keys of answered proposals */
+    public function keys(Client $client): array
     {
-        $keys = [];
-        foreach (
-            [] === $clients
-                ? []
-                : $this->entities->getRepository(Decision::class)->findBy(
-                    [
-                        'clientId' => array_map(static fn (Client $c): string => $c->id, $clients),
-                        'clinicId' => $clients[0]->clinicId,
-                    ],
-                ) as $decision
-        ) {
-            $keys[$decision->clientId][] = $decision->proposalKey;
-        }
-
-        return $keys;
+        return array_map(static fn (Decision $d): string => $d->proposalKey, $this->of($client));
     }
 
     public function keep(Decision $decision): void

@@ -9,9 +9,8 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\Proposer;
+use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
-use HandGarden\Planning\RoutineFormat;
-use HandGarden\Planning\SavedRoutine;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 
@@ -19,6 +18,7 @@ use HandGarden\Web\Clock;
 final readonly class OpenProposals
 {
     public function __construct(
+        private Plan $plan,
         private PlanRepository $plans,
         private SittingRepository $sittings,
         private DecisionRepository $decisions,
@@ -30,62 +30,24 @@ final readonly class OpenProposals
     /** @return list<Proposal> most pressing first */
     public function of(Client $client): array
     {
-        return $this->ofAll([$client])[$client->id];
-    }
-
-    /**
-     * How many wait for each client: three queries, however many clients.
-     *
-     * @param list<Client> $clients
-     *
-     * @return array<string, int> by client id
-     */
-    public function counts(array $clients): array
-    {
-        return array_map(\count(...), $this->ofAll($clients));
-    }
-
-    /**
-     * @param list<Client> $clients
-     *
-     * @return array<string, list<Proposal>>
-     */
-    private function ofAll(array $clients): array
-    {
-        $routines = $this->plans->routines($clients);
-        $logs = $this->sittings->logs($clients);
-        $answered = $this->decisions->keys($clients);
-        $proposer = new Proposer($this->catalogue->get());
-        $format = new RoutineFormat($this->catalogue->get());
-        $open = [];
-        foreach ($clients as $client) {
-            $items = Prescribed::in(
-                array_merge(
-                    ...array_map(
-                        static fn (SavedRoutine $r): array => $format->read($r->items),
-                        $routines[$client->id] ?? [],
-                    ),
-                ),
-            );
-            $proposals = $proposer->propose(
-                $items,
-                $logs[$client->id],
-                $client->conditions(),
-                $client->daysPerWeek,
-                today: $this->clock->today($client->zone),
-            );
-            $open[$client->id] = array_values(
-                array_filter(
-                    $proposals,
-                    static fn (Proposal $p): bool => !\in_array(
-                        $p->key(),
-                        $answered[$client->id] ?? [],
-                        true,
-                    ),
-                ),
-            );
+        $items = [];
+        foreach ($this->plans->routines($client) as $routine) {
+            array_push($items, ...$this->plan->itemsOf($client, $routine));
         }
+        $proposals = (new Proposer($this->catalogue->get()))->propose(
+            Prescribed::in($items),
+            $this->sittings->log($client),
+            $client->conditions(),
+            $client->daysPerWeek,
+            today: $this->clock->today($client->zone),
+        );
+        $answered = $this->decisions->keys($client);
 
-        return $open;
+        return array_values(
+            array_filter(
+                $proposals,
+                static fn (Proposal $p): bool => !\in_array($p->key(), $answered, true),
+            ),
+        );
     }
 }

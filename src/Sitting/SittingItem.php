@@ -65,7 +65,7 @@ class SittingItem implements TellsOfClient
             $sitting->clientId,
             $sitting->id,
             place: $place,
-            planned: RoutineFormat::write([$item])[0],
+            planned: RoutineFormat::planned($item),
             rungId: $item->rung->id,
             hands: $item->hands,
         );

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Sitting;
 
 use Doctrine\Common\Collections\ArrayCollection;
-use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\LockMode;
-use Doctrine\DBAL\ParameterType;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Query\Parameter;
 use HandGarden\Client\Client;
@@ -37,12 +35,12 @@ final class SittingRepository implements ResetInterface
      * the history is.
      */
     private const LOG_DAYS = 21;
-    private const LOG = "SELECT id, client_id, sitting_id, rung_id, hands, planned->>'dose' AS dose, told, day
+    private const LOG = "SELECT id, sitting_id, rung_id, hands, planned->>'dose' AS dose, told, day
         FROM sitting_item
-        WHERE client_id IN (?) AND clinic_id = ? AND told IS NOT NULL
-          AND (day >= ?::date OR id IN (
-            SELECT DISTINCT ON (client_id) id FROM sitting_item
-            WHERE client_id IN (?) AND told IS NOT NULL ORDER BY client_id, day DESC, at DESC, id DESC
+        WHERE client_id = :client AND clinic_id = :clinic AND told IS NOT NULL
+          AND (day >= :since OR id = (
+            SELECT id FROM sitting_item
+            WHERE client_id = :client AND told IS NOT NULL ORDER BY day DESC, at DESC, id DESC LIMIT 1
           ))
         ORDER BY at, place, id";
 
@@ -94,48 +92,23 @@ final class SittingRepository implements ResetInterface
     /** The log of the last weeks, see LOG_DAYS, and the newest line however old. */
     public function log(Client $client): SittingLog
     {
-        return $this->logs([$client])[$client->id];
-    }
-
-    /**
-     * @param list<Client> $clients of one clinic
-     *
-     * @return array<string, SittingLog> by client id
-     */
-    public function logs(array $clients): array
-    {
-        $ids = array_values(
-            array_filter(
-                array_map(static fn (Client $c): string => $c->id, $clients),
-                fn (string $id): bool => !isset($this->logs[$id]),
-            ),
-        );
-        if ([] !== $ids) {
-            $lines = array_fill_keys($ids, []);
+        if (!isset($this->logs[$client->id])) {
+            $lines = [];
             foreach (
                 $this->entities->getConnection()->fetchAllAssociative(
                     self::LOG,
-                    [$ids, $clients[0]->clinicId, $this->logSince(), $ids],
-                    [
-                        ArrayParameterType::STRING,
-                        ParameterType::STRING,
-                        ParameterType::STRING,
-                        ArrayParameterType::STRING,
-                    ],
+                    ['client' => $client->id, 'clinic' => $client->clinicId, 'since' => $this->logSince()],
                 ) as $values
             ) {
                 $row = new Row($values);
                 if ($this->catalogue->get()->hasRung($row->text('rung_id'))) {
-                    $lines[$row->text('client_id')][] = $this->line($row);
+                    $lines[] = $this->line($row);
                 }
             }
-            $this->logs = [
-                ...$this->logs,
-                ...array_map(static fn (array $of): SittingLog => new SittingLog($of), $lines),
-            ];
+            $this->logs[$client->id] = new SittingLog($lines);
         }
 
-        return $this->logs;
+        return $this->logs[$client->id];
     }
 
     /** @return list<SittingItem> in their order */

@@ -24,6 +24,7 @@ use HandGarden\Core\Sitting\Fold;
 use HandGarden\Core\Sitting\ItemEvent;
 use HandGarden\Exchange\Case\CaseFile;
 use HandGarden\Planning\Briefs;
+use HandGarden\Planning\DoseSource;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PrescribedDose;
 use HandGarden\Planning\RoutineFormat;
@@ -165,6 +166,7 @@ final class BothWaysTest extends GardenTestCase
                 DoseFormat::write($item->dose),
                 byStaffId: $client->therapistId,
                 at: $now,
+                source: DoseSource::Therapist,
             ));
         }
         $routine->items = RoutineFormat::write($items);

@@ -111,6 +111,33 @@ final class MovedDataTest extends TestCase
         );
     }
 
+    public function testTheDoseOfRecordIsTheNewestPrescribedOrTheLowestOfTheCurrentRoutines(): void
+    {
+        $ofRecord = self::$own->rows(
+            'SELECT source, count(*) AS n FROM prescribed_dose GROUP BY source ORDER BY source',
+        );
+        self::assertSame('moved', $ofRecord[0]['source'] ?? null);
+        self::assertSame(['source' => 'therapist', 'n' => '2'], $ofRecord[1] ?? null, 'as they were');
+        self::assertSame(
+            0,
+            self::$own->number(
+                "SELECT count(*) FROM routine r, json_array_elements(r.items) i
+                    WHERE coalesce((i->>'pause')::boolean, false) = false AND NOT EXISTS (
+                        SELECT 1 FROM prescribed_dose d
+                        WHERE d.client_id = r.client_id AND d.item_key = i->>'rung' || '|' || (i->>'hands')
+                    )",
+            ),
+            'each item has one',
+        );
+        self::assertSame(0, self::$own->number(
+            "SELECT count(*) FROM routine r, json_array_elements(r.items) i WHERE i->'dose' IS NOT NULL",
+        ));
+        self::assertSame(1, self::$own->number(
+            "SELECT count(*) FROM prescribed_dose WHERE source = 'moved' AND (dose->>'repetitions')::int = 1
+                AND (dose->>'hold')::int = 0 AND (dose->>'rest')::int = 99",
+        ), 'the lowest of home and clinic, with the longer rest');
+    }
+
     /** An exercise that is gone, a line without its item, a line twice, late pain, answered proposals. */
     private static function rare(): string
     {
@@ -141,6 +168,16 @@ final class MovedDataTest extends TestCase
             SELECT gen_random_uuid(), clinic_id, client_id, 'plateau|x|right|gone', 'plateau', 'No step up',
                 'accepted', '', by_staff_id, received_at
             FROM log_entry LIMIT 1;
+            INSERT INTO routine SELECT gen_random_uuid(), 1, clinic_id, client_id, json_build_array((
+                SELECT i.item::jsonb || jsonb_build_object('dose', '{"sets": 2, "repetitions": 1, "parts": 1,
+                    "move": 3, "hold": 0, "rest": 99, "load": 0}'::jsonb)
+                FROM json_array_elements(r.items) WITH ORDINALITY AS i (item, nth)
+                WHERE NOT EXISTS (
+                    SELECT 1 FROM prescribed_dose d WHERE d.client_id = r.client_id
+                        AND d.item_key = item->>'rung' || '|' || (item->>'hands')
+                ) ORDER BY nth LIMIT 1
+            )), left_out, with_more, by_staff_id, made_at, 'clinic', value, bound, forbidden
+            FROM routine r ORDER BY id LIMIT 1;
             SQL;
     }
 

@@ -11,6 +11,7 @@ use HandGarden\Core\Routine\Sequence;
 use HandGarden\Core\Routine\SittingRules;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\PrescribedDose;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
 
@@ -136,6 +137,46 @@ final class PlanTest extends OdalysTestCase
         self::assertSelectorTextContains('#items', 'Kept all the same: eased in the bath');
     }
 
+    public function testADoseSetInTheClinicHoldsAtHomeTooAndTheSetsStayEachRoutinesOwn(): void
+    {
+        $this->post($this->path('routine/suggest'), []);
+        $home = $this->service(PlanRepository::class)->routine($this->odalys);
+        self::assertNotNull($home);
+        $item = $this->items()[1];
+        $this->post($this->path('routine'), [
+            'kind' => 'clinic',
+            'do' => 'add',
+            'rung' => $item->rung->id,
+            'hands' => $item->hands->value,
+            'note' => 'beside her',
+            'version' => '',
+        ]);
+        $clinic = $this->service(PlanRepository::class)->routine($this->odalys, RoutineKind::Clinic);
+        self::assertNotNull($clinic);
+        $harder = $item->dose->repetitions + 1;
+        $this->edit($clinic, [
+            'kind' => 'clinic',
+            'do' => 'dose',
+            'item' => 0,
+            'sets' => (string) ($item->dose->sets + 1),
+            'repetitions' => (string) $harder,
+        ]);
+
+        $athome = $this->items()[1];
+        self::assertSame($item->key(), $athome->key());
+        self::assertSame($harder, $athome->dose->repetitions);
+        self::assertSame($item->dose->sets, $athome->dose->sets);
+    }
+
+    public function testADoseThatWaitsForAReasonIsNotPrescribed(): void
+    {
+        $this->post($this->path('routine/suggest'), []);
+        $before = $this->entities->getRepository(PrescribedDose::class)->count([]);
+        $this->post($this->path('routine'), ['do' => 'dose', 'item' => 1, 'repetitions' => '999', 'version' => '1']);
+
+        self::assertSame($before, $this->entities->getRepository(PrescribedDose::class)->count([]));
+    }
+
     public function testWhatIsKeptInAndOutIsBuiltAround(): void
     {
         $routine = $this->suggest();
@@ -202,7 +243,7 @@ final class PlanTest extends OdalysTestCase
         self::assertNotNull($clinic);
         self::assertLessThanOrEqual(
             60 * intdiv($this->odalys->minutes, 2),
-            (new Sequence($this->service(Plan::class)->itemsOf($short)))->seconds(),
+            (new Sequence($this->service(Plan::class)->itemsOf($this->odalys, $short)))->seconds(),
         );
         self::assertGreaterThan(\count($short->items), \count($clinic->items));
         $this->browser->request('GET', $this->path('routine/print?kind=short'));

@@ -66,6 +66,12 @@ final readonly class Dose
             );
     }
 
+    /** The same but for the number of sets, which says how much and not how hard. */
+    public function isAsHardAs(self $other): bool
+    {
+        return get_object_vars($this->withSets(1)) === get_object_vars($other->withSets(1));
+    }
+
     public function withSets(int $sets): self
     {
         return self::of(

@@ -134,7 +134,8 @@ final class Allowed
     private function handsFor(Rung $rung, LadderPlacement $placed): ?Hands
     {
         if (DoneOn::BothTogether === $rung->doneOn) {
-            return $placed->side === $this->facts->people->affected[0] ? Hands::Together : null; // once, not once a hand
+            // once, not once a hand
+            return $placed->side === $this->facts->people->affected[0] ? Hands::Together : null;
         }
         $certain = $this->certainHand($rung->doneOn);
         if (null !== $certain) {

@@ -29,8 +29,11 @@ use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\Fold;
+use HandGarden\Planning\DoseSource;
 use HandGarden\Planning\Plan;
+use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\PrescribedDose;
+use HandGarden\Planning\Prescribing;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
 use HandGarden\Planning\Suspension;
@@ -51,6 +54,7 @@ final readonly class DemoClients
         private EntityManagerInterface $entities,
         private CatalogueStore $catalogue,
         private Plan $plan,
+        private PlanRepository $plans,
         private DemoRecordings $recordings,
         #[Autowire('%kernel.project_dir%/demo')]
         private string $demoDir,
@@ -213,6 +217,7 @@ final readonly class DemoClients
                     DoseFormat::write($doses[$key]),
                     byStaffId: $staff->id,
                     at: $now->modify('-15 days'),
+                    source: DoseSource::Therapist,
                 ),
             );
         }
@@ -234,6 +239,13 @@ final readonly class DemoClients
                 $staff->id,
                 at: $now->modify('-15 days'),
             ),
+        );
+
+        $this->entities->flush();
+        $this->plans->prescribeNew(
+            $client,
+            $routine->sequence->items,
+            new Prescribing($staff->id, $now->modify('-15 days')),
         );
 
         return $routine->sequence->items;

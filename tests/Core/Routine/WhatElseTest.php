@@ -68,7 +68,10 @@ final class WhatElseTest extends TestCase
                 if ($material->label === $alternative->with) {
                     self::assertNotContains($key, $materials);
                     $then = (new Builder(Cases::catalogue()))->build(
-                        $brief->withClient($placements, $facts->withSetting($facts->setting->withMaterials([...$materials, $key]))),
+                        $brief->withClient(
+                            $placements,
+                            $facts->withSetting($facts->setting->withMaterials([...$materials, $key])),
+                        ),
                     );
                     self::assertSame($alternative->gain, $then->value - $now->value);
                 }
