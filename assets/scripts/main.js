@@ -1,5 +1,6 @@
 // Connects what the page marks with data-behaviour="name" to the module of that name. A page without scripts still
 // works.
+import { connect as choose } from './behaviours/choose.js';
 import { connect as counter } from './behaviours/counter.js';
 import { connect as filters } from './behaviours/filters.js';
 import { connect as flipbook } from './behaviours/flipbook.js';
@@ -15,6 +16,7 @@ import { connect as stopwatch } from './behaviours/stopwatch.js';
 import { connect as tryDose } from './behaviours/try-dose.js';
 
 const behaviours = {
+  choose,
   counter,
   filters,
   flipbook,
@@ -30,10 +32,15 @@ const behaviours = {
   'try-dose': tryDose,
 };
 
-for (const element of document.querySelectorAll('[data-behaviour]')) {
-  for (const name of element.dataset.behaviour.split(' ')) {
-    behaviours[name]?.(element);
+function connectIn(root) {
+  for (const element of root.querySelectorAll('[data-behaviour]')) {
+    for (const name of element.dataset.behaviour.split(' ')) {
+      behaviours[name]?.(element);
+    }
   }
 }
+
+connectIn(document);
+document.addEventListener('garden:added', (event) => connectIn(event.detail));
 // Whoever drives the page from outside can see that keys and forms are alive.
 document.documentElement.dataset.connected = '';

@@ -303,7 +303,7 @@ start_day() {
 
 stop_day() {
     [ -s "$STATE/tmp/day.pid" ] || return 0
-    kill -TERM -- "-$(cat "$STATE/tmp/day.pid")" 2>/dev/null
+    kill -TERM -- "-$(cat "$STATE/tmp/day.pid")" 2>/dev/null || true
     rm -f "$STATE/tmp/day.pid"
 }
 

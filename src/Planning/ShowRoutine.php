@@ -43,9 +43,7 @@ final class ShowRoutine extends AbstractController
         $kind = RoutineKind::of($request->query);
         $values = $this->values($client, $kind);
         $catalogue = $this->catalogue->get();
-        $swaps = $this->isGranted('ROLE_THERAPIST') && [] !== $values['view']->items
-            ? new Swaps($catalogue, $this->briefs->of($client, $kind))
-            : null;
+        $chosen = $this->isGranted('ROLE_THERAPIST') ? (string) $request->query->get('item', '') : '';
         $forbidden = [];
         foreach ($values['routine']->forbidden ?? [] as $key) {
             $item = ItemKey::fromText($key);
@@ -57,10 +55,37 @@ final class ShowRoutine extends AbstractController
 
         return $this->render('Planning/routine.html.twig', $values + [
             'kinds' => RoutineKind::cases(),
-            'swaps' => $swaps,
+            'chosen' => $chosen,
+            'swaps' => '' === $chosen ? null : $this->swaps($client, $kind),
             'forbidden' => $forbidden,
             'waiting' => $this->waiting($request),
         ]);
+    }
+
+    /** One row with all that can be done with it. */
+    #[Route('/clients/{client}/routine/item', name: 'planning_item', methods: ['GET'])]
+    #[IsGranted('ROLE_THERAPIST')]
+    public function item(Request $request, Client $client): Response
+    {
+        $kind = RoutineKind::of($request->query);
+        $values = $this->values($client, $kind);
+        foreach ($values['view']->items as $at => $item) {
+            if ($item->key() === (string) $request->query->get('item', '')) {
+                return $this->render('Planning/_routine-item.html.twig', $values + [
+                    'item' => $item,
+                    'at' => $at,
+                    'mayEdit' => true,
+                    'isChosen' => true,
+                    'swaps' => $this->swaps($client, $kind),
+                ]);
+            }
+        }
+        throw $this->createNotFoundException();
+    }
+
+    private function swaps(Client $client, RoutineKind $kind): Swaps
+    {
+        return new Swaps($this->catalogue->get(), $this->briefs->of($client, $kind));
     }
 
     /** The meters as they would be with a dose that is being typed; nothing is kept. */

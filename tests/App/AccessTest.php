@@ -55,6 +55,7 @@ final class AccessTest extends GardenTestCase
         'planning_week_times',
         'planning_edit_routine',
         'planning_meters',
+        'planning_item',
         'planning_set_goal',
         'planning_weights',
         'progress_decide',

@@ -218,7 +218,7 @@ final class PlanTest extends OdalysTestCase
         $this->browser->followRedirect();
         self::assertStringContainsString('cannot stand here', $this->page());
         $offered = $this->browser
-            ->getCrawler()
+            ->request('GET', $this->path('routine').'?item='.urlencode($key))
             ->filter('#items > li')
             ->last()
             ->filter('select[name="with"] option')

@@ -21,14 +21,20 @@ test('a routine is suggested and edited, an approach chosen, the week spread rou
   // edited: a dose moves the meters as it is typed, one item stays in, one stays out, an order waits for its reason
   const item = (name) =>
     page.locator('#items > li').filter({ has: page.getByRole('heading', { name }) });
+  const choose = async (row) => {
+    await row.getByRole('link', { name: /^Change / }).click();
+    await expect(row.getByRole('button', { name: 'Remove' })).toBeVisible();
+  };
   const time = page.locator('#meters p').filter({ hasText: 'Time' });
   const before = await time.textContent();
+  await choose(item('Helped lift and hold'));
   await item('Helped lift and hold').getByText('Dose', { exact: true }).click();
   await item('Helped lift and hold').getByLabel('Repetitions').fill('10');
   await expect(page.getByText('not kept yet')).toBeVisible();
   expect(await time.textContent()).not.toEqual(before);
   await item('Helped lift and hold').getByRole('button', { name: 'Keep in' }).click();
   await expect(item('Helped lift and hold')).toContainText('kept in');
+  await choose(item('Wrist ease-back'));
   await item('Wrist ease-back').getByRole('button', { name: 'Remove' }).click();
   await expect(page.getByRole('heading', { name: 'This would set a rule aside' })).toBeVisible();
   await page
@@ -43,6 +49,7 @@ test('a routine is suggested and edited, an approach chosen, the week spread rou
     .replace(/^\d+\. /, '')
     .split(' ·')[0]
     .trim();
+  await choose(closing);
   await closing.locator('summary', { hasText: 'Swap' }).click();
   await closing.getByRole('button', { name: 'Swap' }).click();
   await expect(page.locator('#items > li').last()).toContainText(`Instead of ${name}`);

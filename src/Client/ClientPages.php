@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Client;
+
+/**
+ * The way through the pages of a client, in the order of the work: know, plan, do, follow. A new page is a line here;
+ * only pages that exist are shown.
+ */
+final class ClientPages
+{
+    /** @return array<string, list<ClientPage>> by area */
+    public static function areas(): array
+    {
+        return [
+            'Know' => [
+                new ClientPage('Overview', 'desk_client', key: 'o', under: ['client_edit', 'assessment_visit']),
+                new ClientPage('Screening', 'client_screening', 'ROLE_THERAPIST', 's'),
+                new ClientPage('Measure', 'assessment_measure', 'ROLE_THERAPIST', 'm', under: [
+                    'assessment_correct',
+                    'assessment_screen',
+                    'assessment_steadiness',
+                    'device_live',
+                ]),
+                new ClientPage('Findings', 'assessment_findings', key: 'f'),
+            ],
+            'Plan' => [
+                new ClientPage('Placement', 'planning_placement', key: 'p'),
+                new ClientPage('Goals', 'planning_goals', key: 'g', under: ['planning_set_goal']),
+                new ClientPage('Approaches', 'planning_approaches', 'ROLE_THERAPIST', 'a'),
+                new ClientPage('Routine', 'planning_routine', key: 'r'),
+                new ClientPage('Week', 'planning_week', key: 'w'),
+            ],
+            'Do' => [
+                new ClientPage('Sitting', 'sitting_start', key: 'i'),
+            ],
+            'Follow' => [
+                new ClientPage('Decisions', 'progress_decisions', key: 'd'),
+                new ClientPage('What if', 'progress_what_if', 'ROLE_THERAPIST'),
+            ],
+        ];
+    }
+
+    /** The area that a page belongs to; the first one for a page that nobody entered here. */
+    public static function areaOf(string $route): string
+    {
+        foreach (self::areas() as $area => $pages) {
+            foreach ($pages as $page) {
+                if ($page->holds($route)) {
+                    return $area;
+                }
+            }
+        }
+
+        return 'Know';
+    }
+}
