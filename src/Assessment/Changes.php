@@ -121,8 +121,7 @@ final readonly class Changes
                     round($found->difference, 1),
                 ),
             },
-            mustBeat
-                : null === $found->srd
+            mustBeat: null === $found->srd
                 ? ''
                 : round($found->srd->value, 1).$unit.', '.$found->srd->from,
             judgement: $found->judgement,

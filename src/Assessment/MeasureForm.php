@@ -143,8 +143,7 @@ final readonly class MeasureForm
             value: [] === $values ? null : $kind->combine->value($values, $kind->lowerIsBetter),
             on: $today,
             byEye: $kind->isByEye(),
-            taken
-                : \count($values) > 1
+            taken: \count($values) > 1
                 ? $this->circumstances->withTrials($values)
                 : $this->circumstances,
         );

@@ -57,14 +57,12 @@ final readonly class PlacementViews
             $placed->ladder->name,
             $placed->ladder->strand->value,
             $placed->side->value,
-            stateText
-                : null !== $placed->override
+            stateText: null !== $placed->override
                 ? 'Set by the therapist'
                 : $this->stateText($placed),
             state: $placed->state->value,
             standing: $standing?->name,
-            why
-                : null !== $placed->standing
+            why: null !== $placed->standing
                 ? $this->words->placed($placed->standing, $placed->side)
                 : '',
             next: null === $placed->next ? null : $placed->next->rung->name,

@@ -22,7 +22,8 @@ final class OwnDatabase
         $url = \is_string($url) ? $url : '';
         $parts = parse_url($url);
         \assert(\is_array($parts));
-        $name = trim($parts['path'] ?? '', '/').'_'.$suffix;
+        $token = getenv('TEST_TOKEN');
+        $name = trim($parts['path'] ?? '', '/').'_'.$suffix.(\is_string($token) ? $token : '');
         $connect = static fn (string $database): \PDO => new \PDO(
             \sprintf('pgsql:host=%s;port=%d;dbname=%s', $parts['host'] ?? '', $parts['port'] ?? 5432, $database),
             $parts['user'] ?? '',
@@ -41,7 +42,7 @@ final class OwnDatabase
         return new Process(
             ['php', 'bin/console', '--no-interaction', ...$words],
             \dirname(__DIR__, 2),
-            ['DATABASE_URL' => $this->url],
+            ['DATABASE_URL' => $this->url, 'TEST_TOKEN' => ''],
             timeout: 120.0,
         );
     }

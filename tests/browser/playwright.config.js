@@ -2,7 +2,7 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: '.',
-  outputDir: '../../var/browser-results',
+  outputDir: `../../var/browser-results${process.env.HG_HALF ?? ''}`,
   workers: 1,
   timeout: 400_000,
   expect: { timeout: 40_000 },

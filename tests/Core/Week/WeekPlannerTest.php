@@ -257,8 +257,7 @@ final class WeekPlannerTest extends TestCase
             doseMinutes: $options['doses'] ?? [],
             busy: $options['busy'] ?? [],
             helper: $options['helper'] ?? null,
-            lastStrength
-                : isset($options['strength'])
+            lastStrength: isset($options['strength'])
                 ? new \DateTimeImmutable($options['strength'])
                 : null,
             isStiff: $options['stiff'] ?? false,

@@ -76,8 +76,7 @@ final readonly class OpeningFindings
                 ...(null === $passive ? [] : [self::gainWords($passive, 'Can be opened')]),
             ],
             needs: [],
-            meaning
-                : $found
+            meaning: $found
                 ? 'Train opening at the bent wrist angle. This is no sign of tightness.'
                 : '',
             wouldChange: \sprintf(
