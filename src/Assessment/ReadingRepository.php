@@ -117,6 +117,37 @@ final class ReadingRepository implements ResetInterface
         );
     }
 
+    /** @return list<string> days with a reading that stands, oldest first */
+    public function days(Client $client, \DateTimeImmutable $since): array
+    {
+        /** @var list<string> $days */
+        $days = $this->entities->getConnection()->fetchFirstColumn(
+            'SELECT DISTINCT on_day FROM reading
+                WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL
+                AND on_day >= ? ORDER BY on_day',
+            [$client->id, $client->clinicId, $since->format('Y-m-d')],
+        );
+
+        return $days;
+    }
+
+    /**
+     * Everything that counts of some days, oldest first, in one query.
+     *
+     * @param list<string> $days
+     *
+     * @return list<Reading>
+     */
+    public function ofDays(Client $client, array $days): array
+    {
+        return [] === $days ? [] : $this->standing(
+            $client,
+            'on_day IN (?)',
+            [$days],
+            [ArrayParameterType::STRING],
+        );
+    }
+
     /**
      * Everything that counts since a day, oldest first, in one query.
      *
@@ -126,23 +157,31 @@ final class ReadingRepository implements ResetInterface
      */
     public function since(Client $client, \DateTimeImmutable $day, array $codes = []): array
     {
-        $where = [] === $codes ? '' : ' AND code IN (?)';
+        return [] === $codes
+            ? $this->standing($client, 'on_day >= ?', [$day->format('Y-m-d')], [ParameterType::STRING])
+            : $this->standing(
+                $client,
+                'on_day >= ? AND code IN (?)',
+                [$day->format('Y-m-d'), $codes],
+                [ParameterType::STRING, ArrayParameterType::STRING],
+            );
+    }
+
+    /**
+     * @param list<string|list<string>>               $values of the condition
+     * @param list<ParameterType|ArrayParameterType> $types
+     *
+     * @return list<Reading>
+     */
+    private function standing(Client $client, string $condition, array $values, array $types): array
+    {
         $rows = $this->entities->getConnection()->executeQuery(
             'SELECT code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position, medication,
                 source, by_staff_id FROM reading
              WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL
-                AND on_day >= ?'.$where
-                 .' ORDER BY on_day, at, id',
-            [
-                $client->id,
-                $client->clinicId,
-                $day->format('Y-m-d'),
-                ...([] === $codes ? [] : [$codes]),
-            ],
-            [
-                ...array_fill(0, 3, ParameterType::STRING),
-                ...([] === $codes ? [] : [ArrayParameterType::STRING]),
-            ],
+                AND '.$condition.' ORDER BY on_day, at, id',
+            [$client->id, $client->clinicId, ...$values],
+            [ParameterType::STRING, ParameterType::STRING, ...$types],
         )->fetchAllAssociative();
 
         $days = $taken = []; // thousands of rows share a few days and circumstances

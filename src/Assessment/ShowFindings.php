@@ -19,11 +19,13 @@ use HandGarden\Core\Measure\FingerMotion;
 use HandGarden\Core\Measure\Independence;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Opening;
+use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\Words;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
@@ -33,7 +35,9 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_STAFF')]
 final class ShowFindings extends AbstractController
 {
-    private const CHANGES_OVER_DAYS = 180;
+    /** A block of training; what lies further back is drawn on request. */
+    private const BLOCK_DAYS = 42;
+    private const LONG_DAYS = 180;
 
     public function __construct(
         private readonly ReadingRepository $readings,
@@ -43,15 +47,17 @@ final class ShowFindings extends AbstractController
     ) {
     }
 
-    public function __invoke(Client $client): Response
+    public function __invoke(Request $request, Client $client): Response
     {
         $today = $this->clock->today($client->zone);
-        $history = $this->readings->since(
-            $client,
-            $today->modify('-'.self::CHANGES_OVER_DAYS.' days'),
-        );
+        $over = '1' === $request->query->get('long') ? self::LONG_DAYS : self::BLOCK_DAYS;
+        $days = $this->readings->days($client, $today->modify('-'.$over.' days'));
+        $drawn = MeasuringDays::thinned($days);
+        $history = $this->readings->ofDays($client, $drawn);
+        $known = $this->readings->of($client);
+        $young = $known->since($today->modify('-'.KnownFacts::DAYS.' days'));
+        $history = self::withNewest($history, $known->since($today->modify('-'.$over.' days')), $drawn);
         $readings = new Readings($history);
-        $young = $readings->since($today->modify('-'.KnownFacts::DAYS.' days'));
         $catalogue = $this->catalogue->get();
         $hands = [];
         foreach ([] === $client->affected() ? [Side::Right] : $client->affected() as $side) {
@@ -70,12 +76,35 @@ final class ShowFindings extends AbstractController
             'changes' => (
                 new Changes($catalogue->vocabulary->kinds, $client->injectionDay())
             )->of($history),
-            'days' => self::CHANGES_OVER_DAYS,
+            'days' => $over,
+            'measuredDays' => \count($days),
+            'drawnDays' => \count($drawn),
+            'isLong' => self::LONG_DAYS === $over,
             'shares' => self::shares($young, $client),
             'phase' => null === $client->injectionDay()
                 ? null
                 : InjectionPhase::of($client->injectionDay(), $today)->value,
         ]);
+    }
+
+    /**
+     * What was measured last stays in, also from a day that is not drawn.
+     *
+     * @param list<Reading> $history oldest first
+     * @param list<string>  $drawn   days
+     *
+     * @return list<Reading> oldest first
+     */
+    private static function withNewest(array $history, Readings $newest, array $drawn): array
+    {
+        foreach ($newest->current() as $reading) {
+            if (!\in_array($reading->on->format('Y-m-d'), $drawn, true)) {
+                $history[] = $reading;
+            }
+        }
+        usort($history, static fn (Reading $a, Reading $b): int => $a->on <=> $b->on);
+
+        return $history;
     }
 
     /**
