@@ -12,7 +12,8 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 final readonly class Paper
 {
     public function __construct(
-        #[Autowire('%kernel.cache_dir%/paper')] private string $workDir,
+        #[Autowire('%kernel.cache_dir%/paper')]
+        private string $workDir,
     ) {
     }
 

@@ -7,24 +7,12 @@ namespace HandGarden\Progress;
 use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
 use HandGarden\Client\Client;
-use HandGarden\Client\ClientRepository;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
-use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Progress\Proposal;
-use HandGarden\Core\Progress\ProposalKind;
-use HandGarden\Core\Routine\Item;
-use HandGarden\Planning\ApprovedRung;
-use HandGarden\Planning\DoseSource;
 use HandGarden\Planning\GivenDose;
-use HandGarden\Planning\PlacementOverride;
-use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
-use HandGarden\Planning\Prescribing;
-use HandGarden\Planning\RoutineFormat;
-use HandGarden\Planning\RoutineKind;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -39,10 +27,9 @@ final class Decide extends AbstractController
     public function __construct(
         private readonly OpenProposals $open,
         private readonly DecisionRepository $decisions,
-        private readonly Plan $plan,
+        private readonly Acts $acts,
         private readonly PlanRepository $plans,
         private readonly GivenDose $given,
-        private readonly ClientRepository $clients,
         private readonly CatalogueStore $catalogue,
         private readonly Audit $audit,
         private readonly Who $who,
@@ -86,7 +73,7 @@ final class Decide extends AbstractController
                 ),
             );
             if (DecisionAnswer::Declined !== $answer) {
-                $this->carryOut($client, $proposal, $dose);
+                $this->acts->carryOut($client, $proposal, $dose);
             }
         });
         $this->audit->wrote(
@@ -159,109 +146,6 @@ final class Decide extends AbstractController
             ->withSets(GivenDose::number($form, 'sets', $proposal->to->sets))
             ->withRepetitions(GivenDose::number($form, 'repetitions', $proposal->to->repetitions))
             ->withHold(GivenDose::number($form, 'hold', $proposal->to->holdSeconds)));
-    }
-
-    private function carryOut(Client $client, Proposal $proposal, ?Dose $dose): void
-    {
-        $now = $this->clock->now();
-        $staffId = $this->who->staff()->id;
-        $key = $proposal->itemKey();
-        if (null !== $dose && null !== $key) {
-            $by = new Prescribing($staffId, $now, $proposal->key());
-            $this->plans->prescribe($client, $key, $dose, DoseSource::Decision, by: $by);
-            if ($dose->sets !== $proposal->from?->sets) {
-                $this->changeSets($client, $key, $dose->sets);
-            }
-        }
-        match ($proposal->kind) {
-            ProposalKind::NextRung => $this->approve($client, $proposal, $staffId, $now),
-            ProposalKind::RungBelow => $this->stepBack($client, $proposal, $staffId, $now),
-            ProposalKind::Suspend => $this->plans->suspend(
-                $client,
-                $key ?? Decided::EVERYTHING,
-                $proposal->text,
-                $now,
-            ),
-            ProposalKind::SuspendRoutine => $this->plans->suspend(
-                $client,
-                Decided::EVERYTHING,
-                $proposal->text,
-                $now,
-            ),
-            ProposalKind::Shorten => $this->shorten($client),
-            default => null,
-        };
-    }
-
-    /** How many sets there are is each routine's own. */
-    private function changeSets(Client $client, string $key, int $sets): void
-    {
-        foreach (RoutineKind::cases() as $kind) {
-            $routine = $this->plans->routine($client, $kind);
-            if (null !== $routine) {
-                $this->plans->lock($routine);
-                $routine->items = RoutineFormat::write(
-                    array_map(
-                        static fn (Item $i): Item => $i->key() === $key ? $i->withDose($i->dose->withSets($sets)) : $i,
-                        $this->plan->itemsOf($client, $routine),
-                    ),
-                );
-                $this->plans->keep($routine);
-            }
-        }
-    }
-
-    private function approve(
-        Client $client,
-        Proposal $proposal,
-        string $staffId,
-        \DateTimeImmutable $now,
-    ): void {
-        foreach (Side::cases() as $side) {
-            if (null !== $proposal->rungId && true === $proposal->hands?->covers($side)) {
-                $this->plans->keep(
-                    new ApprovedRung(
-                        $client->clinicId,
-                        $client->id,
-                        $proposal->rungId,
-                        $side,
-                        byStaffId: $staffId,
-                        at: $now,
-                    ),
-                );
-            }
-        }
-    }
-
-    private function stepBack(
-        Client $client,
-        Proposal $proposal,
-        string $staffId,
-        \DateTimeImmutable $now,
-    ): void {
-        foreach ($client->affected() as $side) {
-            if (null !== $proposal->toRungId && true === $proposal->hands?->covers($side)) {
-                $ladder = $this->catalogue->get()->ladderOf($proposal->toRungId);
-                $this->plans->keep(
-                    new PlacementOverride(
-                        $client->clinicId,
-                        $client->id,
-                        $ladder->key,
-                        $side,
-                        rungId: $proposal->toRungId,
-                        note: mb_substr($proposal->text, 0, 300),
-                        byStaffId: $staffId,
-                        at: $now,
-                    ),
-                );
-            }
-        }
-    }
-
-    private function shorten(Client $client): void
-    {
-        $client->minutes = max(5, (int) floor($client->minutes * 0.75));
-        $this->clients->save();
     }
 
     private function back(Client $client): Response

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress\Rule;
+
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\Ladder;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Progress\DoseSteps;
+use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\Prescribed;
+use HandGarden\Core\Progress\ProgressSettings;
+use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Progress\ProposalKind;
+
+/** What a rule is asked with: the item as it is prescribed, and what was done of it. */
+final readonly class ItemHistory
+{
+    /**
+     * @param non-empty-list<LogLine> $window            of the last days, oldest first
+     * @param list<LogLine>           $lines             of the item, oldest first
+     * @param list<Rung>              $fitting           rungs of the ladder that fit the client, easiest first
+     * @param float                   $scheduledInWindow sittings that were planned
+     */
+    public function __construct(
+        public Prescribed $item,
+        public array $window,
+        public array $lines,
+        public Ladder $ladder,
+        private array $fitting,
+        public ProgressSettings $settings,
+        public float $scheduledInWindow,
+        public \DateTimeImmutable $today,
+    ) {
+    }
+
+    public function last(): LogLine
+    {
+        return $this->window[array_key_last($this->window)];
+    }
+
+    public function steps(): DoseSteps
+    {
+        return new DoseSteps($this->item->rung);
+    }
+
+    /** One dose step down; null at the least. */
+    public function lower(): ?Dose
+    {
+        return $this->steps()->down($this->item->dose);
+    }
+
+    /** The rung above or below among those that fit. */
+    public function neighbour(int $step): ?Rung
+    {
+        $at = array_search($this->item->rung, $this->fitting, true);
+
+        return false === $at ? null : ($this->fitting[$at + $step] ?? null);
+    }
+
+    public function isAtPrescribedDose(LogLine $line): bool
+    {
+        return $line->dose->isAtMost($this->item->dose) && $this->item->dose->isAtMost($line->dose);
+    }
+
+    public function hasAutomaticRule(): bool
+    {
+        foreach ($this->item->rung->progress as $spec) {
+            if ($spec->kind->isAutomatic()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param list<LogLine>  $evidence
+     * @param Dose|Rung|null $to       the dose or the rung that is proposed instead
+     */
+    public function proposal(
+        ProposalKind $kind,
+        string $ruleId,
+        array $evidence,
+        string $text,
+        Dose|Rung|null $to = null,
+    ): Proposal {
+        return new Proposal(
+            $kind,
+            $ruleId,
+            $text,
+            array_map(static fn (LogLine $l): string => $l->id, $evidence),
+            rungId: $this->item->rung->id,
+            hands: $this->item->hands,
+            from: $this->item->dose,
+            to: $to instanceof Dose ? $to : null,
+            toRungId: $to instanceof Rung ? $to->id : null,
+        );
+    }
+
+    /** What a line tells against doing more, in words. */
+    public static function why(LogLine $line): string
+    {
+        $on = $line->day->format('j M');
+
+        return match (true) {
+            $line->systemic => 'Dizzy, breathless, chest pain, faint or signs of a stroke on '.$on,
+            $line->newTingling => 'New tingling or numbness on '.$on,
+            $line->hurtLater => 'It hurt for hours, or the next morning, after '.$on,
+            default => \sprintf(
+                'Pain went from %s to %s on %s',
+                $line->painBefore ?? '0',
+                $line->painAfter ?? '?',
+                $on,
+            ),
+        };
+    }
+}

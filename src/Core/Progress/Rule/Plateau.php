@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress\Rule;
+
+use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Progress\ProposalKind;
+
+/** Done as planned for a whole window at one dose below the top, and no step up: something else is to be tried. */
+final readonly class Plateau implements ItemRule
+{
+    public function propose(ItemHistory $history): ?Proposal
+    {
+        $done = array_sum(array_map(static fn (LogLine $l): float => $l->outcome->share(), $history->window));
+        $planned = $history->scheduledInWindow;
+        if (
+            !$history->hasAutomaticRule()
+            || $history->steps()->isAtCap($history->item->dose)
+            || !self::isLong($history)
+            || !self::isOneDose($history)
+            || $planned <= 0.0
+            || $done / $planned < $history->settings->plateauAdherence
+        ) {
+            return null;
+        }
+
+        return $history->proposal(
+            ProposalKind::Plateau,
+            'plateau',
+            $history->window,
+            \sprintf(
+                'No step up in %d days although %.0f of %.0f sittings were done: try another rung, another approach, '
+                    .'or review.',
+                $history->settings->windowDays,
+                $done,
+                $planned,
+            ),
+        );
+    }
+
+    private static function isLong(ItemHistory $history): bool
+    {
+        $since = $history->today->modify('-'.$history->settings->windowDays.' days');
+
+        return [] !== $history->lines && $history->lines[0]->day <= $since;
+    }
+
+    private static function isOneDose(ItemHistory $history): bool
+    {
+        foreach ($history->window as $line) {
+            if (!$history->isAtPrescribedDose($line)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    public function holdsAtAnyDose(): bool
+    {
+        return false;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress\Rule;
+
+use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Core\Progress\Symptoms;
+
+/** A symptom that stops the item at once, whatever the dose is by now. */
+final readonly class SuspendOnSymptom implements ItemRule
+{
+    public function propose(ItemHistory $history): ?Proposal
+    {
+        $last = $history->last();
+
+        return (new Symptoms($history->settings))->suspends($last)
+            ? $history->proposal(
+                ProposalKind::Suspend,
+                'ease.suspend',
+                [$last],
+                ItemHistory::why($last).'. The item rests until a therapist reopens it.',
+            )
+            : null;
+    }
+
+    public function holdsAtAnyDose(): bool
+    {
+        return true;
+    }
+}
