@@ -107,6 +107,7 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   await page.getByLabel('Why', { exact: true }).fill('Likes to begin with it');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(items).toHaveCount(before + 1);
+  await page.getByRole('link', { name: 'Change Side-rest wrist back' }).click();
   await page.getByRole('button', { name: 'Remove: Side-rest wrist back' }).click();
   await expect(items).toHaveCount(before);
   for (const image of await page.locator('#items img').all()) {

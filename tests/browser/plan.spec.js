@@ -65,7 +65,7 @@ test('a routine is suggested and edited, an approach chosen, the week spread rou
 
   // the other school, with a note: the order of the opening turns round
   await tab(page, 'Placement');
-  await page.getByRole('link', { name: 'Approaches' }).click();
+  await tab(page, 'Approaches');
   const fist = page.locator('#fist');
   await fist.getByLabel('The thumb first.').check();
   await fist.getByRole('button', { name: 'Choose' }).click();
@@ -81,7 +81,7 @@ test('a routine is suggested and edited, an approach chosen, the week spread rou
   );
 
   // the week leaves a busy Wednesday free and says so
-  await page.getByRole('link', { name: 'Week', exact: true }).click();
+  await tab(page, 'Week');
   await page.getByLabel(/The client’s calendar/).setInputFiles({
     name: 'mine.ics',
     mimeType: 'text/calendar',
@@ -125,7 +125,7 @@ test('a routine is suggested and edited, an approach chosen, the week spread rou
   await page.getByRole('button', { name: 'Keep and spread anew' }).click();
   await expect(page.locator('.week > section').nth(2)).not.toContainText('No free time');
   await tab(page, 'Placement');
-  await page.getByRole('link', { name: 'Approaches' }).click();
+  await tab(page, 'Approaches');
   await page.locator('#fist').getByRole('button', { name: 'Back to the default' }).click();
   await expect(page.locator('#fist')).toContainText(
     'Default because: The fingers hold the thumb down.',
