@@ -8,17 +8,17 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Progress\Compensation;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Proposal;
-use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Planning\RoutineView;
+use Symfony\Contracts\Translation\TranslatorInterface;
 
 final readonly class ProposalView
 {
     /** @param list<string> $evidence */
     private function __construct(
         public string $key,
-        public string $title,
         public string $kind,
         public string $ruleId,
         public string $text,
@@ -39,17 +39,17 @@ final readonly class ProposalView
         Catalogue $catalogue,
         array $lines,
         Side $worse,
+        TranslatorInterface $words,
     ): self {
         $evidence = [];
         foreach ($proposal->evidence as $id) {
             if (isset($lines[$id])) {
-                $evidence[] = self::line($lines[$id]);
+                $evidence[] = self::line($lines[$id], $words);
             }
         }
 
         return new self(
             $proposal->key(),
-            self::title($proposal),
             $proposal->kind->value,
             $proposal->ruleId,
             text: $proposal->text,
@@ -64,25 +64,7 @@ final readonly class ProposalView
         );
     }
 
-    private static function title(Proposal $proposal): string
-    {
-        return match ($proposal->kind) {
-            ProposalKind::Suspend => 'Rest this item',
-            ProposalKind::SuspendRoutine => 'Rest the whole routine',
-            ProposalKind::Ease => 'One step down',
-            ProposalKind::RungBelow => 'Back to the rung below',
-            ProposalKind::ReleaseFirst => 'Release first, and less of it',
-            ProposalKind::Lighter => 'Smaller range or lighter',
-            ProposalKind::Shorten => 'A shorter sitting',
-            ProposalKind::StepDownAfterBreak => 'Begin lower after the break',
-            ProposalKind::PlaceAgain => 'Measure and place again',
-            ProposalKind::Advance => 'One step up',
-            ProposalKind::NextRung => 'On to the next rung',
-            ProposalKind::Plateau => 'No step up for two weeks',
-        };
-    }
-
-    private static function line(LogLine $line): string
+    private static function line(LogLine $line, TranslatorInterface $words): string
     {
         $parts = [$line->day->format('D j M'), $line->outcome->value];
         $parts[] = null === $line->holdSeconds ? '' : 'held '.$line->holdSeconds.' s';
@@ -93,7 +75,13 @@ final readonly class ProposalView
         $parts[] = null === $line->tone ? '' : 'tone '.$line->tone->value;
         $parts[] = [] === $line->compensations
             ? ''
-            : implode(', ', array_map(static fn ($c): string => $c->value, $line->compensations));
+            : implode(
+                ', ',
+                array_map(
+                    static fn (Compensation $c): string => $words->trans('compensation.'.$c->value),
+                    $line->compensations,
+                ),
+            );
         $parts[] = null === $line->fatigue ? '' : 'fatigue '.$line->fatigue;
 
         return implode(' · ', array_filter($parts, static fn (string $p): bool => '' !== $p));

@@ -16,6 +16,7 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** What waits for a decision, with its evidence, and what was decided. */
 #[Route('/clients/{client}/decisions', name: 'progress_decisions', methods: ['GET'])]
@@ -31,6 +32,7 @@ final class ShowDecisions extends AbstractController
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
         private readonly ClinicRepository $clinics,
+        private readonly TranslatorInterface $words,
     ) {
     }
 
@@ -46,6 +48,7 @@ final class ShowDecisions extends AbstractController
                 $this->catalogue->get(),
                 $lines,
                 $this->plan->worseSide($client),
+                words: $this->words,
             ),
             $this->open->of($client),
         );

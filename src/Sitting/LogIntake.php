@@ -61,7 +61,7 @@ final readonly class LogIntake
             deviceId: null === $line->optional('device') ? null : self::uuid($line->get('device')),
             seq: $line->optional('seq')?->int(0),
             kind: EventKind::Line,
-            body: $body,
+            body: LogFormat::write($told),
             bodyHash: $hash,
             deviceAt: $time->deviceAt,
             offsetSeconds: $time->offsetSeconds,

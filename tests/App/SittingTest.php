@@ -209,7 +209,7 @@ final class SittingTest extends OdalysTestCase
         $form = $crawler
             ->filter('section[data-nth="1"] form')
             ->selectButton('Part of it')
-            ->form(['repetitions' => '3', 'compensations[0]' => 'shoulder hike']);
+            ->form(['repetitions' => '3', 'compensations[0]' => 'shoulder-hike']);
         $this->browser->submit($form);
 
         $item = $this->itemsOf($sitting)[1];
@@ -218,7 +218,7 @@ final class SittingTest extends OdalysTestCase
                 'outcome' => 'part',
                 'repetitions' => 3,
                 'pain_before' => 1,
-                'compensations' => ['shoulder hike'],
+                'compensations' => ['shoulder-hike'],
             ],
             $item->told,
         );

@@ -38,7 +38,7 @@ test('empty fields of the log say nothing', () => {
     ['pain_after', ''],
     ['hold', '6'],
     ['tone', 'same'],
-    ['compensations[]', 'trunk lean'],
+    ['compensations[]', 'trunk-lean'],
     ['note', ''],
   ])
     data.append(name, value);
@@ -51,7 +51,7 @@ test('empty fields of the log say nothing', () => {
     outcome: 'done',
     hold: 6,
     tone: 'same',
-    compensations: ['trunk lean'],
+    compensations: ['trunk-lean'],
   });
 });
 

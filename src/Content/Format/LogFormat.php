@@ -126,7 +126,8 @@ final readonly class LogFormat
         $is = static fn (string $key): bool => true === ($kept[$key] ?? false);
         $tricks = [];
         foreach (\is_array($kept['compensations'] ?? null) ? $kept['compensations'] : [] as $trick) {
-            $tricks[] = Compensation::from(\is_string($trick) ? $trick : '');
+            // words of earlier days, in events that were written then
+            $tricks[] = Compensation::from(str_replace(' ', '-', \is_string($trick) ? $trick : ''));
         }
 
         return new Told(

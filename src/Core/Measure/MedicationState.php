@@ -7,7 +7,7 @@ namespace HandGarden\Core\Measure;
 /** How the client feels on the medicine for Parkinson's; `none` where there is none. */
 enum MedicationState: string
 {
-    case NotAsked = 'not asked';
+    case NotAsked = 'not-asked';
     case None = 'none';
     case On = 'on';
     case Off = 'off';

@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress;
 
+/** What a proposal is for. The values are codes; the words for them stand in `translations/`. */
 enum ProposalKind: string
 {
     case Suspend = 'suspend';
-    case SuspendRoutine = 'suspend routine';
+    case SuspendRoutine = 'suspend-routine';
     case Ease = 'ease';
-    case RungBelow = 'rung below';
-    case ReleaseFirst = 'release first';
+    case RungBelow = 'rung-below';
+    case ReleaseFirst = 'release-first';
     case Lighter = 'lighter';
-    case Shorten = 'shorten sitting';
-    case StepDownAfterBreak = 'step down after a break';
-    case PlaceAgain = 'measure and place again';
+    case Shorten = 'shorten-sitting';
+    case StepDownAfterBreak = 'step-down-after-a-break';
+    case PlaceAgain = 'measure-and-place-again';
     case Advance = 'advance';
-    case NextRung = 'next rung';
+    case NextRung = 'next-rung';
     case Plateau = 'plateau';
 
     /** Symptom > ease > hold > advance. */

@@ -8,5 +8,5 @@ enum Answer: string
 {
     case Yes = 'yes';
     case No = 'no';
-    case NotAsked = 'not asked';
+    case NotAsked = 'not-asked';
 }

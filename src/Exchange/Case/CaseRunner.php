@@ -9,12 +9,14 @@ use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Proposer;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\WhatElse;
+use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** The three questions a case can be asked, without a database. */
 final readonly class CaseRunner
 {
     public function __construct(
         private CatalogueStore $catalogue,
+        private TranslatorInterface $words,
         private string $schemaFile,
     ) {
     }
@@ -29,7 +31,7 @@ final readonly class CaseRunner
     /** @return array<string, mixed> */
     public function place(CaseFile $case): array
     {
-        return (new ResultWriter($this->catalogue->get()))->placements(
+        return (new ResultWriter($this->catalogue->get(), $this->words))->placements(
             (new Placer($this->catalogue->get()))->place($case->facts, $case->today),
         );
     }
@@ -41,7 +43,7 @@ final readonly class CaseRunner
         $brief = $case->brief((new Placer($catalogue))->place($case->facts, $case->today));
         $routine = (new Builder($catalogue))->build($brief);
 
-        return (new ResultWriter($catalogue))->routine(
+        return (new ResultWriter($catalogue, $this->words))->routine(
             $routine,
             (new WhatElse($catalogue))->of($routine, $brief),
         );
@@ -52,7 +54,7 @@ final readonly class CaseRunner
     {
         $catalogue = $this->catalogue->get();
 
-        return (new ResultWriter($catalogue))->proposals(
+        return (new ResultWriter($catalogue, $this->words))->proposals(
             (new Proposer($catalogue))->propose(
                 $case->routine,
                 $case->log,

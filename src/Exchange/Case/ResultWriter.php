@@ -17,14 +17,17 @@ use HandGarden\Core\Routine\Alternative;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\LeftOut;
 use HandGarden\Core\Routine\Routine;
+use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** Results as named values, ready to be printed as JSON. */
 final readonly class ResultWriter
 {
     private Words $words;
 
-    public function __construct(Catalogue $catalogue)
-    {
+    public function __construct(
+        Catalogue $catalogue,
+        private TranslatorInterface $translator,
+    ) {
         $this->words = new Words($catalogue);
     }
 
@@ -100,8 +103,9 @@ final readonly class ResultWriter
      */
     public function proposals(array $proposals): array
     {
-        return ['proposals' => array_map(static fn (Proposal $p): array => [
-            'kind' => $p->kind->value,
+        return ['proposals' => array_map(fn (Proposal $p): array => [
+            'kind' => $this->translator->trans('proposal.kind.'.$p->kind->value),
+            'kind_code' => $p->kind->value,
             'rule' => $p->ruleId,
             'rung' => $p->rungId,
             'hands' => $p->hands?->value,
