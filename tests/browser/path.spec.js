@@ -117,12 +117,14 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
       .toBe(true);
   }
 
-  // three sittings on three days, told by the device
+  // three sittings on three days: the lines wait without a network until today
   for (const daysAgo of [3, 2, 1]) {
     await tab(page, 'Sitting');
     await beginSitting(page);
+    await page.context().setOffline(true);
     await page.evaluate((days) => {
       const RealDate = Date;
+      globalThis.RealDate = RealDate;
       globalThis.Date = class extends RealDate {
         constructor(...args) {
           super(...(args.length > 0 ? args : [RealDate.now() - days * 86400000]));
@@ -136,6 +138,11 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
       await shown.getByRole('button', { name: 'Done as planned' }).click();
     }
     await expect(page.getByRole('heading', { name: 'The end' })).toBeVisible();
+    await expect(page.locator('[data-waiting]')).toContainText('kept here');
+    await page.evaluate(() => {
+      globalThis.Date = globalThis.RealDate;
+    });
+    await page.context().setOffline(false);
     await expect(page.locator('[data-waiting]')).toHaveText('');
     await page.getByRole('button', { name: 'Finish' }).click();
   }
