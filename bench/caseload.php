@@ -25,6 +25,7 @@ foreach (
         'start of a sitting' => [$client.'/sittings/new', 6.0],
         'placement' => [$client.'/placement', 8.0],
         'decisions' => [$client.'/decisions', 8.0],
+        'findings' => [$client.'/findings', 8.0],
     ] as $name => [$path, $most]
 ) {
     $median = Stopwatch::run($name, 10, 60, $page($path), limitMs: $most * $yardstick);

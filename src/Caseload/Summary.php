@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace HandGarden\Caseload;
 
+use HandGarden\Core\Placement\KnownFacts;
+
 /** What a list says about one client, as of one of their days. */
 final readonly class Summary
 {
-    /** Days after which measures no longer count. */
-    private const MEASURES_COUNT_DAYS = 28;
     /** A whole planned week in which next to nothing was done. */
     private const SELDOM_SHARE = 0.4;
 
@@ -59,7 +59,7 @@ final readonly class Summary
 
     public function wantsMeasuring(): bool
     {
-        return null === $this->measuredOn || $this->measuredDaysAgo() > self::MEASURES_COUNT_DAYS;
+        return null === $this->measuredOn || $this->measuredDaysAgo() > KnownFacts::DAYS;
     }
 
     /** Null when there are no measures. */
