@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Caseload;
 
+use HandGarden\Web\Clock;
+use HandGarden\Web\OnceOnly;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
@@ -18,6 +20,8 @@ final class DayCommand extends Command
 {
     public function __construct(
         private readonly Renewal $renewal,
+        private readonly OnceOnly $forms,
+        private readonly Clock $clock,
     ) {
         parent::__construct();
     }
@@ -25,6 +29,7 @@ final class DayCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $renewed = $this->renewal->renewAll();
+        $this->forms->forgetBefore($this->clock->now()->modify('-2 days'));
         $output->writeln(\sprintf('%d rows are new.', $renewed));
 
         return self::SUCCESS;
