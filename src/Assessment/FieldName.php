@@ -6,12 +6,12 @@ namespace HandGarden\Assessment;
 
 use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\NumberFact;
+use HandGarden\Core\Catalogue\Vocabulary;
 use HandGarden\Core\Measure\Finding\HandState;
 use HandGarden\Core\Measure\Independence;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Placement\Needed;
-use HandGarden\Core\Placement\NumberFact;
-use HandGarden\Core\Placement\Vocabulary;
 
 /** One field of the measuring form: part of the form, and what is measured. */
 final readonly class FieldName

@@ -6,14 +6,14 @@ namespace HandGarden\Assessment;
 
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\CheckList;
+use HandGarden\Core\Catalogue\Observation;
 use HandGarden\Core\Measure\MeasureKind;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Measure\Taken;
 use HandGarden\Core\Measure\ToneGrade;
 use HandGarden\Core\Measure\Unit;
-use HandGarden\Core\Placement\CheckList;
-use HandGarden\Core\Placement\Observation;
 
 /**
  * Reads a measuring form. Empty fields say nothing; `u` or 'usual' is 'as usual', kept as such and never as a number.

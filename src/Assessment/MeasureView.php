@@ -7,6 +7,7 @@ namespace HandGarden\Assessment;
 use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Condition\FactCode;
 use HandGarden\Core\Measure\Independence;
 use HandGarden\Core\Measure\MeasureKind;
 use HandGarden\Core\Measure\Mode;
@@ -14,7 +15,6 @@ use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Measure\ToneGrade;
 use HandGarden\Core\Measure\Unit;
-use HandGarden\Core\Placement\FactCode;
 use HandGarden\Core\Placement\Needed;
 use HandGarden\Core\Placement\Words;
 

@@ -9,9 +9,9 @@ use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Condition\Condition;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Drawing\DrawingLibrary;
-use HandGarden\Core\Placement\Condition\Condition;
 
 /**
  * What no single file can say of itself: names that other files give, ids that are one of a kind, links between

@@ -6,16 +6,16 @@ namespace HandGarden\Content;
 
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Caution;
+use HandGarden\Core\Catalogue\CheckList;
+use HandGarden\Core\Catalogue\Observation;
 use HandGarden\Core\Catalogue\ReadyLadders;
+use HandGarden\Core\Catalogue\StrongerEvidence;
+use HandGarden\Core\Catalogue\Vocabulary;
+use HandGarden\Core\Condition\Condition;
+use HandGarden\Core\Condition\ConditionParser;
+use HandGarden\Core\Condition\UnreadableCondition;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
-use HandGarden\Core\Placement\CheckList;
-use HandGarden\Core\Placement\Condition\Condition;
-use HandGarden\Core\Placement\Condition\ConditionParser;
-use HandGarden\Core\Placement\Condition\UnreadableCondition;
-use HandGarden\Core\Placement\Observation;
-use HandGarden\Core\Placement\StrongerEvidence;
-use HandGarden\Core\Placement\Vocabulary;
 
 /** Turns the decoded files of `catalogue/` into core values; every complaint names file and path. */
 final readonly class CatalogueReader

@@ -28,13 +28,13 @@ use HandGarden\Core\Catalogue\Segment;
 use HandGarden\Core\Catalogue\SittingNeed;
 use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Catalogue\Strand;
+use HandGarden\Core\Catalogue\Vocabulary;
+use HandGarden\Core\Condition\AnyOf;
+use HandGarden\Core\Condition\Condition;
+use HandGarden\Core\Condition\ConditionParser;
+use HandGarden\Core\Condition\SidePrefix;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
-use HandGarden\Core\Placement\Condition\AnyOf;
-use HandGarden\Core\Placement\Condition\Condition;
-use HandGarden\Core\Placement\Condition\ConditionParser;
-use HandGarden\Core\Placement\Condition\SidePrefix;
-use HandGarden\Core\Placement\Vocabulary;
 
 /** Reads one ladder file. */
 final readonly class LadderReader

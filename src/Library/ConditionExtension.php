@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Library;
 
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Placement\Condition\Condition;
+use HandGarden\Core\Condition\Condition;
 use HandGarden\Core\Placement\ConditionWords;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFunction;

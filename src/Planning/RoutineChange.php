@@ -6,11 +6,11 @@ namespace HandGarden\Planning;
 
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Routine\Draft;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Kept;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace HandGarden\Planning;
 
 use HandGarden\Content\Format\DoseFormat;
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Kept;

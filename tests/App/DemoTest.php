@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
-use Doctrine\DBAL\Connection;
 use HandGarden\Account\Staff;
 use HandGarden\Client\Client;
 use HandGarden\Desk\Demo\DemoClients;
@@ -84,7 +83,6 @@ final class DemoTest extends GardenTestCase
     {
         $command = new LoadDemo(
             $this->entities,
-            $this->service(Connection::class),
             $this->service(UserPasswordHasherInterface::class),
             $this->service(DemoClients::class),
             clock: $this->service(Clock::class),

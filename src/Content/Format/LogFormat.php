@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Content\Format;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
@@ -13,7 +14,6 @@ use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Outcome;
 use HandGarden\Core\Progress\Told;
 use HandGarden\Core\Progress\ToneAfter;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\ItemKey;
 
 /** A log line as named values. */

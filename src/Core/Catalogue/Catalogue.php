@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Catalogue;
 
-use HandGarden\Core\Placement\Vocabulary;
 use HandGarden\Core\Screening\ScreeningQuestions;
 
 /** All ladders in their order, with the vocabulary their conditions are written in and the screening before them. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Catalogue;
 
-use HandGarden\Core\Placement\Condition\Condition;
+use HandGarden\Core\Condition\Condition;
 
 /** Something that bars a rung while its condition is true; without a condition it is a note shown at set-up. */
 final readonly class Caution

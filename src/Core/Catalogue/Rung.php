@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Catalogue;
 
-use HandGarden\Core\Placement\Condition\Condition as EntryCondition;
+use HandGarden\Core\Condition\Condition as EntryCondition;
 
 /** One exercise at one difficulty. */
 final readonly class Rung

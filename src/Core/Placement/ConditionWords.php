@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace HandGarden\Core\Placement;
 
 use HandGarden\Core\Catalogue\Catalogue;
-use HandGarden\Core\Placement\Condition\AllOf;
-use HandGarden\Core\Placement\Condition\AnyOf;
-use HandGarden\Core\Placement\Condition\Atom;
-use HandGarden\Core\Placement\Condition\Comparison;
-use HandGarden\Core\Placement\Condition\Condition;
-use HandGarden\Core\Placement\Condition\Not;
-use HandGarden\Core\Placement\Condition\SidePrefix;
+use HandGarden\Core\Condition\AllOf;
+use HandGarden\Core\Condition\AnyOf;
+use HandGarden\Core\Condition\Atom;
+use HandGarden\Core\Condition\Comparison;
+use HandGarden\Core\Condition\Condition;
+use HandGarden\Core\Condition\Not;
+use HandGarden\Core\Condition\SidePrefix;
 
 /** Says a condition in plain words, before anybody is measured by it. */
 final readonly class ConditionWords

@@ -6,13 +6,16 @@ namespace HandGarden\Core\Placement;
 
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Catalogue\NumberFact;
+use HandGarden\Core\Catalogue\Vocabulary;
+use HandGarden\Core\Condition\Condition as EntryCondition;
+use HandGarden\Core\Condition\FactCode;
+use HandGarden\Core\Condition\FactSource;
+use HandGarden\Core\Condition\Verdict;
 use HandGarden\Core\Measure\Independence;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Opening;
 use HandGarden\Core\Measure\Reading;
-use HandGarden\Core\Placement\Condition\Condition as EntryCondition;
-use HandGarden\Core\Placement\Condition\FactSource;
-use HandGarden\Core\Placement\Condition\Verdict;
 
 /**
  * What counts as known today: readings that are young enough, what screening settles, and what stronger evidence says

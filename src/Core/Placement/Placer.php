@@ -9,11 +9,11 @@ use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\Rung;
-use HandGarden\Core\Placement\Condition\Atom;
-use HandGarden\Core\Placement\Condition\Finding;
-use HandGarden\Core\Placement\Condition\SidePrefix;
-use HandGarden\Core\Placement\Condition\Truth;
-use HandGarden\Core\Placement\Condition\Verdict;
+use HandGarden\Core\Condition\Atom;
+use HandGarden\Core\Condition\Finding;
+use HandGarden\Core\Condition\SidePrefix;
+use HandGarden\Core\Condition\Truth;
+use HandGarden\Core\Condition\Verdict;
 use HandGarden\Core\Screening\ScreeningBlock;
 
 /**

@@ -7,7 +7,8 @@ namespace HandGarden\Core\Placement;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Rung;
-use HandGarden\Core\Placement\Condition\Atom;
+use HandGarden\Core\Catalogue\Vocabulary;
+use HandGarden\Core\Condition\Atom;
 
 /** What is measured again to see whether a client still stands where they stand, and could stand one higher. */
 final readonly class Recheck

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Placement;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Routine\Hands;
 
 /** One exercise on one hand: what is placed, met and approved. */
 final readonly class RungOnSide

@@ -6,7 +6,7 @@ namespace HandGarden\Core\Placement;
 
 use HandGarden\Core\Catalogue\Caution;
 use HandGarden\Core\Catalogue\Rung;
-use HandGarden\Core\Placement\Condition\Finding;
+use HandGarden\Core\Condition\Finding;
 use HandGarden\Core\Screening\ScreeningBlock;
 
 /** Where one rung stands for one hand, and why. */

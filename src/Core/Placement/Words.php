@@ -6,10 +6,10 @@ namespace HandGarden\Core\Placement;
 
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Condition\Comparison;
+use HandGarden\Core\Condition\Finding;
+use HandGarden\Core\Condition\Truth;
 use HandGarden\Core\Measure\ToneGrade;
-use HandGarden\Core\Placement\Condition\Comparison;
-use HandGarden\Core\Placement\Condition\Finding;
-use HandGarden\Core\Placement\Condition\Truth;
 
 /** Says in plain words what a condition found. */
 final readonly class Words

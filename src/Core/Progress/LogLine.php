@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\ItemKey;
 
 /** One item as it was really done. Days are the client's own calendar days. */

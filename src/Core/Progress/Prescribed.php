@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\Rung;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\ItemKey;
 
 /** A suggested change, with what speaks for it; a therapist decides. */

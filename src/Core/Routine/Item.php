@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\MuscleLoad;

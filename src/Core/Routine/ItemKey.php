@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
+use HandGarden\Core\Anatomy\Hands;
+
 /** What prescriptions, logs and edits know an item by: an exercise and the hands that do it. */
 final readonly class ItemKey
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
+use HandGarden\Core\Anatomy\Hands;
+
 /** The rule that keeps a candidate out of a routine, in the order a therapist would ask. */
 final readonly class WhyNot
 {

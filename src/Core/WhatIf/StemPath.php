@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\WhatIf;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Placement\RungPlacement;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\ItemKey;
 
 /** What the rules would propose for one item over the weeks, were it done as often as assumed. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Desk\Demo;
 
-use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Account\Clinic;
 use HandGarden\Account\Role;
@@ -26,7 +25,6 @@ final class LoadDemo extends Command
 {
     public function __construct(
         private readonly EntityManagerInterface $entities,
-        private readonly Connection $connection,
         private readonly UserPasswordHasherInterface $hasher,
         private readonly DemoClients $clients,
         private readonly Clock $clock,
@@ -47,9 +45,7 @@ final class LoadDemo extends Command
 
             return Command::FAILURE;
         }
-        if (
-            true === $this->connection->fetchOne('SELECT EXISTS (SELECT 1 FROM staff WHERE for_demo)')
-        ) {
+        if ($this->entities->getRepository(Staff::class)->count(['forDemo' => true]) > 0) {
             $output->writeln('Demonstration data is there already.');
 
             return Command::SUCCESS;

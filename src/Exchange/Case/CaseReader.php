@@ -6,6 +6,7 @@ namespace HandGarden\Exchange\Case;
 
 use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Content\Format\LogFormat;
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\GoalTask;
 use HandGarden\Core\Data\InvalidData;
@@ -14,7 +15,6 @@ use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Routine\Goals;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Limits;
 
 /** Reads a case from JSON: every value by what it means, and the whole against the published schema. */

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace HandGarden\Tests\Core\Placement;
 
 use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Placement\Condition\ConditionParser;
-use HandGarden\Core\Placement\Condition\FactSource;
-use HandGarden\Core\Placement\Condition\Truth;
-use HandGarden\Core\Placement\Condition\UnreadableCondition;
+use HandGarden\Core\Condition\ConditionParser;
+use HandGarden\Core\Condition\FactSource;
+use HandGarden\Core\Condition\Truth;
+use HandGarden\Core\Condition\UnreadableCondition;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

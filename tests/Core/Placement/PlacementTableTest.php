@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Tests\Core\Placement;
 
 use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Placement\Condition\Finding;
+use HandGarden\Core\Condition\Finding;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Placement\RungPlacement;

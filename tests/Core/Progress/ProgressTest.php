@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\Core\Progress;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Progress\Compensation;
@@ -17,7 +18,6 @@ use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\Proposer;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Progress\ToneAfter;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\Core\Routine;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Draft;
 use HandGarden\Core\Routine\Edits;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Kept;
 use HandGarden\Core\Routine\NothingFits;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\Core\Routine;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Candidates;
 use HandGarden\Core\Routine\Goals;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\Objective;

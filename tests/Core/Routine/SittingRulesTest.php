@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\Core\Routine;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\DoneOn;
 use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Routine\BrokenRule;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\SittingRules;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\Core\Routine;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Sequence;
 use HandGarden\Tests\Core\Cases;

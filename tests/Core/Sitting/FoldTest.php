@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\Core\Sitting;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Progress\Compensation;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Outcome;
@@ -11,7 +12,6 @@ use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Progress\Told;
 use HandGarden\Core\Progress\ToneAfter;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\Fold;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\Core\WhatIf;
 
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Routine\Builder;
-use HandGarden\Core\Routine\Hands;
 use HandGarden\Core\WhatIf\Assumed;
 use HandGarden\Core\WhatIf\StemPath;
 use HandGarden\Core\WhatIf\WhatIf;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Core\Placement;
+namespace HandGarden\Core\Catalogue;
 
 /** Something looked at and answered yes or no; `parts` are asked one by one, such as the digits. */
 final readonly class Observation

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Core\Placement\Condition;
+namespace HandGarden\Core\Condition;
 
 /** Three-valued logic: what was never asked, never measured or is too old is unknown, neither met nor absent. */
 enum Truth: string

@@ -2,10 +2,9 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Core\Placement\Condition;
+namespace HandGarden\Core\Condition;
 
 use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Placement\FactCode;
 
 /** `code`, `code(argument)` with a side prefix or a comparison: `both.opening_active_pct>=60`. */
 final readonly class Atom implements Condition

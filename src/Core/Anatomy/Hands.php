@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Core\Routine;
-
-use HandGarden\Core\Anatomy\Side;
+namespace HandGarden\Core\Anatomy;
 
 /** Which hand or hands an item of a routine is for. */
 enum Hands: string

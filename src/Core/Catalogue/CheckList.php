@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Core\Placement;
+namespace HandGarden\Core\Catalogue;
 
 /** Observations of one body part, asked together. */
 final readonly class CheckList

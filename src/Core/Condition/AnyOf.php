@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Core\Placement\Condition;
+namespace HandGarden\Core\Condition;
 
 use HandGarden\Core\Anatomy\Side;
 
-final readonly class AllOf implements Condition
+final readonly class AnyOf implements Condition
 {
     /** @param non-empty-list<Condition> $parts */
     public function __construct(
@@ -16,7 +16,7 @@ final readonly class AllOf implements Condition
 
     public function judge(FactSource $facts, Side $side): Verdict
     {
-        return Verdict::allOf(
+        return Verdict::anyOf(
             array_map(
                 static fn (Condition $part): Verdict => $part->judge($facts, $side),
                 $this->parts,
@@ -43,12 +43,6 @@ final readonly class AllOf implements Condition
 
     public function __toString(): string
     {
-        return implode(
-            ' and ',
-            array_map(
-                static fn (Condition $part): string => $part instanceof AnyOf ? '('.$part.')' : (string) $part,
-                $this->parts,
-            ),
-        );
+        return implode(' or ', array_map(strval(...), $this->parts));
     }
 }

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Core\Placement;
+namespace HandGarden\Core\Catalogue;
 
-use HandGarden\Core\Catalogue\Caution;
 use HandGarden\Core\Measure\MeasureKinds;
 
 /** Every word that conditions may use, with the question or the way of taking behind it. */

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Core\Placement;
+namespace HandGarden\Core\Catalogue;
 
-use HandGarden\Core\Placement\Condition\Condition;
+use HandGarden\Core\Condition\Condition;
 
 /** While the condition is true, an unknown fact takes this value: who lifts fifteen times can surely lift once. */
 final readonly class StrongerEvidence

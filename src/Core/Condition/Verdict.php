@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Core\Placement\Condition;
+namespace HandGarden\Core\Condition;
 
 /** A truth with the atoms that make it so. */
 final readonly class Verdict

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Core\Placement\Condition;
+namespace HandGarden\Core\Condition;
 
 use HandGarden\Core\Anatomy\Side;
 

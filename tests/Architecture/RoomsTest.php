@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\Architecture;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** What the floors do not say: those inside the core, and that a table is named by its owner alone. */
+final class RoomsTest extends TestCase
+{
+    private const SRC = __DIR__.'/../../src';
+
+    /** A room of the core knows those of its own floor and of the floors before it. */
+    private const CORE = [
+        ['Actor', 'Anatomy', 'Data'],
+        ['Measure'],
+        ['Condition', 'Drawing', 'Device'],
+        ['Catalogue', 'Screening'],
+        ['Placement', 'Approach'],
+        ['Routine', 'Goal'],
+        ['Progress', 'Week'],
+        ['Sitting', 'WhatIf'],
+    ];
+
+    private const OWNERS = [
+        'audit_line' => 'Account',
+        'clinic' => 'Account',
+        'staff' => 'Account',
+        'form_sent' => 'Web',
+        'own_exercise' => 'Library',
+        'client' => 'Client',
+        'screening_answer' => 'Client',
+        'reading' => 'Assessment',
+        'visit' => 'Assessment',
+        'recording' => 'Assessment',
+        'measure_draft' => 'Assessment',
+        'screen_scale' => 'Assessment',
+        'device' => 'Device',
+        'device_batch' => 'Device',
+        'routine' => 'Planning',
+        'prescribed_dose' => 'Planning',
+        'suspension' => 'Planning',
+        'approved_rung' => 'Planning',
+        'placement_override' => 'Planning',
+        'sitting' => 'Sitting',
+        'sitting_item' => 'Sitting',
+        'sitting_event' => 'Sitting',
+        'decision' => 'Progress',
+        'caseload_row' => 'Caseload',
+    ];
+
+    /** @return iterable<string, array{string, list<string>}> */
+    public static function coreRooms(): iterable
+    {
+        $below = [];
+        foreach (self::CORE as $floor) {
+            array_push($below, ...$floor);
+            foreach ($floor as $room) {
+                yield $room => [$room, $below];
+            }
+        }
+    }
+
+    /** @param list<string> $may */
+    #[DataProvider('coreRooms')]
+    public function testARoomOfTheCoreKnowsOnlyItsFloorAndThoseBelow(string $room, array $may): void
+    {
+        foreach (Air::files('php', self::SRC.'/Core/'.$room) as $file) {
+            preg_match_all(
+                '/^use HandGarden\\\\Core\\\\(\w+)\\\\/m',
+                (string) file_get_contents($file),
+                $used,
+            );
+            self::assertSame([], array_values(array_diff($used[1], $may)), $file);
+        }
+    }
+
+    public function testEveryRoomOfTheCoreHasAFloor(): void
+    {
+        $rooms = glob(self::SRC.'/Core/*', \GLOB_ONLYDIR);
+        $rooms = array_map(basename(...), false === $rooms ? [] : $rooms);
+        $known = array_merge(...self::CORE);
+        sort($known);
+
+        self::assertSame($known, $rooms);
+    }
+
+    public function testATableIsNamedInItsOwnersRoomAlone(): void
+    {
+        foreach (Air::files('php', self::SRC) as $file) {
+            $room = explode('/', substr($file, \strlen(self::SRC) + 1))[0];
+            $tables =
+                '/\b(?:FROM|INTO|UPDATE|JOIN) ([a-z]+_[a-z_]+|clinic|staff|client|reading|visit|routine|sitting)\b/';
+            preg_match_all($tables, (string) file_get_contents($file), $named);
+            foreach ($named[1] as $table) {
+                self::assertSame(
+                    $room,
+                    self::OWNERS[$table] ?? 'a table that nobody owns',
+                    $file.': '.$table,
+                );
+            }
+        }
+    }
+
+    public function testNoRuleKnowsAnExerciseOfTheCatalogueThatIsNotListedHere(): void
+    {
+        $known = [];
+        foreach (Air::files('php', self::SRC.'/Core') as $file) {
+            if (str_contains($file, '/Drawing/')) {
+                continue; // poses and things have names of their own
+            }
+            $text = (string) file_get_contents($file);
+            foreach (self::rungs() as $id) {
+                if (str_contains($text, "'".$id."'")) {
+                    $known[$id] = basename($file, '.php');
+                }
+            }
+        }
+        ksort($known);
+
+        // Each of these is a debt: a rung is to say its role, and the rule to ask for the role.
+        self::assertSame(
+            [
+                'close-and-open',
+                'finger-space-opener',
+                'shake-loose-pause',
+                'thumb-lift-away-stretch',
+                'web-wedge-stretch',
+                'wrist-ease-back',
+            ],
+            array_keys($known),
+        );
+    }
+
+    /** @return list<string> */
+    private static function rungs(): array
+    {
+        $ids = [];
+        foreach (Air::files('yaml', __DIR__.'/../../catalogue/ladders') as $file) {
+            preg_match_all('/^\s+- id: ([a-z0-9-]+)$/m', (string) file_get_contents($file), $found);
+            array_push($ids, ...$found[1]);
+        }
+
+        return $ids;
+    }
+}
