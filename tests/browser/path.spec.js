@@ -157,5 +157,6 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   await tab(page, 'Routine');
   await page.getByRole('button', { name: 'Suggest anew' }).click();
   await expect(items.filter({ hasText: 'Helped lift and hold' })).toContainText('8 ×, hold 6 s');
-  expect(complained).toEqual([]);
+  // the network was taken away on purpose
+  expect(complained.filter((words) => !words.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([]);
 });
