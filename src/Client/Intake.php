@@ -89,7 +89,7 @@ final readonly class Intake
     public function said(): array
     {
         return array_filter([
-            'Onset' => $this->onsetOn,
+            'Onset' => self::asWritten($this->onsetOn),
             'Medicines' => trim(
                 $this->medicines.(
                     [] === $this->doseTimes ? '' : ' at '.implode(', ', $this->doseTimes)
@@ -111,7 +111,15 @@ final readonly class Intake
             'Sits' => null === $this->seatedMinutes ? '' : $this->seatedMinutes.' min',
             'Epilepsy' => 'yes' === $this->epilepsy ? 'yes' : '',
             'What matters' => $this->matters,
-            'Consent' => '' === $this->consentOn ? 'not noted' : $this->consentOn,
+            'Consent' => '' === $this->consentOn ? 'not noted' : self::asWritten($this->consentOn),
         ], static fn (string $value): bool => '' !== $value);
+    }
+
+    /** A day as people write it. */
+    private static function asWritten(string $day): string
+    {
+        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
+
+        return false === $date ? $day : $date->format('j M Y');
     }
 }
