@@ -52,7 +52,8 @@ final class Browser
         $body = (string) curl_exec($this->curl);
         $status = curl_getinfo($this->curl, \CURLINFO_RESPONSE_CODE);
         if (!\in_array($status, [200, 302, 303], true)) {
-            exit("$path answered $status\n");
+            fwrite(\STDERR, "$path answered $status\n");
+            exit(1);
         }
 
         return $body;

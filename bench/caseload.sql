@@ -28,10 +28,17 @@ SELECT gen_random_uuid() AS id, p.id AS client_id, pattern.clinic_id, pattern.th
 FROM people p, pattern, generate_series(1, :sittings) AS n (n);
 INSERT INTO sitting (id, finished_at, note, clinic_id, client_id, day, pain_before, by_staff_id, started_at)
 SELECT id, at, '', clinic_id, client_id, at::date, 1, therapist_id, at FROM held;
+INSERT INTO prescribed_dose (id, clinic_id, client_id, item_key, dose, by_staff_id, at, source, proposal_key)
+SELECT gen_random_uuid(), d.clinic_id, p.id, d.item_key, d.dose, d.by_staff_id, d.at, d.source, d.proposal_key
+FROM prescribed_dose d JOIN pattern ON d.client_id = pattern.id CROSS JOIN people p;
+-- what the newest sitting of the pattern ran, each item with the dose it was done with
 CREATE TEMPORARY TABLE planned AS
-SELECT row_number() OVER () - 1 AS place, item FROM (
-    SELECT jsonb_array_elements(r.items::jsonb) AS item FROM routine r JOIN pattern ON r.client_id = pattern.id
-) AS items LIMIT 12;
+SELECT row_number() OVER (ORDER BY i.place) - 1 AS place, i.planned::jsonb AS item
+FROM sitting_item i JOIN (
+    SELECT s.id FROM sitting s JOIN pattern ON s.client_id = pattern.id WHERE s.finished_at IS NOT NULL
+    ORDER BY s.started_at DESC LIMIT 1
+) AS newest ON newest.id = i.sitting_id
+ORDER BY i.place LIMIT 12;
 INSERT INTO planned SELECT (SELECT count(*) FROM planned) + n, item FROM planned
     CROSS JOIN generate_series(0, 11) n WHERE place = n % (SELECT count(*) FROM planned)
     LIMIT 12 - (SELECT count(*) FROM planned);

@@ -201,7 +201,7 @@ final class Version20261129000000 extends AbstractMigration
             <<<'SQL'
                 UPDATE sitting_item SET planned = jsonb_set(planned, '{dose}', e.dose::jsonb)
                 FROM log_entry e JOIN sitting_event v ON v.id = e.id
-                WHERE v.item_id = sitting_item.id AND planned->'dose' <> e.dose::jsonb
+                WHERE v.item_id = sitting_item.id AND planned->'dose' IS DISTINCT FROM e.dose::jsonb
                 SQL,
         );
         $this->addSql(
