@@ -4,16 +4,43 @@ declare(strict_types=1);
 
 namespace HandGarden\Client;
 
+use Symfony\Component\Security\Core\Authorization\AuthorizationCheckerInterface;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFunction;
 
 final class ClientPagesExtension extends AbstractExtension
 {
+    public function __construct(
+        private readonly AuthorizationCheckerInterface $authorization,
+    ) {
+    }
+
     public function getFunctions(): array
     {
         return [
-            new TwigFunction('client_areas', ClientPages::areas(...)),
+            new TwigFunction('client_areas', $this->openAreas(...)),
             new TwigFunction('client_area_of', ClientPages::areaOf(...)),
         ];
+    }
+
+    /** @return array<string, list<ClientPage>> the pages that this person may open, by area; none empty */
+    public function openAreas(): array
+    {
+        // each role is asked once, not once a page: the voters cost more than the rest of the frame
+        $may = [];
+        foreach (ClientPages::areas() as $pages) {
+            foreach ($pages as $page) {
+                $may[$page->role] ??= $this->authorization->isGranted($page->role);
+            }
+        }
+
+        return array_filter(
+            array_map(
+                static fn (array $pages): array => array_values(
+                    array_filter($pages, static fn (ClientPage $page): bool => $may[$page->role]),
+                ),
+                ClientPages::areas(),
+            ),
+        );
     }
 }
