@@ -45,6 +45,24 @@ final class ReadingRepository implements ResetInterface
         SELECT id, code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position, medication,
             source, by_staff_id FROM newest JOIN reading USING (id)';
 
+    /** Hops from one day to the next, so that a day costs the same with one reading as with a hundred. */
+    private const DAYS = 'WITH RECURSIVE measured AS (
+            (
+                SELECT r.on_day FROM reading r
+                WHERE r.client_id = :client AND r.clinic_id = :clinic
+                    AND r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL AND r.on_day >= :since
+                ORDER BY r.on_day LIMIT 1
+            )
+            UNION ALL
+            SELECT hop.on_day FROM measured CROSS JOIN LATERAL (
+                SELECT r.on_day FROM reading r
+                WHERE r.client_id = :client AND r.clinic_id = :clinic
+                    AND r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL AND r.on_day > measured.on_day
+                ORDER BY r.on_day LIMIT 1
+            ) hop
+        )
+        SELECT on_day FROM measured ORDER BY on_day';
+
     /** @var array<string, list<KeptReading>> one query a request */
     private array $kept = [];
 
@@ -121,12 +139,11 @@ final class ReadingRepository implements ResetInterface
     public function days(Client $client, \DateTimeImmutable $since): array
     {
         /** @var list<string> $days */
-        $days = $this->entities->getConnection()->fetchFirstColumn(
-            'SELECT DISTINCT on_day FROM reading
-                WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL
-                AND on_day >= ? ORDER BY on_day',
-            [$client->id, $client->clinicId, $since->format('Y-m-d')],
-        );
+        $days = $this->entities->getConnection()->fetchFirstColumn(self::DAYS, [
+            'client' => $client->id,
+            'clinic' => $client->clinicId,
+            'since' => $since->format('Y-m-d'),
+        ]);
 
         return $days;
     }
