@@ -29,5 +29,10 @@ foreach (
     ] as $name => [$path, $most]
 ) {
     $median = Stopwatch::run($name, 10, 60, $page($path), limitMs: $most * $yardstick);
-    printf("%-46s %.2f x the bare signed-in page, peak %.1f MB\n", '', $median / $yardstick, $browser->peakMegabytes);
+    printf(
+        "%-46s %.2f x the bare signed-in page, peak %.1f MB\n",
+        '',
+        $median / $yardstick,
+        $browser->peakMegabytes,
+    );
 }

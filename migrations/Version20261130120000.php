@@ -25,7 +25,9 @@ final class Version20261130120000 extends AbstractMigration
     {
         $this->addSql("ALTER TABLE prescribed_dose ADD source VARCHAR(10) DEFAULT 'therapist' NOT NULL");
         $this->addSql("ALTER TABLE prescribed_dose ADD proposal_key VARCHAR(200) DEFAULT '' NOT NULL");
-        $this->addSql('ALTER TABLE prescribed_dose ALTER source DROP DEFAULT, ALTER proposal_key DROP DEFAULT');
+        $this->addSql(
+            'ALTER TABLE prescribed_dose ALTER source DROP DEFAULT, ALTER proposal_key DROP DEFAULT',
+        );
         $this->addSql(
             <<<'SQL'
                 CREATE TEMPORARY TABLE current_routine ON COMMIT DROP AS

@@ -201,7 +201,10 @@ final readonly class Caseload
 
     private static function conditionsOf(Client $client): string
     {
-        return implode(', ', array_map(static fn (Condition $c): string => $c->label(), $client->conditions()));
+        return implode(
+            ', ',
+            array_map(static fn (Condition $c): string => $c->label(), $client->conditions()),
+        );
     }
 
     private function now(): string

@@ -15,7 +15,10 @@ use Symfony\Component\Console\Output\OutputInterface;
  * What the passing of time changes: rows of clients whose day is over are worked out anew. Run every five minutes; a
  * night that was missed is caught up in one run.
  */
-#[AsCommand('garden:day', 'Works out anew what is kept of clients whose day is over, or of whom something changed')]
+#[AsCommand(
+    'garden:day',
+    'Works out anew what is kept of clients whose day is over, or of whom something changed',
+)]
 final class DayCommand extends Command
 {
     public function __construct(

@@ -15,7 +15,12 @@ final class ClientPages
     {
         return [
             'Know' => [
-                new ClientPage('Overview', 'desk_client', key: 'o', under: ['client_edit', 'assessment_visit']),
+                new ClientPage(
+                    'Overview',
+                    'desk_client',
+                    key: 'o',
+                    under: ['client_edit', 'assessment_visit'],
+                ),
                 new ClientPage('Screening', 'client_screening', 'ROLE_THERAPIST', 's'),
                 new ClientPage('Measure', 'assessment_measure', 'ROLE_THERAPIST', 'm', under: [
                     'assessment_correct',

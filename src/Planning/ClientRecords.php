@@ -67,7 +67,11 @@ final readonly class ClientRecords implements FactsSource
                 $this->plans->suspensions($this->client),
             ),
             array_map(
-                static fn (ApproachChoice $a): ChosenSchool => new ChosenSchool($a->question, $a->school, $a->note),
+                static fn (ApproachChoice $a): ChosenSchool => new ChosenSchool(
+                    $a->question,
+                    $a->school,
+                    $a->note,
+                ),
                 $this->plans->approaches($this->client),
             ),
         );

@@ -36,7 +36,11 @@ final readonly class PlacementViews
             $isBud = $placed->ladder->kind->isClimbed() ? $rung->rung === $standing : $rung->isIn();
             $reached = $reached && !$isBud;
             $leaf = $reached
-                || \in_array((new RungOnSide($rung->rung->id, $placed->side))->text(), $this->approved, true);
+                || \in_array(
+                    (new RungOnSide($rung->rung->id, $placed->side))->text(),
+                    $this->approved,
+                    true,
+                );
             $nodes[] = new NodeView(
                 $rung->rung->id,
                 $rung->rung->name,

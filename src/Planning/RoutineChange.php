@@ -160,7 +160,10 @@ final readonly class RoutineChange
         }
 
         $key = (new ItemKey($rungId, $hands))->text();
-        $resting = array_intersect([$key, Decided::EVERYTHING], $this->plan->facts($client)->decided->suspended);
+        $resting = array_intersect(
+            [$key, Decided::EVERYTHING],
+            $this->plan->facts($client)->decided->suspended,
+        );
         if ([] !== $resting) {
             throw new RefusedChange(
                 $rung->name.' rests after a symptom until a therapist reopens it under Decisions.',

@@ -87,7 +87,9 @@ final readonly class Acts
                 $this->plans->lock($routine);
                 $routine->items = RoutineFormat::write(
                     array_map(
-                        static fn (Item $i): Item => $i->key() === $key ? $i->withDose($i->dose->withSets($sets)) : $i,
+                        static fn (Item $i): Item => $i->key() === $key ? $i->withDose(
+                            $i->dose->withSets($sets),
+                        ) : $i,
                         $this->plan->itemsOf($client, $routine),
                     ),
                 );

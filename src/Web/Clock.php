@@ -16,7 +16,9 @@ final readonly class Clock
 
     public function now(): \DateTimeImmutable
     {
-        return \DateTimeImmutable::createFromInterface($this->clock->now())->setTimezone(new \DateTimeZone('UTC'));
+        return \DateTimeImmutable::createFromInterface($this->clock->now())->setTimezone(
+            new \DateTimeZone('UTC'),
+        );
     }
 
     /** Calendar day in a zone, as midnight UTC, so that days compare. */

@@ -72,7 +72,11 @@ final class OnceOnly
         }
         $response = $event->getResponse();
         if ($response->isRedirection()) {
-            $this->connection->update('form_sent', ['led_to' => $response->headers->get('Location')], ['key' => $key]);
+            $this->connection->update(
+                'form_sent',
+                ['led_to' => $response->headers->get('Location')],
+                ['key' => $key],
+            );
         } else {
             $this->connection->delete('form_sent', ['key' => $key]); // it was refused: it can be sent again
         }

@@ -28,8 +28,11 @@ final class AnswersTest extends KernelTestCase
 
     /** @param 'place'|'build'|'propose' $question */
     #[DataProvider('kept')]
-    public function testAnswersAreTheOldOnesWithNewKeysTakenOut(string $case, string $question, mixed $old): void
-    {
+    public function testAnswersAreTheOldOnesWithNewKeysTakenOut(
+        string $case,
+        string $question,
+        mixed $old,
+    ): void {
         $runner = self::getContainer()->get(CaseRunner::class);
         self::assertInstanceOf(CaseRunner::class, $runner);
         $file = self::ROOT.'/docs/examples/worked/'.$case.'.json';

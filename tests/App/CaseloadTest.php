@@ -62,8 +62,18 @@ final class CaseloadTest extends GardenTestCase
         $client = $this->client($this->clinic, $this->therapist);
         $this->post('/clients/'.$client->id.'/routine/suggest', []);
         $changes = [
-            function () use ($client): void { $this->log($client, ['outcome' => 'done', 'pain_after' => 1]); },
-            function () use ($client): void { $this->log($client, ['outcome' => 'part', 'pain_after' => 8]); },
+            function () use ($client): void {
+                $this->log(
+                    $client,
+                    ['outcome' => 'done', 'pain_after' => 1],
+                );
+            },
+            function () use ($client): void {
+                $this->log(
+                    $client,
+                    ['outcome' => 'part', 'pain_after' => 8],
+                );
+            },
             function () use ($client): void { $this->log($client, ['outcome' => 'skipped']); },
             static function (): void { self::later('+26 hours'); },
             function () use ($client): void { $this->post('/clients/'.$client->id.'/archive', []); },
@@ -185,7 +195,9 @@ final class CaseloadTest extends GardenTestCase
         $this->client($this->clinic, $colleague, false, 'Aalto');
         $this->client($this->clinic, $this->therapist, false, 'Zeller');
         $held = $this->client($this->clinic, $colleague, false, 'Moreau');
-        $this->keep(new Suspension($this->clinic->id, $held->id, '*', 'dizzy', at: new \DateTimeImmutable()));
+        $this->keep(
+            new Suspension($this->clinic->id, $held->id, '*', 'dizzy', at: new \DateTimeImmutable()),
+        );
         $this->day();
         $names = $this->browser->request('GET', '/')->filter('ul.rows h3')->each(
             static fn (Crawler $h): string => $h->text(),
@@ -207,7 +219,11 @@ final class CaseloadTest extends GardenTestCase
 
         self::assertIsArray($kept, $when);
         self::assertSame(SummaryFormat::write($anew), $kept['summary'], $when);
-        self::assertSame($anew->group(), Group::from(\is_string($kept['grouped']) ? $kept['grouped'] : ''), $when);
+        self::assertSame(
+            $anew->group(),
+            Group::from(\is_string($kept['grouped']) ? $kept['grouped'] : ''),
+            $when,
+        );
     }
 
     private function day(): string

@@ -26,7 +26,9 @@ final class MovedDataTest extends TestCase
         self::$own->connection->exec((string) preg_replace('/^\\\\.*$/m', '', $dump));
         self::$own->connection->exec('SET search_path TO public');
         self::$own->connection->exec(self::rare());
-        self::$before = self::$own->rows('SELECT id, item, rung_id, hands, dose::text, body::text FROM log_entry');
+        self::$before = self::$own->rows(
+            'SELECT id, item, rung_id, hands, dose::text, body::text FROM log_entry',
+        );
         self::$own->console('doctrine:migrations:migrate', '--allow-no-migration')->mustRun();
     }
 
@@ -38,7 +40,10 @@ final class MovedDataTest extends TestCase
             self::$own->number("SELECT count(*) FROM sitting_item WHERE planned->>'reason' IS NOT NULL"),
             'an item a line, one exercise that is gone, and one that only a line knew',
         );
-        self::assertSame(1, self::$own->number("SELECT count(*) FROM sitting_item WHERE rung_id = 'long-gone'"));
+        self::assertSame(
+            1,
+            self::$own->number("SELECT count(*) FROM sitting_item WHERE rung_id = 'long-gone'"),
+        );
     }
 
     public function testEveryLineIsAnEventOfTheItemItSpokeOf(): void
@@ -63,7 +68,9 @@ final class MovedDataTest extends TestCase
 
     public function testAnItemsIdIsMadeOfSittingAndPlace(): void
     {
-        $item = self::$own->rows('SELECT id, sitting_id, place FROM sitting_item WHERE place = 2 LIMIT 1')[0];
+        $item = self::$own->rows(
+            'SELECT id, sitting_id, place FROM sitting_item WHERE place = 2 LIMIT 1',
+        )[0];
 
         self::assertSame(
             Uuid::v5(Uuid::fromString($item['sitting_id']), $item['place'])->toRfc4122(),
@@ -81,7 +88,10 @@ final class MovedDataTest extends TestCase
             self::SITTINGS,
             self::$own->number("SELECT count(*) FROM sitting_event WHERE kind = 'finished'"),
         );
-        self::assertSame(1, self::$own->number("SELECT count(*) FROM sitting_event WHERE kind = 'hurt-later'"));
+        self::assertSame(
+            1,
+            self::$own->number("SELECT count(*) FROM sitting_event WHERE kind = 'hurt-later'"),
+        );
         self::assertSame(
             1,
             self::$own->number("SELECT count(*) FROM sitting_item WHERE (told->>'hurt_later')::boolean"),

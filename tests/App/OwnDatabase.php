@@ -25,7 +25,12 @@ final class OwnDatabase
         $token = getenv('TEST_TOKEN');
         $name = trim($parts['path'] ?? '', '/').'_'.$suffix.(\is_string($token) ? $token : '');
         $connect = static fn (string $database): \PDO => new \PDO(
-            \sprintf('pgsql:host=%s;port=%d;dbname=%s', $parts['host'] ?? '', $parts['port'] ?? 5432, $database),
+            \sprintf(
+                'pgsql:host=%s;port=%d;dbname=%s',
+                $parts['host'] ?? '',
+                $parts['port'] ?? 5432,
+                $database,
+            ),
             $parts['user'] ?? '',
             urldecode($parts['pass'] ?? ''),
         );

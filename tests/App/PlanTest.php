@@ -172,7 +172,10 @@ final class PlanTest extends OdalysTestCase
     {
         $this->post($this->path('routine/suggest'), []);
         $before = $this->entities->getRepository(PrescribedDose::class)->count([]);
-        $this->post($this->path('routine'), ['do' => 'dose', 'item' => 1, 'repetitions' => '999', 'version' => '1']);
+        $this->post(
+            $this->path('routine'),
+            ['do' => 'dose', 'item' => 1, 'repetitions' => '999', 'version' => '1'],
+        );
 
         self::assertSame($before, $this->entities->getRepository(PrescribedDose::class)->count([]));
     }

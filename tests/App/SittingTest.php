@@ -92,14 +92,21 @@ final class SittingTest extends OdalysTestCase
         self::assertSame(200, $this->postJson($path, $line));
         self::assertSame(200, $this->postJson($path, $line));
         $event = $this->entities->getRepository(SittingEvent::class)->find($line['id']);
-        self::assertSame($this->itemsOf($sitting)[1]->id, $event?->itemId, 'an unknown exercise shifts no place');
+        self::assertSame(
+            $this->itemsOf($sitting)[1]->id,
+            $event?->itemId,
+            'an unknown exercise shifts no place',
+        );
         self::assertSame(
             hash('sha256', $sitting->id.'|0|{"outcome":"done"}'),
             $event->bodyHash,
             'the hash that a page from before knows',
         );
         $this->browser->request('GET', '/sittings/'.$sitting->id);
-        self::assertSelectorTextContains('section[data-nth="0"]', 'The catalogue no longer has this exercise');
+        self::assertSelectorTextContains(
+            'section[data-nth="0"]',
+            'The catalogue no longer has this exercise',
+        );
     }
 
     public function testTwoLinesOfOneItemAreOneAndWhatHurtStays(): void
@@ -119,7 +126,11 @@ final class SittingTest extends OdalysTestCase
         }
 
         $told = $this->itemsOf($sitting)[2]->told;
-        self::assertSame('done', $told['outcome'] ?? null, 'the later one by the device, though it came first');
+        self::assertSame(
+            'done',
+            $told['outcome'] ?? null,
+            'the later one by the device, though it came first',
+        );
         self::assertSame(5, $told['pain_after'] ?? null);
     }
 

@@ -87,7 +87,10 @@ final class PageTree
         foreach ($element->attributes as $attribute) {
             $value = trim((string) preg_replace('/\s+/', ' ', $attribute->value));
             $value = 'd' === $attribute->name ? str_replace(' ', '', $value) : $value;
-            $isToken = 'value' === $attribute->name && str_ends_with($element->getAttribute('name'), '_token');
+            $isToken = 'value' === $attribute->name && str_ends_with(
+                $element->getAttribute('name'),
+                '_token',
+            );
             $attributes[] = $attribute->name.'='.($isToken ? '*' : $value);
         }
         sort($attributes);
@@ -108,6 +111,9 @@ final class PageTree
 
     private static function laysOut(\DOMNode $node): bool
     {
-        return $node instanceof \DOMElement && 1 === preg_match(self::LAYS_OUT, $node->getAttribute('class'));
+        return $node instanceof \DOMElement && 1 === preg_match(
+            self::LAYS_OUT,
+            $node->getAttribute('class'),
+        );
     }
 }

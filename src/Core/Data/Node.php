@@ -216,7 +216,10 @@ final readonly class Node
         $value = $this->scalarText();
 
         foreach ($enum::cases() as $case) {
-            if ((string) $case->value === $value || (string) $case->value === str_replace(' ', '-', $value)) {
+            if (
+                (string) $case->value === $value
+                || (string) $case->value === str_replace(' ', '-', $value)
+            ) {
                 return $case; // codes used to be written as words
             }
         }

@@ -211,7 +211,12 @@ final readonly class Painter
 
         return match ($name) {
             'palm-heel' => [
-                ...Overlays::zone($camera, $h, new Ellipse(31, 34, 16, 11, ry: 17, turn: -38), allowed: true),
+                ...Overlays::zone(
+                    $camera,
+                    $h,
+                    new Ellipse(31, 34, 16, 11, ry: 17, turn: -38),
+                    allowed: true,
+                ),
                 ...Overlays::zone($camera, $h, new Ellipse(-24, 34, 14, 8, ry: 20), allowed: true),
             ],
             'keep-off-palm' => [
@@ -227,7 +232,12 @@ final readonly class Painter
                         Pose::FINGERS,
                     ),
                 ),
-                ...Overlays::zone($camera, $h, new Ellipse(31, 34, 16, 11, ry: 17, turn: -38), allowed: true),
+                ...Overlays::zone(
+                    $camera,
+                    $h,
+                    new Ellipse(31, 34, 16, 11, ry: 17, turn: -38),
+                    allowed: true,
+                ),
             ],
             'back-press' => self::push($camera, $h->at(8, 62, -62), $h->at(8, 62, -20)),
             'lift-press' => self::push($camera, $h->at(6, 60, 72), $h->at(6, 60, 26)),

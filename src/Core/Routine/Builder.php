@@ -173,7 +173,9 @@ final readonly class Builder
         $ofStrand = [Strand::Grip->value => [], Strand::Open->value => []];
         foreach ($this->catalogue->ladders() as $ladder) {
             $tightHandOpening = $tightHandOpening
-                || ('stretch-1' === $ladder->key && [] !== $ladder->fittingRungs($facts->people->conditions));
+                || ('stretch-1' === $ladder->key && [] !== $ladder->fittingRungs(
+                    $facts->people->conditions,
+                ));
             foreach (isset($ofStrand[$ladder->strand->value]) ? $ladder->rungs : [] as $rung) {
                 $ofStrand[$ladder->strand->value][$rung->id] = true;
             }

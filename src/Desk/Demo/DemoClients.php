@@ -277,7 +277,9 @@ final readonly class DemoClients
             $record->note = $sitting->optional('note')?->string() ?? '';
             $this->entities->persist($record);
             $this->entities->persist($this->noted($record, EventKind::Begun, $at, $client));
-            $this->entities->persist($this->noted($record, EventKind::Finished, $at->modify('+25 minutes'), $client));
+            $this->entities->persist(
+                $this->noted($record, EventKind::Finished, $at->modify('+25 minutes'), $client),
+            );
             $special = $sitting->optional('items')?->map() ?? [];
             foreach ($items as $place => $item) {
                 $of = $special[$item->key()] ?? null;
@@ -354,9 +356,15 @@ final readonly class DemoClients
         $this->entities->persist($event);
     }
 
-    private function noted(Sitting $sitting, EventKind $kind, \DateTimeImmutable $at, Client $client): SittingEvent
-    {
-        $body = EventKind::Begun === $kind ? ['pain_before' => $sitting->painBefore] : ['note' => $sitting->note];
+    private function noted(
+        Sitting $sitting,
+        EventKind $kind,
+        \DateTimeImmutable $at,
+        Client $client,
+    ): SittingEvent {
+        $body = EventKind::Begun === $kind
+            ? ['pain_before' => $sitting->painBefore]
+            : ['note' => $sitting->note];
 
         return SittingEvent::noted(
             $sitting,

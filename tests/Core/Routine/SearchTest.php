@@ -257,8 +257,13 @@ final class SearchTest extends TestCase
      *
      * @return iterable<list<Item>>
      */
-    private function allWays(array $groups, int $at, array $items, SittingRules $rules, ?Item $pause): iterable
-    {
+    private function allWays(
+        array $groups,
+        int $at,
+        array $items,
+        SittingRules $rules,
+        ?Item $pause,
+    ): iterable {
         if (!isset($groups[$at])) {
             yield $items;
 

@@ -47,7 +47,13 @@ final readonly class Advance implements ItemRule
         $up = $history->steps()->up($dose);
 
         return null !== $rule && null !== $up
-            ? $history->proposal(ProposalKind::Advance, 'advance.'.$rule->kind->value, $met, $evidence, to: $up)
+            ? $history->proposal(
+                ProposalKind::Advance,
+                'advance.'.$rule->kind->value,
+                $met,
+                $evidence,
+                to: $up,
+            )
             : self::nextRung($history, $met, $evidence);
     }
 

@@ -13,7 +13,9 @@ final readonly class Plateau implements ItemRule
 {
     public function propose(ItemHistory $history): ?Proposal
     {
-        $done = array_sum(array_map(static fn (LogLine $l): float => $l->outcome->share(), $history->window));
+        $done = array_sum(
+            array_map(static fn (LogLine $l): float => $l->outcome->share(), $history->window),
+        );
         $planned = $history->scheduledInWindow;
         if (
             !$history->hasAutomaticRule()
