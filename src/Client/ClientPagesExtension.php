@@ -27,20 +27,15 @@ final class ClientPagesExtension extends AbstractExtension
     public function openAreas(): array
     {
         // each role is asked once, not once a page: the voters cost more than the rest of the frame
-        $may = [];
-        foreach (ClientPages::areas() as $pages) {
+        $may = $open = [];
+        foreach (ClientPages::areas() as $area => $pages) {
             foreach ($pages as $page) {
-                $may[$page->role] ??= $this->authorization->isGranted($page->role);
+                if ($may[$page->role] ??= $this->authorization->isGranted($page->role)) {
+                    $open[$area][] = $page;
+                }
             }
         }
 
-        return array_filter(
-            array_map(
-                static fn (array $pages): array => array_values(
-                    array_filter($pages, static fn (ClientPage $page): bool => $may[$page->role]),
-                ),
-                ClientPages::areas(),
-            ),
-        );
+        return $open;
     }
 }
