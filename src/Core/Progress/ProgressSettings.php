@@ -23,4 +23,10 @@ final readonly class ProgressSettings
         public float $plateauAdherence = 0.7,
     ) {
     }
+
+    /** First day that rules look back to. */
+    public function windowFrom(\DateTimeImmutable $today): \DateTimeImmutable
+    {
+        return $today->modify('-'.$this->windowDays.' days');
+    }
 }

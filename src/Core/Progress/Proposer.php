@@ -64,7 +64,7 @@ final readonly class Proposer
         \DateTimeImmutable $today,
     ): ?ItemHistory {
         $lines = $log->of($item->key());
-        $window = SittingLog::since($lines, $today->modify('-'.$this->settings->windowDays.' days'));
+        $window = SittingLog::since($lines, $this->settings->windowFrom($today));
         if ([] === $window) {
             return null;
         }

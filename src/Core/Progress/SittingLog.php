@@ -68,6 +68,16 @@ final readonly class SittingLog
 
     /**
      * @param list<LogLine> $lines
+     *
+     * @return list<string> ids by which evidence names them
+     */
+    public static function ids(array $lines): array
+    {
+        return array_map(static fn (LogLine $l): string => $l->id, $lines);
+    }
+
+    /**
+     * @param list<LogLine> $lines
      */
     public static function days(array $lines): int
     {

@@ -23,7 +23,7 @@ final readonly class AfterABreak implements RoutineRule
     {
         $last = $log->lastDay();
         $away = null === $last ? 0 : (int) $last->diff($today)->format('%r%a');
-        $newest = array_map(static fn ($line): string => $line->id, \array_slice($log->lines, -1));
+        $newest = SittingLog::ids(\array_slice($log->lines, -1));
 
         return match (true) {
             $away >= $this->settings->longBreakDays => [

@@ -13,6 +13,7 @@ use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Core\Progress\SittingLog;
 
 /** What a rule is asked with: the item as it is prescribed, and what was done of it. */
 final readonly class ItemHistory
@@ -90,7 +91,7 @@ final readonly class ItemHistory
             $kind,
             $ruleId,
             $text,
-            array_map(static fn (LogLine $l): string => $l->id, $evidence),
+            SittingLog::ids($evidence),
             rungId: $this->item->rung->id,
             hands: $this->item->hands,
             from: $this->item->dose,

@@ -44,7 +44,7 @@ final readonly class Plateau implements ItemRule
 
     private static function isLong(ItemHistory $history): bool
     {
-        $since = $history->today->modify('-'.$history->settings->windowDays.' days');
+        $since = $history->settings->windowFrom($history->today);
 
         return [] !== $history->lines && $history->lines[0]->day <= $since;
     }

@@ -20,7 +20,7 @@ final readonly class ShorterWhenTired implements RoutineRule
 
     public function propose(array $items, SittingLog $log, \DateTimeImmutable $today): ?array
     {
-        $window = SittingLog::since($log->lines, $today->modify('-'.$this->settings->windowDays.' days'));
+        $window = SittingLog::since($log->lines, $this->settings->windowFrom($today));
         $tired = $this->tiredSittings($window);
 
         return \count($tired) < $this->settings->fatigueSittings ? null : [
@@ -32,7 +32,7 @@ final readonly class ShorterWhenTired implements RoutineRule
                     $this->settings->fatigueHigh,
                     $this->settings->fatigueSittings,
                 ),
-                array_map(static fn (LogLine $l): string => $l->id, $tired),
+                SittingLog::ids($tired),
             ),
         ];
     }

@@ -20,7 +20,7 @@ final readonly class SystemicSymptom implements RoutineRule
 
     public function propose(array $items, SittingLog $log, \DateTimeImmutable $today): ?array
     {
-        $window = SittingLog::since($log->lines, $today->modify('-'.$this->settings->windowDays.' days'));
+        $window = SittingLog::since($log->lines, $this->settings->windowFrom($today));
         $systemic = array_values(array_filter($window, static fn (LogLine $l): bool => $l->systemic));
 
         return [] === $systemic ? null : [
@@ -29,7 +29,7 @@ final readonly class SystemicSymptom implements RoutineRule
                 'symptom.systemic',
                 'Dizzy, breathless, chest pain, faint or signs of a stroke: the whole routine rests until a '
                     .'therapist has looked.',
-                array_map(static fn (LogLine $l): string => $l->id, $systemic),
+                SittingLog::ids($systemic),
             ),
         ];
     }
