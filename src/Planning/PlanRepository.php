@@ -107,18 +107,7 @@ final readonly class PlanRepository
         DoseSource $source,
         Prescribing $by,
     ): void {
-        $this->keep(
-            new PrescribedDose(
-                $client->clinicId,
-                $client->id,
-                $itemKey,
-                DoseFormat::write($dose),
-                byStaffId: $by->staffId,
-                at: $by->at,
-                source: $source,
-                proposalKey: $by->proposalKey,
-            ),
-        );
+        $this->keep(self::prescribed($client, $itemKey, $dose, $source, by: $by));
     }
 
     /**
@@ -129,12 +118,38 @@ final readonly class PlanRepository
     public function prescribeNew(Client $client, array $items, Prescribing $by): void
     {
         $known = $this->doses($client);
+        $new = [];
         foreach ($items as $item) {
             if (!$item->isPause && !isset($known[$item->key()])) {
-                $known[$item->key()] = $item->dose;
-                $this->prescribe($client, $item->key(), $item->dose, DoseSource::Start, by: $by);
+                $new[$item->key()] ??= self::prescribed(
+                    $client,
+                    $item->key(),
+                    $item->dose,
+                    DoseSource::Start,
+                    by: $by,
+                );
             }
         }
+        $this->keep(...array_values($new));
+    }
+
+    private static function prescribed(
+        Client $client,
+        string $itemKey,
+        Dose $dose,
+        DoseSource $source,
+        Prescribing $by,
+    ): PrescribedDose {
+        return new PrescribedDose(
+            $client->clinicId,
+            $client->id,
+            $itemKey,
+            DoseFormat::write($dose),
+            byStaffId: $by->staffId,
+            at: $by->at,
+            source: $source,
+            proposalKey: $by->proposalKey,
+        );
     }
 
     /** @return list<Suspension> not reopened yet, newest first */
