@@ -8,9 +8,9 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Placement\Decided;
+use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Routine\Item;
@@ -21,7 +21,6 @@ use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\Prescribing;
 use HandGarden\Planning\RoutineFormat;
-use HandGarden\Planning\RoutineKind;
 use HandGarden\Web\Clock;
 
 /** What each kind of proposal does once a therapist has accepted it. */
@@ -81,20 +80,17 @@ final readonly class Acts
     /** How many sets there are is each routine's own. */
     private function changeSets(Client $client, string $key, int $sets): void
     {
-        foreach (RoutineKind::cases() as $kind) {
-            $routine = $this->plans->routine($client, $kind);
-            if (null !== $routine) {
-                $this->plans->lock($routine);
-                $routine->items = RoutineFormat::write(
-                    array_map(
-                        static fn (Item $i): Item => $i->key() === $key ? $i->withDose(
-                            $i->dose->withSets($sets),
-                        ) : $i,
-                        $this->plan->itemsOf($client, $routine),
-                    ),
-                );
-                $this->plans->keep($routine);
-            }
+        foreach ($this->plans->routines($client) as $routine) {
+            $this->plans->lock($routine);
+            $routine->items = RoutineFormat::write(
+                array_map(
+                    static fn (Item $i): Item => $i->key() === $key
+                        ? $i->withDose($i->dose->withSets($sets))
+                        : $i,
+                    $this->plan->itemsOf($client, $routine),
+                ),
+            );
+            $this->plans->keep($routine);
         }
     }
 
@@ -104,19 +100,20 @@ final readonly class Acts
         string $staffId,
         \DateTimeImmutable $now,
     ): void {
-        foreach (Side::cases() as $side) {
-            if (null !== $proposal->rungId && true === $proposal->hands?->covers($side)) {
-                $this->plans->keep(
-                    new ApprovedRung(
-                        $client->clinicId,
-                        $client->id,
-                        $proposal->rungId,
-                        $side,
-                        byStaffId: $staffId,
-                        at: $now,
-                    ),
-                );
-            }
+        if (null === $proposal->rungId || null === $proposal->hands) {
+            return;
+        }
+        foreach (RungOnSide::forHands($proposal->rungId, $proposal->hands) as $approved) {
+            $this->plans->keep(
+                new ApprovedRung(
+                    $client->clinicId,
+                    $client->id,
+                    $approved->rungId,
+                    $approved->side,
+                    byStaffId: $staffId,
+                    at: $now,
+                ),
+            );
         }
     }
 

@@ -114,10 +114,7 @@ final class SittingRepository implements ResetInterface
     /** @return list<SittingItem> in their order */
     public function items(Sitting $sitting): array
     {
-        return $this->entities->getRepository(SittingItem::class)->findBy(
-            ['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId],
-            ['place' => 'ASC', 'id' => 'ASC'],
-        );
+        return $this->itemsOf($sitting->id, $sitting->clinicId);
     }
 
     /** @return list<SittingItem> of the last sitting in which anything was told, in their order */
@@ -137,10 +134,7 @@ final class SittingRepository implements ResetInterface
         if (!$last instanceof SittingItem) {
             return [];
         }
-        $items = $this->entities->getRepository(SittingItem::class)->findBy(
-            ['sittingId' => $last->sittingId, 'clinicId' => $client->clinicId],
-            ['place' => 'ASC', 'id' => 'ASC'],
-        );
+        $items = $this->itemsOf($last->sittingId, $client->clinicId);
 
         return array_values(array_filter($items, static fn (SittingItem $i): bool => null !== $i->told));
     }
@@ -221,6 +215,15 @@ final class SittingRepository implements ResetInterface
         $this->entities->wrapInTransaction(static function () use ($work): void {
             $work();
         });
+    }
+
+    /** @return list<SittingItem> in their order */
+    private function itemsOf(string $sittingId, string $clinicId): array
+    {
+        return $this->entities->getRepository(SittingItem::class)->findBy(
+            ['sittingId' => $sittingId, 'clinicId' => $clinicId],
+            ['place' => 'ASC', 'id' => 'ASC'],
+        );
     }
 
     /** @return list<ItemEvent> */
