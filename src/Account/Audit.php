@@ -45,12 +45,13 @@ final class Audit
     /** @return array<string, string|null> */
     private function line(string $action, ?string $clientId, string $subjectId): array
     {
-        $staff = $this->who->staff();
+        $actor = $this->who->actor();
 
         return [
             'id' => Uuid::v7()->toRfc4122(),
-            'clinic_id' => $staff->clinicId,
-            'staff_id' => $staff->id,
+            'clinic_id' => $this->who->clinicId(),
+            'actor_kind' => $actor->kind->value,
+            'actor_id' => $actor->id,
             'action' => $action,
             'client_id' => $clientId,
             'subject_id' => $subjectId,

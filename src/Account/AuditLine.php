@@ -6,6 +6,7 @@ namespace HandGarden\Account;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Core\Actor\ActorKind;
 
 /** One line of the audit trail; written by `Audit`, never changed. */
 #[ORM\Entity(readOnly: true)]
@@ -19,8 +20,10 @@ class AuditLine
         public readonly string $id,
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clinicId,
-        #[ORM\Column(type: Types::GUID)]
-        public readonly string $staffId,
+        #[ORM\Column(length: 10, enumType: ActorKind::class)]
+        public readonly ActorKind $actorKind,
+        #[ORM\Column(length: 36)]
+        public readonly string $actorId,
         #[ORM\Column(length: 60)]
         public readonly string $action,
         /** Null: it is not about a client. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Account;
 
+use HandGarden\Core\Actor\Actor;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\Security\Core\Exception\AccessDeniedException;
 
@@ -20,6 +21,11 @@ final readonly class Who
         $user = $this->security->getUser();
 
         return $user instanceof Staff ? $user : throw new AccessDeniedException();
+    }
+
+    public function actor(): Actor
+    {
+        return Actor::staff($this->staff()->id);
     }
 
     public function clinicId(): string

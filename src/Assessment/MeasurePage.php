@@ -22,6 +22,7 @@ use HandGarden\Core\Measure\Position;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\KnownFacts;
+use HandGarden\Library\FactWords;
 use HandGarden\Web\Clock;
 use Symfony\Component\HttpFoundation\Response;
 use Twig\Environment;
@@ -36,6 +37,7 @@ final readonly class MeasurePage
         private CatalogueStore $catalogue,
         private Cautions $cautions,
         private Clock $clock,
+        private FactWords $facts,
     ) {
     }
 
@@ -49,7 +51,7 @@ final readonly class MeasurePage
     {
         $known = $this->readings->of($client);
         $catalogue = $this->catalogue->get();
-        $view = new MeasureView($catalogue, $known, $entered->typed);
+        $view = new MeasureView($catalogue, $known, $entered->typed, $this->facts);
         $asked = match ($preset) {
             Preset::Needed => $this->ladders->needed($client),
             Preset::Recheck => $this->ladders->recheck($client),

@@ -16,7 +16,7 @@ use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Measure\ToneGrade;
 use HandGarden\Core\Measure\Unit;
 use HandGarden\Core\Placement\Needed;
-use HandGarden\Core\Placement\Words;
+use HandGarden\Library\FactWords;
 
 /**
  * The measuring page: rows with a field for each hand and mode, and the last value behind each.
@@ -47,6 +47,7 @@ final readonly class MeasureView
         private Catalogue $catalogue,
         private Readings $known,
         private array $typed,
+        private FactWords $words,
     ) {
     }
 
@@ -94,7 +95,6 @@ final readonly class MeasureView
      */
     public function asked(array $asked): array
     {
-        $words = new Words($this->catalogue);
         $rows = [];
         foreach ($asked as $fact) {
             $fields = array_map(
@@ -106,7 +106,7 @@ final readonly class MeasureView
             }
             $key = (new FactCode($fact->code, $fact->argument))->text();
             $rows[$key] ??= [
-                'label' => $words->name($fact->code, $fact->argument),
+                'label' => $this->words->name($fact->code, $fact->argument),
                 'how' => $this->howOf($fields),
                 'seconds' => 0,
                 'fields' => [],

@@ -22,7 +22,7 @@ use HandGarden\Core\Measure\Opening;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\KnownFacts;
-use HandGarden\Core\Placement\Words;
+use HandGarden\Library\FactWords;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -44,6 +44,7 @@ final class ShowFindings extends AbstractController
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
         private readonly Clock $clock,
+        private readonly FactWords $facts,
     ) {
     }
 
@@ -118,7 +119,7 @@ final class ShowFindings extends AbstractController
      */
     private function hand(Readings $readings, Readings $young, Side $side): array
     {
-        $words = new Words($this->catalogue->get());
+        $words = $this->facts;
         $kinds = $this->catalogue->get()->vocabulary->kinds;
 
         return [

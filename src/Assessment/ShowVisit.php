@@ -14,7 +14,7 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Finding\Findings;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
-use HandGarden\Core\Placement\Words;
+use HandGarden\Library\FactWords;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
@@ -33,6 +33,7 @@ final class ShowVisit extends AbstractController
         private readonly Audit $audit,
         private readonly Who $who,
         private readonly Clock $clock,
+        private readonly FactWords $facts,
     ) {
     }
 
@@ -157,7 +158,7 @@ final class ShowVisit extends AbstractController
     {
         $kind = $this->catalogue->get()->vocabulary->kinds->find($record->code);
         $name = null === $kind
-            ? (new Words($this->catalogue->get()))->name($record->code, $record->argument)
+            ? $this->facts->name($record->code, $record->argument)
             : MeasureView::name($kind, $record->argument);
 
         return $name.(null === $record->mode ? '' : ', '.$record->mode->value);

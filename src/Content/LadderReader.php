@@ -17,6 +17,7 @@ use HandGarden\Core\Catalogue\Handbook;
 use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\LadderKind;
+use HandGarden\Core\Catalogue\LadderPart;
 use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Picture;
@@ -24,6 +25,7 @@ use HandGarden\Core\Catalogue\Posture;
 use HandGarden\Core\Catalogue\ProgressKind;
 use HandGarden\Core\Catalogue\ProgressSpec;
 use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Catalogue\RungPart;
 use HandGarden\Core\Catalogue\Segment;
 use HandGarden\Core\Catalogue\SittingNeed;
 use HandGarden\Core\Catalogue\SittingRole;
@@ -40,7 +42,11 @@ use HandGarden\Core\Data\Node;
 final readonly class LadderReader
 {
     /** Work with the sound side carrying the weak one: the conditions speak of the weak one. */
-    private const CARRIED = ['mobilize-1', 'mobilize-2', 'mobilize-3'];
+    /** How `needs_before` named an exercise, in files handed out before it named what that does. */
+    private const FORMER_NEEDS = [
+        'wrist-ease-back' => SittingNeed::WristEasedBack,
+        'web-wedge-stretch' => SittingNeed::WebsOpened,
+    ];
 
     /**
      * @param array<string, Caution> $gates
@@ -75,8 +81,11 @@ final readonly class LadderReader
             'instead_below',
             'rounds',
             'rungs',
+            'parts',
+            'lets_go',
         );
-        $rungs = $this->rungs($node->get('rungs'), $node->get('key')->string());
+        $parts = $node->optional('parts')?->enums(LadderPart::class) ?? [];
+        $rungs = $this->rungs($node->get('rungs'), \in_array(LadderPart::CarriedArm, $parts, true));
 
         return new Ladder(
             $node->get('key')->string(),
@@ -89,19 +98,21 @@ final readonly class LadderReader
             insteadBelow: $node->optional('instead_below')?->string(),
             rounds: $node->optional('rounds')?->int(1, 5) ?? 1,
             rungs: $rungs,
+            parts: $parts,
+            letsGo: $node->optional('lets_go')?->int(1, 9),
         );
     }
 
     /** @return non-empty-list<Rung> */
-    private function rungs(Node $node, string $ladder): array
+    private function rungs(Node $node, bool $isCarried): array
     {
-        $rungs = array_map(fn (Node $rung): Rung => $this->rung($rung, $ladder), $node->items());
+        $rungs = array_map(fn (Node $rung): Rung => $this->rung($rung, $isCarried), $node->items());
 
         return [] === $rungs ? throw $node->fail('a ladder has one rung or more') : $rungs;
     }
 
     /** @throws InvalidData naming the path */
-    public function rung(Node $node, string $ladder): Rung
+    public function rung(Node $node, bool $isCarried): Rung
     {
         $node->only(
             'id',
@@ -135,13 +146,14 @@ final readonly class LadderReader
             'ends_while',
             'firm_wrist',
             'needs_before',
+            'parts',
             'dose',
             'range',
             'progress',
             'picture',
         );
         $doneOn = $node->get('side')->enum(DoneOn::class);
-        $together = DoneOn::BothTogether === $doneOn && !\in_array($ladder, self::CARRIED, true);
+        $together = DoneOn::BothTogether === $doneOn && !$isCarried;
         $segment = $node->get('segment')->enum(Segment::class);
         $entry = CatalogueReader::condition($this->conditions, $node->get('when'));
         $ends = $node->optional('ends_while');
@@ -187,12 +199,20 @@ final readonly class LadderReader
             progress: array_map($this->progress(...), $node->get('progress')->items()),
             picture: $this->picture($node->get('picture')),
             wantsFirmWrist: $node->optional('firm_wrist')?->bool() ?? false,
-            sittingNeed: $node->optional('needs_before')?->enum(SittingNeed::class),
+            sittingNeed: self::need($node->optional('needs_before')),
             counted: $node->get('counted')->enum(DoseKind::class),
             tags: $node->optional('tags')?->enums(ApproachTag::class) ?? [],
             moves: $node->get('moves')->string(),
             easier: self::links($node, 'easier'),
             harder: self::links($node, 'harder'),
+            parts: $node->optional('parts')?->enums(RungPart::class) ?? [],
+        );
+    }
+
+    private static function need(?Node $node): ?SittingNeed
+    {
+        return null === $node ? null : self::FORMER_NEEDS[$node->string()] ?? $node->enum(
+            SittingNeed::class,
         );
     }
 

@@ -18,7 +18,6 @@ use HandGarden\Core\Drawing\MeasuredPose;
 use HandGarden\Core\Drawing\View;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Placement\LadderPlacement;
-use HandGarden\Core\Placement\Words;
 use HandGarden\Planning\LadderView;
 use HandGarden\Planning\NodeView;
 use HandGarden\Planning\PlacementViews;
@@ -44,6 +43,7 @@ final readonly class ClientCards
         private OpenProposals $open,
         private SittingRepository $sittings,
         private Cautions $cautions,
+        private PlacementViews $views,
         private ClinicRepository $clinics,
         private Clock $clock,
     ) {
@@ -66,13 +66,15 @@ final readonly class ClientCards
     private function make(Client $client, array $names): ClientCard
     {
         $catalogue = $this->catalogue->get();
-        $views = new PlacementViews(new Words($catalogue), []);
         $waiting = [];
         foreach ($this->open->of($client) as $proposal) {
             $waiting[$proposal->kind->value] = ($waiting[$proposal->kind->value] ?? 0) + 1;
         }
 
-        $ladders = array_map($views->ladder(...), $this->plan->placements($client)->ladders);
+        $ladders = array_map(
+            fn (LadderPlacement $p): LadderView => $this->views->ladder($p),
+            $this->plan->placements($client)->ladders,
+        );
         $trained = array_map(
             static fn (LadderPlacement $p): string => $p->ladder->key,
             $this->plan->placements($client)->trained(),

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Library;
 
-use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Condition\Condition;
-use HandGarden\Core\Placement\ConditionWords;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFunction;
 
@@ -14,7 +12,7 @@ use Twig\TwigFunction;
 final class ConditionExtension extends AbstractExtension
 {
     public function __construct(
-        private readonly CatalogueStore $store,
+        private readonly ConditionWords $words,
     ) {
     }
 
@@ -23,9 +21,7 @@ final class ConditionExtension extends AbstractExtension
         return [
             new TwigFunction(
                 'condition_words',
-                fn (Condition $condition): string => (
-                    new ConditionWords($this->store->get())
-                )->say($condition),
+                fn (Condition $condition): string => $this->words->say($condition),
             ),
         ];
     }

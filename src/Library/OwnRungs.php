@@ -70,7 +70,7 @@ final class OwnRungs implements MoreRungs, ResetInterface
     {
         $node = Node::root(['id' => $id] + array_diff_key($written, ['strand' => 1]));
         $this->reader ??= LadderReader::of($this->catalogue->get(CatalogueStore::class)->get());
-        $rung = $this->reader->rung($node, 'own');
+        $rung = $this->reader->rung($node, false);
         $picture = $rung->picture;
         if ([] !== $pose) {
             $own = [];

@@ -10,6 +10,7 @@ use HandGarden\Client\Client;
 use HandGarden\Core\Routine\BrokenRule;
 use HandGarden\Core\Routine\Draft;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -35,6 +36,7 @@ final class EditRoutine extends AbstractController
         private readonly Audit $audit,
         private readonly Who $who,
         private readonly Clock $clock,
+        private readonly Wording $wording,
     ) {
     }
 
@@ -137,7 +139,10 @@ final class EditRoutine extends AbstractController
                 [
                     'fields' => $request->request->all(),
                     'words' => $this->change->inWords($request->request),
-                    'rules' => array_map(static fn (BrokenRule $b): string => $b->text, $broken),
+                    'rules' => array_map(
+                        fn (BrokenRule $b): string => $this->wording->say($b->words),
+                        $broken,
+                    ),
                 ],
             );
 

@@ -12,19 +12,20 @@ use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Placement\RungPlacement;
 use HandGarden\Core\Placement\RungState;
-use HandGarden\Core\Placement\Words;
+use HandGarden\Library\PlacementWords;
+use HandGarden\Web\Wording;
 
 /** Placements as pages show them: a stem with a node for each rung. */
 final readonly class PlacementViews
 {
-    /** @param list<string> $approved `rung|side` that count as reached */
     public function __construct(
-        private Words $words,
-        private array $approved,
+        private PlacementWords $words,
+        private Wording $wording,
     ) {
     }
 
-    public function ladder(LadderPlacement $placed): LadderView
+    /** @param list<string> $approved `rung|side` that count as reached */
+    public function ladder(LadderPlacement $placed, array $approved = []): LadderView
     {
         $standing = $placed->standingRung();
         $nodes = [];
@@ -38,7 +39,7 @@ final readonly class PlacementViews
             $leaf = $reached
                 || \in_array(
                     (new RungOnSide($rung->rung->id, $placed->side))->text(),
-                    $this->approved,
+                    $approved,
                     true,
                 );
             $nodes[] = new NodeView(
@@ -62,7 +63,7 @@ final readonly class PlacementViews
             $placed->ladder->strand->value,
             $placed->side->value,
             stateText: null !== $placed->override
-                ? 'Set by the therapist'
+                ? $this->wording->word('ladder_state.set')
                 : $this->stateText($placed),
             state: $placed->state->value,
             standing: $standing?->name,
@@ -96,23 +97,17 @@ final readonly class PlacementViews
 
     private function stateText(LadderPlacement $placed): string
     {
-        if (LadderState::Standing === $placed->state && !$placed->ladder->kind->isClimbed()) {
-            $in = \count(
-                array_filter($placed->rungs, static fn (RungPlacement $r): bool => $r->isIn()),
-            );
-
-            return \sprintf(
-                '%d of %d in',
-                $in,
-                \count(
-                    array_filter(
-                        $placed->rungs,
-                        static fn (RungPlacement $r): bool => RungState::NoFit !== $r->state,
-                    ),
-                ),
-            );
+        if (LadderState::Standing !== $placed->state || $placed->ladder->kind->isClimbed()) {
+            return $this->wording->say($placed->state->words());
         }
+        $fitting = array_filter(
+            $placed->rungs,
+            static fn (RungPlacement $r): bool => RungState::NoFit !== $r->state,
+        );
 
-        return $placed->state->label();
+        return $this->wording->word('ladder_state.some_in', [
+            'in' => \count(array_filter($placed->rungs, static fn (RungPlacement $r): bool => $r->isIn())),
+            'of' => \count($fitting),
+        ]);
     }
 }

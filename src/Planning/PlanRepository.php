@@ -14,6 +14,8 @@ use HandGarden\Core\Data\Node;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Core\Words\Phrase;
+use HandGarden\Core\Words\PhraseFormat;
 
 /** What a therapist decided for one client: overrides, approved rungs, doses, suspensions and the routine. */
 final readonly class PlanRepository
@@ -165,7 +167,7 @@ final readonly class PlanRepository
     public function suspend(
         Client $client,
         string $itemKey,
-        string $why,
+        Phrase $why,
         \DateTimeImmutable $at,
     ): void {
         $resting = array_map(
@@ -178,7 +180,7 @@ final readonly class PlanRepository
                     $client->clinicId,
                     $client->id,
                     $itemKey,
-                    mb_substr($why, 0, 300),
+                    PhraseFormat::write($why),
                     at: $at,
                 ),
             );

@@ -15,7 +15,9 @@ use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Kept;
 use HandGarden\Core\Routine\Swaps;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
 use Symfony\Component\HttpFoundation\InputBag;
 
 /** One change of a routine as a form asks for it. */
@@ -30,6 +32,7 @@ final readonly class RoutineChange
         private GivenDose $given,
         private CatalogueStore $catalogue,
         private Clock $clock,
+        private Wording $wording,
     ) {
     }
 
@@ -156,7 +159,9 @@ final readonly class RoutineChange
             $this->clock->today($client->zone),
         );
         if ([] !== $blocks) {
-            throw new RefusedChange($rung->name.' is kept out by screening. '.$blocks[0]->text());
+            throw new RefusedChange(
+                $rung->name.' is kept out by screening. '.$this->wording->say($blocks[0]->words()),
+            );
         }
 
         $key = (new ItemKey($rungId, $hands))->text();
@@ -174,7 +179,7 @@ final readonly class RoutineChange
             $rung,
             $hands,
             $this->plans->doses($client)[$key] ?? $rung->startDose,
-            'Added by the therapist',
+            new Phrase('reason.added'),
             kept: new Kept($note),
         );
     }

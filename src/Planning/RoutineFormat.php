@@ -14,6 +14,8 @@ use HandGarden\Core\Data\Node;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Kept;
+use HandGarden\Core\Words\Phrase;
+use HandGarden\Core\Words\PhraseFormat;
 
 /** Items of a routine as they are kept in the database. */
 final readonly class RoutineFormat
@@ -37,9 +39,9 @@ final readonly class RoutineFormat
                 'rung' => $i->rung->id,
                 'hands' => $i->hands->value,
                 'sets' => $i->dose->sets,
-                'reason' => $i->reason,
+                'reason' => PhraseFormat::write($i->reason),
                 'block' => $i->block,
-                'variant' => $i->variant,
+                'variant' => null === $i->variant ? null : PhraseFormat::write($i->variant),
                 'kept' => null === $i->kept
                     ? null
                     : [
@@ -80,15 +82,20 @@ final readonly class RoutineFormat
                 $rung,
                 $hands,
                 $this->dose($node, $rung, $hands),
-                $node->get('reason')->string(),
+                PhraseFormat::read($node->get('reason')),
                 block: $node->optional('block')?->string(),
-                variant: $node->optional('variant')?->string(),
+                variant: self::variant($node->optional('variant')),
                 kept: self::kept($node),
                 isPause: $node->optional('pause')?->bool() ?? false,
             );
         }
 
         return $items;
+    }
+
+    private static function variant(?Node $node): ?Phrase
+    {
+        return null === $node ? null : PhraseFormat::read($node);
     }
 
     /** A sitting and a routine of earlier days bring their dose with them; else it is the one of record. */

@@ -9,6 +9,7 @@ use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Routine\BrokenRule;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Sequence;
+use HandGarden\Core\Words\Phrase;
 
 /** A routine as pages show it: items with their times, the meters and the rules that are not kept. */
 final readonly class RoutineView
@@ -36,23 +37,23 @@ final readonly class RoutineView
         $this->gripSeconds = $sequence->balance()->flexionSeconds;
     }
 
-    /** @return list<string> */
+    /** @return list<Phrase> */
     public function problemsOf(int $item): array
     {
         return array_values(
             array_map(
-                static fn (BrokenRule $b): string => $b->text,
+                static fn (BrokenRule $b): Phrase => $b->words,
                 array_filter($this->broken, static fn (BrokenRule $b): bool => $b->item === $item),
             ),
         );
     }
 
-    /** @return list<string> */
+    /** @return list<Phrase> */
     public function problemsOfTheWhole(): array
     {
         return array_values(
             array_map(
-                static fn (BrokenRule $b): string => $b->text,
+                static fn (BrokenRule $b): Phrase => $b->words,
                 array_filter($this->broken, static fn (BrokenRule $b): bool => null === $b->item),
             ),
         );

@@ -8,9 +8,12 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\Client;
 use HandGarden\Client\TellsOfClient;
+use HandGarden\Core\Data\Node;
 use HandGarden\Core\Routine\Alternative;
 use HandGarden\Core\Routine\LeftOut;
 use HandGarden\Core\Routine\Routine;
+use HandGarden\Core\Words\Phrase;
+use HandGarden\Core\Words\PhraseFormat;
 use Symfony\Component\Uid\Uuid;
 
 /** The routine of a client as it stands. A new suggestion makes a new one; edits raise the version. */
@@ -29,8 +32,8 @@ class SavedRoutine implements TellsOfClient
 
     /**
      * @param list<array<string, mixed>> $items   see RoutineFormat
-     * @param list<array<string, string>> $leftOut
-     * @param list<array{with: string, adds: list<string>}> $withMore what five more minutes, a material or a
+     * @param list<array{what: mixed, why: mixed}>         $leftOut see LeftOutFormat
+     * @param list<array{with: mixed, adds: list<string>}> $withMore what five more minutes, a material or a
      *     helper would add
      * @param int          $value     of the objective when it was suggested, in points
      * @param int          $bound     what no routine under the same rules could exceed
@@ -77,11 +80,17 @@ class SavedRoutine implements TellsOfClient
             $client->id,
             RoutineFormat::write($routine->sequence->items),
             array_map(
-                static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason],
+                static fn (LeftOut $l): array => [
+                    'what' => PhraseFormat::write($l->label),
+                    'why' => PhraseFormat::write($l->reason),
+                ],
                 $routine->leftOut,
             ),
             withMore: array_map(
-                static fn (Alternative $a): array => ['with' => $a->with, 'adds' => $a->adds],
+                static fn (Alternative $a): array => [
+                    'with' => PhraseFormat::write($a->with),
+                    'adds' => $a->adds,
+                ],
                 $else,
             ),
             kind: $kind,
@@ -112,6 +121,24 @@ class SavedRoutine implements TellsOfClient
             byStaffId: $byStaffId,
             madeAt: $at,
         );
+    }
+
+    /** @return list<LeftOut> */
+    public function reasonsLeftOut(): array
+    {
+        return array_map(static fn (array $out): LeftOut => new LeftOut(
+            PhraseFormat::readAny(Node::root($out['what'])),
+            PhraseFormat::read(Node::root($out['why'])),
+        ), $this->leftOut);
+    }
+
+    /** @return list<array{with: Phrase, adds: list<string>}> */
+    public function additions(): array
+    {
+        return array_map(static fn (array $more): array => [
+            'with' => PhraseFormat::read(Node::root($more['with'])),
+            'adds' => $more['adds'],
+        ], $this->withMore);
     }
 
     public function isProvedBest(): bool

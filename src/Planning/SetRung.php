@@ -9,6 +9,7 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -29,6 +30,7 @@ final class SetRung extends AbstractController
         private readonly Audit $audit,
         private readonly Who $who,
         private readonly Clock $clock,
+        private readonly Wording $wording,
     ) {
     }
 
@@ -64,7 +66,7 @@ final class SetRung extends AbstractController
             $this->addFlash(
                 'problem',
                 'Screening keeps this rung out; that cannot be overridden. '
-                    .$rung->screening[0]->text(),
+                    .$this->wording->say($rung->screening[0]->words()),
             );
         } elseif ('' === $note || mb_strlen($note) > 300) {
             $this->addFlash(

@@ -7,9 +7,7 @@ namespace HandGarden\Planning;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
-use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\LadderPlacement;
-use HandGarden\Core\Placement\Words;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -24,20 +22,20 @@ final class ShowPlacement extends AbstractController
         Client $client,
         Plan $plan,
         PlanRepository $plans,
-        CatalogueStore $catalogue,
+        PlacementViews $views,
         Cautions $cautions,
         ClinicRepository $clinics,
     ): Response {
         $placements = $plan->placements($client);
-        $words = new Words($catalogue->get());
-        $views = new PlacementViews($words, $plan->facts($client)->decided->met);
+        $met = $plan->facts($client)->decided->met;
+        $view = static fn (LadderPlacement $placed): LadderView => $views->ladder($placed, $met);
 
         return $this->render('Planning/placement.html.twig', [
             'client' => $client,
             'banner' => $cautions->of($client),
-            'ladders' => array_map($views->ladder(...), $placements->trained()),
+            'ladders' => array_map($view, $placements->trained()),
             'others' => array_map(
-                $views->ladder(...),
+                $view,
                 array_values(
                     array_filter(
                         $placements->ladders,

@@ -13,6 +13,7 @@ use HandGarden\Core\Routine\Edits;
 use HandGarden\Core\Routine\NothingFits;
 use HandGarden\Core\Routine\WhatElse;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -32,6 +33,7 @@ final class SuggestRoutine extends AbstractController
         private readonly Audit $audit,
         private readonly Who $who,
         private readonly Clock $clock,
+        private readonly Wording $wording,
     ) {
     }
 
@@ -65,7 +67,7 @@ final class SuggestRoutine extends AbstractController
         try {
             $routine = (new Builder($this->catalogue->get()))->build($brief);
         } catch (NothingFits $e) {
-            $this->addFlash('problem', $e->getMessage());
+            $this->addFlash('problem', $this->wording->say($e->why()));
 
             return $back;
         }

@@ -7,6 +7,9 @@ namespace HandGarden\Planning;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\TellsOfClient;
+use HandGarden\Core\Data\Node;
+use HandGarden\Core\Words\Phrase;
+use HandGarden\Core\Words\PhraseFormat;
 use Symfony\Component\Uid\Uuid;
 
 /** An item, or everything (`*`), that rests after a symptom until a therapist reopens it with a note. */
@@ -28,6 +31,7 @@ class Suspension implements TellsOfClient
     #[ORM\Column(length: 300)]
     public string $reopenedNote = '';
 
+    /** @param array<string, mixed>|string $why see PhraseFormat */
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clinicId,
@@ -35,12 +39,17 @@ class Suspension implements TellsOfClient
         public readonly string $clientId,
         #[ORM\Column(length: 80)]
         public readonly string $itemKey,
-        #[ORM\Column(length: 300)]
-        public readonly string $why,
+        #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
+        private readonly array|string $why,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
         public readonly \DateTimeImmutable $at,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function why(): Phrase
+    {
+        return PhraseFormat::read(Node::root($this->why));
     }
 
     public function ofClient(): string

@@ -22,6 +22,7 @@ use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\Prescribing;
 use HandGarden\Planning\RoutineFormat;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
 
 /** What each kind of proposal does once a therapist has accepted it. */
 final readonly class Acts
@@ -33,6 +34,7 @@ final readonly class Acts
         private CatalogueStore $catalogue,
         private Who $who,
         private Clock $clock,
+        private Wording $wording,
     ) {
     }
 
@@ -55,13 +57,13 @@ final readonly class Acts
             ProposalKind::Suspend => $this->plans->suspend(
                 $client,
                 $key ?? Decided::EVERYTHING,
-                $proposal->text,
+                $proposal->why,
                 $now,
             ),
             ProposalKind::SuspendRoutine => $this->plans->suspend(
                 $client,
                 Decided::EVERYTHING,
-                $proposal->text,
+                $proposal->why,
                 $now,
             ),
             ProposalKind::Shorten => $this->shorten($client),
@@ -133,7 +135,7 @@ final readonly class Acts
                         $ladder->key,
                         $side,
                         rungId: $proposal->toRungId,
-                        note: mb_substr($proposal->text, 0, 300),
+                        note: mb_substr($this->wording->say($proposal->why), 0, 300),
                         byStaffId: $staffId,
                         at: $now,
                     ),

@@ -11,6 +11,7 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Words\PhraseFormat;
 use HandGarden\Planning\GivenDose;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Web\Clock;
@@ -58,17 +59,19 @@ final class Decide extends AbstractController
 
             return $this->back($client);
         }
-        $this->plans->together(function () use ($client, $proposal, $answer, $dose, $note): void {
+        $by = $this->who->actor();
+        $this->plans->together(function () use ($client, $proposal, $answer, $dose, $note, $by): void {
             $this->decisions->keep(
                 new Decision(
                     $client->clinicId,
                     $client->id,
                     $proposal->key(),
                     $proposal->kind->value,
-                    text: mb_substr($proposal->text, 0, 600),
+                    why: PhraseFormat::write($proposal->why),
                     answer: $answer,
                     note: $note,
-                    byStaffId: $this->who->staff()->id,
+                    actorKind: $by->kind,
+                    actorId: $by->id,
                     at: $this->clock->now(),
                 ),
             );

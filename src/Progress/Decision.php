@@ -7,6 +7,10 @@ namespace HandGarden\Progress;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\TellsOfClient;
+use HandGarden\Core\Actor\ActorKind;
+use HandGarden\Core\Data\Node;
+use HandGarden\Core\Words\Phrase;
+use HandGarden\Core\Words\PhraseFormat;
 use Symfony\Component\Uid\Uuid;
 
 /** What a therapist answered to a proposal. */
@@ -19,6 +23,7 @@ class Decision implements TellsOfClient
     #[ORM\Column(type: Types::GUID)]
     public readonly string $id;
 
+    /** @param array<string, mixed>|string $why what was proposed, see PhraseFormat */
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clinicId,
@@ -28,18 +33,25 @@ class Decision implements TellsOfClient
         public readonly string $proposalKey,
         #[ORM\Column(length: 40)]
         public readonly string $kind,
-        #[ORM\Column(length: 600)]
-        public readonly string $text,
+        #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
+        private readonly array|string $why,
         #[ORM\Column(length: 10, enumType: DecisionAnswer::class)]
         public readonly DecisionAnswer $answer,
         #[ORM\Column(length: 300)]
         public readonly string $note,
-        #[ORM\Column(type: Types::GUID)]
-        public readonly string $byStaffId,
+        #[ORM\Column(length: 10, enumType: ActorKind::class)]
+        public readonly ActorKind $actorKind,
+        #[ORM\Column(length: 36)]
+        public readonly string $actorId,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
         public readonly \DateTimeImmutable $at,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function why(): Phrase
+    {
+        return PhraseFormat::read(Node::root($this->why));
     }
 
     public function ofClient(): string

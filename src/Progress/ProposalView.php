@@ -11,8 +11,9 @@ use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Progress\Compensation;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\RoutineView;
-use Symfony\Contracts\Translation\TranslatorInterface;
+use HandGarden\Web\Wording;
 
 final readonly class ProposalView
 {
@@ -21,7 +22,7 @@ final readonly class ProposalView
         public string $key,
         public string $kind,
         public string $ruleId,
-        public string $text,
+        public Phrase $why,
         public array $evidence,
         public ?Rung $rung,
         public ?string $hands,
@@ -39,7 +40,7 @@ final readonly class ProposalView
         Catalogue $catalogue,
         array $lines,
         Side $worse,
-        TranslatorInterface $words,
+        Wording $words,
     ): self {
         $evidence = [];
         foreach ($proposal->evidence as $id) {
@@ -52,7 +53,7 @@ final readonly class ProposalView
             $proposal->key(),
             $proposal->kind->value,
             $proposal->ruleId,
-            text: $proposal->text,
+            why: $proposal->why,
             evidence: $evidence,
             rung: null === $proposal->rungId ? null : $catalogue->rung($proposal->rungId),
             hands: $proposal->hands?->label(),
@@ -64,7 +65,7 @@ final readonly class ProposalView
         );
     }
 
-    private static function line(LogLine $line, TranslatorInterface $words): string
+    private static function line(LogLine $line, Wording $words): string
     {
         $parts = [$line->day->format('D j M'), $line->outcome->value];
         $parts[] = null === $line->holdSeconds ? '' : 'held '.$line->holdSeconds.' s';
@@ -78,7 +79,7 @@ final readonly class ProposalView
             : implode(
                 ', ',
                 array_map(
-                    static fn (Compensation $c): string => $words->trans('compensation.'.$c->value),
+                    static fn (Compensation $c): string => $words->word('compensation.'.$c->value),
                     $line->compensations,
                 ),
             );

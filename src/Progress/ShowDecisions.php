@@ -12,11 +12,11 @@ use HandGarden\Core\Progress\Proposal;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Sitting\SittingRepository;
+use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
-use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** What waits for a decision, with its evidence, and what was decided. */
 #[Route('/clients/{client}/decisions', name: 'progress_decisions', methods: ['GET'])]
@@ -32,7 +32,7 @@ final class ShowDecisions extends AbstractController
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
         private readonly ClinicRepository $clinics,
-        private readonly TranslatorInterface $words,
+        private readonly Wording $words,
     ) {
     }
 

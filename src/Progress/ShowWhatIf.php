@@ -7,10 +7,10 @@ namespace HandGarden\Progress;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Placement\Words;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\WhatIf\Assumed;
 use HandGarden\Core\WhatIf\WhatIf;
+use HandGarden\Library\PlacementWords;
 use HandGarden\Planning\Plan;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
@@ -29,6 +29,11 @@ final class ShowWhatIf extends AbstractController
 {
     private const SHARES = ['100 %' => 1.0, '80 %' => 0.8, '60 %' => 0.6];
 
+    public function __construct(
+        private readonly PlacementWords $words,
+    ) {
+    }
+
     public function __invoke(
         Client $client,
         Plan $plan,
@@ -41,7 +46,7 @@ final class ShowWhatIf extends AbstractController
         $items = Prescribed::in($plan->items($client));
         $whatIf = new WhatIf($catalogue->get());
         $stems = [];
-        foreach ([] === $items ? [] : self::SHARES as $words => $share) {
+        foreach ([] === $items ? [] : self::SHARES as $label => $share) {
             foreach (
                 $whatIf->run(
                     $items,
@@ -51,7 +56,7 @@ final class ShowWhatIf extends AbstractController
                     today: $today,
                 ) as $path
             ) {
-                $stems[$path->key()][$words] = $path;
+                $stems[$path->key()][$label] = $path;
             }
         }
 
@@ -59,10 +64,10 @@ final class ShowWhatIf extends AbstractController
             'client' => $client,
             'banner' => $cautions->of($client),
             'stems' => array_map(
-                static fn (array $paths): StemView => StemView::of(
+                fn (array $paths): StemView => StemView::of(
                     $paths,
                     $plan->placements($client),
-                    new Words($catalogue->get()),
+                    $this->words,
                 ),
                 array_values($stems),
             ),

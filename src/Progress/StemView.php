@@ -8,8 +8,8 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\RungState;
-use HandGarden\Core\Placement\Words;
 use HandGarden\Core\WhatIf\StemPath;
+use HandGarden\Library\PlacementWords;
 
 /** One ladder drawn as a stem with the first day of each rung ahead, for each assumption. */
 final readonly class StemView
@@ -34,7 +34,7 @@ final readonly class StemView
     }
 
     /** @param non-empty-array<string, StemPath> $paths of one item, by what is assumed */
-    public static function of(array $paths, Placements $placements, Words $words): self
+    public static function of(array $paths, Placements $placements, PlacementWords $words): self
     {
         $any = reset($paths);
         $side = array_values(

@@ -10,6 +10,7 @@ use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Web\Clock;
 
@@ -31,20 +32,15 @@ final readonly class AfterLogging
             return;
         }
         $key = $line->systemic ? Decided::EVERYTHING : $line->itemKey();
-        $what = match (true) {
-            $line->systemic => 'dizzy, breathless, chest pain, faint or signs of a stroke',
-            $line->newTingling => 'new tingling or numbness',
-            default => 'pain of 7 or more',
+        $code = match (true) {
+            $line->systemic => 'suspension.systemic',
+            $line->newTingling => 'suspension.tingling',
+            default => 'suspension.pain',
         };
         $this->plans->suspend(
             $client,
             $key,
-            \sprintf(
-                '%s: %s on %s.',
-                $this->nameOf($line->rungId),
-                $what,
-                $line->day->format('j M'),
-            ),
+            new Phrase($code, ['item' => $this->nameOf($line->rungId), 'on' => Phrase::day($line->day)]),
             $this->clock->now(),
         );
     }

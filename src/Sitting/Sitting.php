@@ -7,6 +7,8 @@ namespace HandGarden\Sitting;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\TellsOfClient;
+use HandGarden\Core\Actor\Actor;
+use HandGarden\Core\Actor\ActorKind;
 use Symfony\Component\Uid\Uuid;
 
 /** One time through a routine. Its items stand beside it as they were when it began. */
@@ -25,6 +27,12 @@ class Sitting implements TellsOfClient
     #[ORM\Column(type: Types::TEXT)]
     public string $note = '';
 
+    #[ORM\Column(length: 10, enumType: ActorKind::class)]
+    public readonly ActorKind $actorKind;
+
+    #[ORM\Column(length: 36)]
+    public readonly string $actorId;
+
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clinicId,
@@ -34,12 +42,19 @@ class Sitting implements TellsOfClient
         public readonly \DateTimeImmutable $day,
         #[ORM\Column(nullable: true)]
         public readonly ?int $painBefore,
-        #[ORM\Column(type: Types::GUID)]
-        public readonly string $byStaffId,
+        Actor $actor,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
         public readonly \DateTimeImmutable $startedAt,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+        $this->actorKind = $actor->kind;
+        $this->actorId = $actor->id;
+    }
+
+    /** Who ran it. */
+    public function actor(): Actor
+    {
+        return new Actor($this->actorKind, $this->actorId);
     }
 
     public function ofClient(): string

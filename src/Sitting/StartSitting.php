@@ -9,7 +9,6 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Sitting\EventKind;
@@ -17,6 +16,7 @@ use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -38,6 +38,7 @@ final class StartSitting extends AbstractController
         private readonly Audit $audit,
         private readonly Who $who,
         private readonly Clock $clock,
+        private readonly Wording $wording,
     ) {
     }
 
@@ -113,9 +114,10 @@ final class StartSitting extends AbstractController
         }
         foreach ($this->plans->suspensions($client) as $suspension) {
             if (Decided::EVERYTHING === $suspension->itemKey) {
-                return 'The routine is suspended: '
-                    .$suspension->why
-                    .' A therapist reopens it under Decisions.';
+                return $this->wording->word(
+                    'suspension.hinders',
+                    ['why' => $this->wording->say($suspension->why())],
+                );
             }
         }
 
@@ -126,20 +128,19 @@ final class StartSitting extends AbstractController
     private function begin(Client $client, array $items, int $painBefore): Sitting
     {
         $now = $this->clock->now();
-        $staffId = $this->who->staff()->id;
         $sitting = new Sitting(
             $client->clinicId,
             $client->id,
             $this->clock->today($client->zone),
             $painBefore,
-            byStaffId: $staffId,
+            actor: $this->who->actor(),
             startedAt: $now,
         );
         $this->sittings->begin($sitting, $items, SittingEvent::noted(
             $sitting,
             null,
             EventKind::Begun,
-            actor: Actor::staff($staffId),
+            actor: $sitting->actor(),
             time: EventTime::now($now, $client->zone),
             body: ['pain_before' => $painBefore],
         ));
@@ -161,7 +162,7 @@ final class StartSitting extends AbstractController
                         $sitting,
                         $item->id,
                         EventKind::HurtLater,
-                        actor: Actor::staff($this->who->staff()->id),
+                        actor: $this->who->actor(),
                         time: EventTime::now($this->clock->now(), $client->zone),
                     ));
                 }

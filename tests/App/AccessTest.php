@@ -7,6 +7,7 @@ namespace HandGarden\Tests\App;
 use HandGarden\Account\Role;
 use HandGarden\Assessment\Recording;
 use HandGarden\Assessment\RecordingKind;
+use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Device\DeviceKind;
 use HandGarden\Device\Device;
@@ -249,7 +250,7 @@ final class AccessTest extends GardenTestCase
                     $client->id,
                     $now,
                     painBefore: 1,
-                    byStaffId: $therapist->id,
+                    actor: Actor::staff($therapist->id),
                     startedAt: $now,
                 ),
             )->id;

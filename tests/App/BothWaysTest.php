@@ -10,6 +10,7 @@ use HandGarden\Client\Client;
 use HandGarden\Client\ScreeningAnswer;
 use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Content\Format\LogFormat;
+use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Proposal;
@@ -22,6 +23,8 @@ use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\Fold;
 use HandGarden\Core\Sitting\ItemEvent;
+use HandGarden\Core\Words\Phrase;
+use HandGarden\Core\Words\PhraseFormat;
 use HandGarden\Exchange\Case\CaseFile;
 use HandGarden\Planning\Briefs;
 use HandGarden\Planning\DoseSource;
@@ -97,11 +100,13 @@ final class BothWaysTest extends GardenTestCase
         return ['evidence' => \count($proposal->evidence)] + get_object_vars($proposal);
     }
 
-    /** @return list<array{string, array<string, float|int>, string}> */
+    /** @return list<array{string, array<string, float|int>, array<string, mixed>}> */
     private static function told(Routine $routine): array
     {
         return array_map(
-            static fn (Item $i): array => [$i->key(), DoseFormat::write($i->dose), $i->reason],
+            static fn (Item $i): array => [$i->key(), DoseFormat::write($i->dose), PhraseFormat::write(
+                $i->reason,
+            )],
             $routine->sequence->items,
         );
     }
@@ -158,7 +163,7 @@ final class BothWaysTest extends GardenTestCase
         $routine = SavedRoutine::byHand($client, RoutineKind::Home, $client->therapistId, $now);
         $items = [];
         foreach ($case->routine as $item) {
-            $items[] = new Item($item->rung, $item->hands, $item->dose, 'written');
+            $items[] = new Item($item->rung, $item->hands, $item->dose, Phrase::own('written'));
             $this->entities->persist(new PrescribedDose(
                 $client->clinicId,
                 $client->id,
@@ -198,7 +203,7 @@ final class BothWaysTest extends GardenTestCase
                 $client->id,
                 $line->day,
                 1,
-                byStaffId: $client->therapistId,
+                actor: Actor::staff($client->therapistId),
                 startedAt: $at,
             ));
             $rung = Cases::catalogue()->rung($line->rungId);
@@ -206,7 +211,7 @@ final class BothWaysTest extends GardenTestCase
                 $rung,
                 $line->hands,
                 $line->dose,
-                '',
+                Phrase::own(''),
             ));
             $told = LogFormat::told($lines[$line->id]);
             $item->keep(Fold::item([new ItemEvent('line', EventKind::Line, $at, $line->day, told: $told)]));

@@ -13,6 +13,7 @@ use HandGarden\Assessment\Visit;
 use HandGarden\Caseload\Caseload;
 use HandGarden\Client\Client;
 use HandGarden\Client\ScreeningAnswer;
+use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Measure\Reading;
@@ -137,7 +138,14 @@ abstract class GardenTestCase extends WebTestCase
     {
         $at ??= new \DateTimeImmutable();
         $sitting = $this->keep(
-            new Sitting($client->clinicId, $client->id, $at, 1, byStaffId: $staff->id, startedAt: $at),
+            new Sitting(
+                $client->clinicId,
+                $client->id,
+                $at,
+                1,
+                actor: Actor::staff($staff->id),
+                startedAt: $at,
+            ),
         );
         foreach ($this->service(Plan::class)->items($client) as $place => $item) {
             $this->keep(SittingItem::of($sitting, $place, $item));

@@ -8,7 +8,6 @@ use HandGarden\Account\Clinic;
 use HandGarden\Account\Role;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Sequence;
-use HandGarden\Core\Routine\SittingRules;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\PrescribedDose;
@@ -364,7 +363,7 @@ final class PlanTest extends OdalysTestCase
             \count(
                 array_filter(
                     $this->items(),
-                    static fn (Item $i): bool => SittingRules::isWarmUp($i) || SittingRules::isCoolDown($i),
+                    static fn (Item $i): bool => $i->isWarmUp() || $i->isCoolDown(),
                 ),
             ),
             'warm-up and closing are worth much now',

@@ -24,6 +24,16 @@ enum Hands: string
         return self::Each === $this ? 2 : 1;
     }
 
+    /** @return non-empty-list<Side> */
+    public function each(): array
+    {
+        return match ($this) {
+            self::Left => [Side::Left],
+            self::Right => [Side::Right],
+            self::Together, self::Each => [Side::Left, Side::Right],
+        };
+    }
+
     public function covers(Side $side): bool
     {
         return self::Together === $this || self::Each === $this || $this->value === $side->value;

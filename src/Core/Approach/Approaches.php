@@ -13,6 +13,7 @@ use HandGarden\Core\Measure\Finding\Settings;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
+use HandGarden\Core\Words\Phrase;
 
 /** The schools followed for one client. Defaults come from what is measured; a choice never lifts a caution. */
 final class Approaches
@@ -51,7 +52,7 @@ final class Approaches
     }
 
     /** Why the followed schools leave a rung out of a routine; null: they do not. */
-    public function refuses(Rung $rung, Side $side): ?string
+    public function refuses(Rung $rung, Side $side): ?Phrase
     {
         $refusal = match (true) {
             \in_array(ApproachTag::Squeezing, $rung->tags, true)
@@ -59,15 +60,19 @@ final class Approaches
                     Question::Squeezing,
                     School::B,
                     $side,
-                ) => ['No squeezing', Question::Squeezing],
+                ) => ['left_out.approach_no_squeezing', Question::Squeezing],
             \in_array(ApproachTag::Load, $rung->tags, true)
                 && $this->shakes()
-                && $this->follows(Question::Load, School::B, $side) => ['No weights', Question::Load],
+                && $this->follows(
+                    Question::Load,
+                    School::B,
+                    $side,
+                ) => ['left_out.approach_no_weights', Question::Load],
             \in_array(ApproachTag::GradedLoading, $rung->tags, true)
                 && $this->facts->has(Condition::Dystonia)
                 && $this->follows(Question::TaskDystonia, School::B, $side)
                 && true !== $this->known->value('felt_clearer', null, $side) => [
-                    'Mapping before loading',
+                    'left_out.approach_mapping_first',
                     Question::TaskDystonia,
                 ],
             default => null,
@@ -75,10 +80,9 @@ final class Approaches
 
         return null === $refusal
             ? null
-            : \sprintf(
-                'Approach: %s; %s',
-                lcfirst($refusal[0]),
-                $this->choice($refusal[1], $side)->because(),
+            : new Phrase(
+                $refusal[0],
+                ['because' => $this->choice($refusal[1], $side)->because()],
             );
     }
 
@@ -104,31 +108,31 @@ final class Approaches
         return new Choice($question, $default, $default, $reason);
     }
 
-    /** @return array{School, string} */
+    /** @return array{School, Phrase} */
     private function default(Question $question, Side $side): array
     {
         return match ($question) {
-            Question::Quieting => [School::A, 'Always for clients and helpers.'],
+            Question::Quieting => [School::A, new Phrase('approach_default.quieting.always')],
             Question::Wrist => $this->wrist($side),
             Question::Fist => true === $this->known->value('thumb_trapped', null, $side)
-                ? [School::B, 'The fingers hold the thumb down.']
-                : [School::A, 'Nothing holds the thumb down.'],
+                ? [School::B, new Phrase('approach_default.fist.held')]
+                : [School::A, new Phrase('approach_default.fist.free')],
             Question::Squeezing => $this->squeezing($side),
             Question::Load => $this->load($side),
             Question::Amount => [
                 School::A,
-                'Stretching and mobilising daily, in small sets by stamina; strength every second day.',
+                new Phrase('approach_default.amount.daily'),
             ],
-            Question::Counting => [School::A, 'Either will do, item by item.'],
+            Question::Counting => [School::A, new Phrase('approach_default.counting.either')],
             Question::TaskDystonia => [
                 School::B,
-                'Mapping first, then loading that ends before the cramp.',
+                new Phrase('approach_default.task_dystonia.mapping'),
             ],
-            Question::Tricks => [School::A, 'The task can start; the next rung withdraws it.'],
+            Question::Tricks => [School::A, new Phrase('approach_default.tricks.start')],
         };
     }
 
-    /** @return array{School, string} */
+    /** @return array{School, Phrase} */
     private function wrist(Side $side): array
     {
         $hand = new HandState($this->facts->measured->readings, $side);
@@ -136,45 +140,45 @@ final class Approaches
         if (null === $gain) {
             return [
                 School::A,
-                'Opening against wrist angle is not measured; a bent wrist forces nothing.',
+                new Phrase('approach_default.wrist.unknown'),
             ];
         }
-        $points = \sprintf('Opening gains %.0f points with the wrist bent', $gain['points']);
+        $points = ['points' => round($gain['points'])];
 
         return $gain['points'] >= $this->settings->gainPoints
-            ? [School::A, $points.'.']
-            : [School::B, $points.' only.'];
+            ? [School::A, new Phrase('approach_default.wrist.gains', $points)]
+            : [School::B, new Phrase('approach_default.wrist.gains_little', $points)];
     }
 
-    /** @return array{School, string} */
+    /** @return array{School, Phrase} */
     private function squeezing(Side $side): array
     {
         $tone = $this->known->value('tone_finger', null, $side);
         if (\is_float($tone) && $tone >= self::HIGH_TONE) {
-            return [School::B, 'Tone of the finger flexors is 2 or more.'];
+            return [School::B, new Phrase('approach_default.squeezing.tone')];
         }
         if (true === $this->known->value('curls', null, $side)) {
-            return [School::B, 'The hand curls and stays folded.'];
+            return [School::B, new Phrase('approach_default.squeezing.curls')];
         }
 
         return [
             School::A,
             \is_float($tone)
-                ? 'Tone is under 2 and the hand does not curl.'
-                : 'Nothing measured speaks against it.',
+                ? new Phrase('approach_default.squeezing.free')
+                : new Phrase('approach_default.squeezing.unknown'),
         ];
     }
 
-    /** @return array{School, string} */
+    /** @return array{School, Phrase} */
     private function load(Side $side): array
     {
         if (!$this->shakes()) {
-            return [School::A, 'No tremor and no Parkinson’s.'];
+            return [School::A, new Phrase('approach_default.load.steady')];
         }
 
         return true === $this->known->value('steady_gain', 'weight', $side)
-            ? [School::A, 'The steadying trial showed a gain with a light weight.']
-            : [School::B, 'No steadying trial has shown a gain with a light weight.'];
+            ? [School::A, new Phrase('approach_default.load.gain')]
+            : [School::B, new Phrase('approach_default.load.no_gain')];
     }
 
     private function shakes(): bool

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Approach;
 
+use HandGarden\Core\Words\Phrase;
+
 /** The school that is followed for one client: the default with its reason, or a therapist's with a note. */
 final readonly class Choice
 {
@@ -11,7 +13,7 @@ final readonly class Choice
         public Question $question,
         public School $school,
         public School $default,
-        public string $reason,
+        public Phrase $reason,
         public string $note = '',
     ) {
     }
@@ -22,8 +24,10 @@ final readonly class Choice
     }
 
     /** In a line, as it stands beside what it leaves out. */
-    public function because(): string
+    public function because(): Phrase
     {
-        return $this->isOwn() ? 'the therapist’s choice: '.$this->note : lcfirst($this->reason);
+        return $this->isOwn()
+            ? new Phrase('approach_default.by_therapist', ['note' => $this->note])
+            : $this->reason;
     }
 }

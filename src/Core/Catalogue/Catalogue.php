@@ -110,6 +110,27 @@ final class Catalogue
         return null !== $this->found($id);
     }
 
+    /** @return list<Ladder> whose standing rung may stand after a grip, the one to be tried first in front */
+    public function laddersThatLetGo(): array
+    {
+        $ladders = array_filter($this->ladders(), static fn (Ladder $l): bool => null !== $l->letsGo);
+        usort($ladders, static fn (Ladder $a, Ladder $b): int => $a->letsGo <=> $b->letsGo);
+
+        return $ladders;
+    }
+
+    /** What stands between heavy items for the same muscles. */
+    public function pause(): ?Rung
+    {
+        foreach ($this->rungs() as $rung) {
+            if (SittingRole::Pause === $rung->role) {
+                return $rung;
+            }
+        }
+
+        return null;
+    }
+
     public function askAlso(MoreRungs $more): void
     {
         $this->more = $more;

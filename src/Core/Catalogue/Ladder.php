@@ -6,7 +6,11 @@ namespace HandGarden\Core\Catalogue;
 
 final readonly class Ladder
 {
-    /** @param non-empty-list<Rung> $rungs easiest first */
+    /**
+     * @param non-empty-list<Rung> $rungs easiest first
+     * @param list<LadderPart>     $parts
+     * @param ?int                 $letsGo its standing rung lets go and may stand after a grip; 1 is tried first
+     */
     public function __construct(
         public string $key,
         public Strand $strand,
@@ -18,6 +22,8 @@ final readonly class Ladder
         public ?string $insteadBelow,
         public int $rounds,
         public array $rungs,
+        public array $parts = [],
+        public ?int $letsGo = null,
     ) {
     }
 
@@ -29,6 +35,11 @@ final readonly class Ladder
                 $this->rungs,
                 static fn (Rung $rung): bool => !$rung->doneOn->isPlacedOnce(),
             );
+    }
+
+    public function plays(LadderPart $part): bool
+    {
+        return \in_array($part, $this->parts, true);
     }
 
     /** A ladder that leads somewhere, unlike warm-up, mobilizing and closing items. */

@@ -22,6 +22,7 @@ final readonly class Rung
      * @param list<string>                                                           $easier    ids named as
      *     easier, beside the neighbour in the ladder
      * @param list<string>                                                           $harder
+     * @param list<RungPart>                                                         $parts
      * @param list<ProgressSpec>                                                     $progress
      * @param array{
      *     position: string,
@@ -63,6 +64,7 @@ final readonly class Rung
         public string $moves,
         public array $easier,
         public array $harder,
+        public array $parts = [],
     ) {
     }
 
@@ -82,6 +84,11 @@ final readonly class Rung
         }
 
         return false;
+    }
+
+    public function plays(RungPart $part): bool
+    {
+        return \in_array($part, $this->parts, true);
     }
 
     /** Time of a first week's item, in seconds. */
@@ -122,6 +129,7 @@ final readonly class Rung
             moves: $this->moves,
             easier: $this->easier,
             harder: $this->harder,
+            parts: $this->parts,
         );
     }
 }

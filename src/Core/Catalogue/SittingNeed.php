@@ -15,8 +15,8 @@ enum SittingNeed: string
     case StretchWhenTight = 'stretch when tight';
 
     /** The wrist eased back first. */
-    case WristEasedBack = 'wrist-ease-back';
+    case WristEasedBack = 'wrist eased back';
 
     /** The ball between the fingers first. */
-    case WedgeStretch = 'web-wedge-stretch';
+    case WebsOpened = 'webs opened';
 }

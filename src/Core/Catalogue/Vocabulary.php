@@ -147,6 +147,12 @@ final readonly class Vocabulary
         };
     }
 
+    /** Its argument is the angle of the wrist at which it is taken. */
+    public function isByWristAngle(string $code): bool
+    {
+        return str_starts_with($code, 'opening_') || 'release_tries_n' === $code;
+    }
+
     public function unitSign(string $code): string
     {
         return match (true) {

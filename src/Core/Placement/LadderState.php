@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Placement;
 
+use HandGarden\Core\Words\Phrase;
+
 enum LadderState: string
 {
     case Standing = 'standing';
@@ -13,15 +15,8 @@ enum LadderState: string
     case BelowFirst = 'below the first rung';
     case NoFit = 'no fit';
 
-    public function label(): string
+    public function words(): Phrase
     {
-        return match ($this) {
-            self::Standing => 'Stands here',
-            self::Complete => 'Top rung reached: keep it up or drop it',
-            self::Blocked => 'Blocked',
-            self::Measure => 'Needs measuring',
-            self::BelowFirst => 'Not yet on the first rung',
-            self::NoFit => 'Not for these conditions',
-        };
+        return new Phrase('ladder_state.'.str_replace(' ', '_', $this->value));
     }
 }

@@ -7,6 +7,7 @@ namespace HandGarden\Core\Placement;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Words\Phrase;
 
 /** A client who stands elsewhere on a ladder than before. */
 final readonly class PlacementChange
@@ -28,16 +29,18 @@ final readonly class PlacementChange
         return null === $from || null === $to ? null : $to - $from;
     }
 
-    public function words(): string
+    public function words(): Phrase
     {
-        $rungs = $this->rungs();
-
-        return match (true) {
-            null === $this->to => \sprintf('stood on %s, now on none', $this->from->name ?? ''),
-            null === $this->from => \sprintf('now on %s', $this->to->name),
-            null !== $rungs
-                && $rungs < 0 => \sprintf('from %s back to %s', $this->from->name, $this->to->name),
-            default => \sprintf('from %s up to %s', $this->from->name, $this->to->name),
+        $way = match (true) {
+            null === $this->to => 'off',
+            null === $this->from => 'on',
+            ($this->rungs() ?? 0) < 0 => 'down',
+            default => 'up',
         };
+
+        return new Phrase(
+            'placement_change.'.$way,
+            ['from' => $this->from->name ?? '', 'to' => $this->to->name ?? ''],
+        );
     }
 }

@@ -7,6 +7,7 @@ namespace HandGarden\Core\Progress;
 use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Core\Words\Phrase;
 
 /** A suggested change, with what speaks for it; a therapist decides. */
 final readonly class Proposal
@@ -18,7 +19,7 @@ final readonly class Proposal
     public function __construct(
         public ProposalKind $kind,
         public string $ruleId,
-        public string $text,
+        public Phrase $why,
         public array $evidence,
         public ?string $rungId = null,
         public ?Hands $hands = null,

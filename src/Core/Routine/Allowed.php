@@ -17,12 +17,12 @@ use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Placements;
+use HandGarden\Core\Words\Joint;
+use HandGarden\Core\Words\Phrase;
 
 /** Makes items of offered rungs: for which hand, with what dose; and notes why a rung may not come in. */
 final class Allowed
 {
-    private const RESTS = 'Suspended after a symptom until a therapist reopens it';
-
     /** @var array<string, LeftOut> */
     private array $refused = [];
 
@@ -47,9 +47,9 @@ final class Allowed
         return array_values($this->refused);
     }
 
-    public function refuse(string $label, string $reason): void
+    public function refuse(string $name, Phrase $reason): void
     {
-        $this->refused[$label.$reason] = new LeftOut($label, $reason);
+        $this->refused[serialize([$name, $reason])] = new LeftOut(Joint::Comma->of([$name]), $reason);
     }
 
     /**
@@ -67,9 +67,9 @@ final class Allowed
                 $this->brief->today,
             );
             if ($this->rests($item)) {
-                $this->refuse($item->rung->name, self::RESTS);
+                $this->refuse($item->rung->name, new Phrase('left_out.rests'));
             } elseif ([] !== $blocks) {
-                $this->refuse($item->rung->name, $blocks[0]->text());
+                $this->refuse($item->rung->name, $blocks[0]->words());
             } else {
                 $still[] = $item->withDose($this->shortened($item->rung, $item->dose));
             }
@@ -86,11 +86,15 @@ final class Allowed
         );
     }
 
-    /** An item as it would stand in the routine; null when it is not allowed, which is then noted. */
+    /**
+     * An item as it would stand in the routine; null when it is not allowed, which is then noted.
+     *
+     * @param ?Phrase $reason null: why the exercise is done at all
+     */
     public function item(
         Rung $rung,
         LadderPlacement $placed,
-        string $reason,
+        ?Phrase $reason,
         int $worth,
         ?string $block = null,
     ): ?Item {
@@ -110,18 +114,18 @@ final class Allowed
             $rung,
             $hands,
             $this->dose($rung, $hands),
-            '' === $reason ? $rung->words['why'] : $reason,
+            $reason ?? Phrase::own($rung->words['why']),
             block: $block,
             variant: $this->variant($rung, $placed->side),
             worth: $worth - $this->objective->ofThings($rung),
         );
         if ($this->rests($item)) {
-            $this->refuse($rung->name, self::RESTS);
+            $this->refuse($rung->name, new Phrase('left_out.rests'));
 
             return null;
         }
         if ($this->brief->edits->isForbidden($item)) {
-            $this->refuse($rung->name, 'Kept out by the therapist');
+            $this->refuse($rung->name, new Phrase('left_out.by_therapist'));
 
             return null;
         }
@@ -183,7 +187,7 @@ final class Allowed
         return $this->facts->measured->screening->shortened($dose, $rung, $this->brief->today);
     }
 
-    private function variant(Rung $rung, Side $side): ?string
+    private function variant(Rung $rung, Side $side): ?Phrase
     {
         if (!$rung->wantsFirmWrist) {
             return null;
@@ -192,10 +196,10 @@ final class Allowed
 
         return \is_float($hold) && $hold >= 5.0
             ? null
-            : 'Forearm and hand on the table or a rolled towel, wrist near straight';
+            : new Phrase('variant.firm_wrist');
     }
 
-    private function missingMaterial(Rung $rung): ?string
+    private function missingMaterial(Rung $rung): ?Phrase
     {
         $atHand = $this->facts->setting->materials;
         if (null === $atHand) {
@@ -203,8 +207,9 @@ final class Allowed
         }
         foreach ($rung->materials as $material) {
             if (!\in_array($material, $atHand, true)) {
-                return 'Not at hand: '.(
-                    $this->catalogue->handbook()->material($material)->label ?? $material
+                return new Phrase(
+                    'left_out.material',
+                    ['material' => $this->catalogue->handbook()->material($material)->label ?? $material],
                 );
             }
         }
@@ -212,7 +217,7 @@ final class Allowed
         return null;
     }
 
-    private function missingPerformer(Rung $rung): ?string
+    private function missingPerformer(Rung $rung): ?Phrase
     {
         foreach ($rung->performers as $performer) {
             $can = match ($performer) {
@@ -227,6 +232,6 @@ final class Allowed
             }
         }
 
-        return 'Nobody here who may do it';
+        return new Phrase('left_out.performer');
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
+use HandGarden\Core\Words\Phrase;
+
 /** What a routine would gain from one thing more. */
 final readonly class Alternative
 {
@@ -12,7 +14,7 @@ final readonly class Alternative
      * @param list<string> $adds names of what would come in
      */
     public function __construct(
-        public string $with,
+        public Phrase $with,
         public int $gain,
         public array $adds,
     ) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
+use HandGarden\Core\Words\Phrase;
+
 /** A hard rule that a routine does not keep; `item` is the place in the order, null for the whole. */
 final readonly class BrokenRule
 {
@@ -11,7 +13,7 @@ final readonly class BrokenRule
 
     public function __construct(
         public string $code,
-        public string $text,
+        public Phrase $words,
         public ?int $item = null,
     ) {
     }

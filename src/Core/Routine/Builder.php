@@ -5,17 +5,18 @@ declare(strict_types=1);
 namespace HandGarden\Core\Routine;
 
 use HandGarden\Core\Anatomy\Hands;
-use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\SittingRole;
-use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderState;
+use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Routine\Search\Compiler;
 use HandGarden\Core\Routine\Search\Found;
 use HandGarden\Core\Routine\Search\Search;
+use HandGarden\Core\Words\Joint;
+use HandGarden\Core\Words\Phrase;
 
 /** Builds the routine of one sitting; the same brief gives the same routine. */
 final readonly class Builder
@@ -44,7 +45,7 @@ final readonly class Builder
             $found->value,
             $found->bound,
             leftOut: [
-                ...(new WhyNot($rules, $brief->limits))->leftOut($groups, $found->items),
+                ...(new WhyNot($rules))->leftOut($groups, $found->items),
                 ...$candidates->refused(),
             ],
         );
@@ -57,11 +58,15 @@ final readonly class Builder
             $brief->limits->withMinutes($brief->limits->minutes + self::MORE_MINUTES),
         );
 
-        return $this->instead(self::MORE_MINUTES.' more minutes', $now, $longer);
+        return $this->instead(
+            new Phrase('alternative.minutes', ['minutes' => self::MORE_MINUTES]),
+            $now,
+            $longer,
+        );
     }
 
     /** What another brief would add, where everything that is possible now stays possible; null when nothing. */
-    public function instead(string $with, Routine $now, Brief $brief): ?Alternative
+    public function instead(Phrase $with, Routine $now, Brief $brief): ?Alternative
     {
         $candidates = new Candidates($this->catalogue, $brief);
         $found = $this->search($brief, $candidates->groups(), $candidates->known(), $now->value + 1);
@@ -151,53 +156,16 @@ final readonly class Builder
 
     private function rules(KnownFacts $known, ClientFacts $facts, Limits $limits): SittingRules
     {
-        $tone = $tight = [];
-        foreach (Side::cases() as $side) {
-            $rank = $known->value('tone_finger', null, $side);
-            if (\is_float($rank)) {
-                $tone[$side->value] = $rank;
-            } elseif (\in_array($side, $facts->people->unaffected, true)) {
-                $tone[$side->value] = 0.0;
-            }
-            if (
-                \in_array($side, $facts->people->affected, true)
-                    && (
-                        ($tone[$side->value] ?? 2.0) >= 2.0
-                        || true === $known->value('curls', null, $side)
-                    )
-            ) {
-                $tight[] = $side;
-            }
-        }
-        $tightHandOpening = false;
-        $ofStrand = [Strand::Grip->value => [], Strand::Open->value => []];
-        foreach ($this->catalogue->ladders() as $ladder) {
-            $tightHandOpening = $tightHandOpening
-                || ('stretch-1' === $ladder->key && [] !== $ladder->fittingRungs(
-                    $facts->people->conditions,
-                ));
-            foreach (isset($ofStrand[$ladder->strand->value]) ? $ladder->rungs : [] as $rung) {
-                $ofStrand[$ladder->strand->value][$rung->id] = true;
-            }
-        }
-
-        return new SittingRules(
-            $limits,
-            $tone,
-            $tightHandOpening,
-            $tight,
-            gripping: $ofStrand[Strand::Grip->value],
-            lettingGo: $ofStrand[Strand::Open->value],
-        );
+        return SittingRules::for($limits, HandsAtWork::from($this->catalogue, $known, $facts));
     }
 
     /** Shaking loose is replaced by a still rest where a quick movement or the shoulder speaks against it. */
     private function pause(KnownFacts $known, ClientFacts $facts): ?Item
     {
-        if (!$this->catalogue->hasRung('shake-loose-pause')) {
+        $rung = $this->catalogue->pause();
+        if (null === $rung) {
             return null;
         }
-        $rung = $this->catalogue->rung('shake-loose-pause');
         $still = false;
         foreach ($facts->people->affected as $side) {
             $tone = $known->value('tone_finger', null, $side);
@@ -210,9 +178,9 @@ final readonly class Builder
             $rung,
             Hands::Together,
             $rung->startDose,
-            'A pause between heavy items for the same muscles',
+            new Phrase('reason.pause'),
             block: null,
-            variant: $still ? 'Still rest: hands open on the lap, one long out-breath' : null,
+            variant: $still ? new Phrase('variant.still_rest') : null,
             isPause: true,
         );
     }
@@ -220,19 +188,17 @@ final readonly class Builder
     /**
      * @param list<OptionGroup> $groups
      *
-     * @return list<string>
+     * @return non-empty-list<Phrase>
      */
     private function obstacles(Brief $brief, array $groups): array
     {
         $reasons = [];
         if (\in_array(Decided::EVERYTHING, $brief->facts->decided->suspended, true)) {
-            return [
-                'The routine is suspended after a symptom; a therapist reopens it under Decisions.',
-            ];
+            return [new Phrase('nothing_fits.suspended')];
         }
         foreach ($brief->placements->ladders as $placed) {
             foreach ($placed->next->screening ?? [] as $block) {
-                $reasons[$block->text()] = $block->text();
+                $reasons[$block->question->id] = $block->words();
             }
         }
         if ([] !== $reasons) {
@@ -240,17 +206,16 @@ final readonly class Builder
         }
         foreach ($brief->placements->ladders as $placed) {
             if (LadderState::Measure === $placed->state) {
-                $reasons[] = $placed->ladder->name.' waits for measuring.';
+                $reasons[] = new Phrase('nothing_fits.measure', ['ladder' => $placed->ladder->name]);
             }
         }
         $pins = array_map(static fn (Item $i): string => $i->rung->name, $brief->edits->pinned);
         if ([] !== $pins) {
             return [
-                \sprintf(
-                    'What is kept in (%s) does not fit into %d minutes with a warm-up and a closing item.',
-                    implode(', ', $pins),
-                    $brief->limits->minutes,
-                ),
+                new Phrase('nothing_fits.kept', [
+                    'items' => Joint::Comma->of($pins),
+                    'minutes' => $brief->limits->minutes,
+                ]),
             ];
         }
 
@@ -262,7 +227,7 @@ final readonly class Builder
      *
      * @param list<OptionGroup> $groups
      *
-     * @return non-empty-list<string>
+     * @return non-empty-list<Phrase>
      */
     private function missingParts(Brief $brief, array $groups): array
     {
@@ -272,34 +237,36 @@ final readonly class Builder
         $reasons = [];
         foreach (
             [
-                'warm-up' => [SittingRules::isWarmUp(...), SittingRole::WarmUp],
-                'closing item' => [SittingRules::isCoolDown(...), SittingRole::CoolDown],
-            ] as $words => [$is, $role]
+                [SittingRole::WarmUp, static fn (Item $i): bool => $i->isWarmUp()],
+                [SittingRole::CoolDown, static fn (Item $i): bool => $i->isCoolDown()],
+            ] as [$role, $is]
         ) {
-            if ([] !== array_filter($items, $is)) {
-                continue;
+            if ([] === array_filter($items, $is)) {
+                $reasons[] = self::noneOf($role, $brief->placements);
             }
-            $near = [];
-            foreach ($brief->placements->ladders as $placed) {
-                $rung = $placed->next?->rung;
-                if ($rung?->role === $role) {
-                    $near[] = $rung->name.': '.$placed->next->state->value;
-                }
-            }
-            $reasons[] = \sprintf(
-                'No %s is allowed%s.',
-                $words,
-                [] === $near ? ', none fits these conditions' : ' ('.implode('; ', $near).')',
-            );
         }
 
         return [] === $reasons
-            ? [
-                \sprintf(
-                    'A warm-up and a cool-down do not fit into %d minutes together with anything else.',
-                    $brief->limits->minutes,
-                ),
-            ]
+            ? [new Phrase('nothing_fits.minutes', ['minutes' => $brief->limits->minutes])]
             : $reasons;
+    }
+
+    private static function noneOf(SittingRole $role, Placements $placements): Phrase
+    {
+        $near = [];
+        foreach ($placements->ladders as $placed) {
+            $next = $placed->next;
+            if (null !== $next && $next->rung->role === $role) {
+                $near[] = new Phrase(
+                    'nothing_fits.near',
+                    ['rung' => $next->rung->name, 'state' => $next->state->value],
+                );
+            }
+        }
+
+        return new Phrase(
+            [] === $near ? 'nothing_fits.none_fits' : 'nothing_fits.none_allowed',
+            ['role' => $role->value] + ([] === $near ? [] : ['near' => Joint::Semicolon->of($near)]),
+        );
     }
 }

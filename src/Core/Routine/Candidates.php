@@ -10,17 +10,19 @@ use HandGarden\Core\Approach\Question;
 use HandGarden\Core\Approach\School;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\LadderKind;
+use HandGarden\Core\Catalogue\LadderPart;
 use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Catalogue\RungPart;
 use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderPlacement;
+use HandGarden\Core\Words\Joint;
+use HandGarden\Core\Words\Phrase;
 
 /** What may come into a sitting, all of it, in the order of a sitting: warm-up, the strands by rank, closing. */
 final class Candidates
 {
-    /** Ladders whose standing rung lets go, best first. */
-    private const RELEASE = ['open-3', 'open-1', 'open-4'];
     private const MOST_VARIETY_DAYS = 5;
 
     private readonly KnownFacts $known;
@@ -100,7 +102,7 @@ final class Candidates
     /** The sound arm carries the weak one only while that does not lift alone. */
     private function isCarriedForNothing(LadderPlacement $placed): bool
     {
-        return 'mobilize-1' === $placed->ladder->key
+        return $placed->ladder->plays(LadderPart::WhileArmIsWeak)
             && true === $this->known->value('arm_lifts_alone', null, $placed->side);
     }
 
@@ -109,7 +111,7 @@ final class Candidates
         $weights = $this->brief->weights;
         $main = SittingRole::Main === $rung->role;
         $item = $this->allowed
-            ->item($rung, $placed, $main ? $this->reason($placed) : '', match ($rung->role) {
+            ->item($rung, $placed, $main ? $this->reason($placed) : null, match ($rung->role) {
                 SittingRole::WarmUp, SittingRole::CoolDown => $weights->frame,
                 SittingRole::Preparation => $weights->preparation,
                 default => $this->worth($placed),
@@ -145,7 +147,7 @@ final class Candidates
         $item = $this->allowed->item(
             $rung,
             $placed,
-            $this->reason($placed).$this->onTricks($placed, $rung),
+            $this->onTricks($placed, $rung, $this->reason($placed)),
             $this->worth($placed) + $this->approaches->prefers($rung, $placed->side),
         );
         if (null === $item) {
@@ -190,7 +192,7 @@ final class Candidates
             }
         }
         if ([] === $options && [] !== $items) {
-            $this->allowed->refuse($placed->ladder->name, 'Nothing to let go with stands after it');
+            $this->allowed->refuse($placed->ladder->name, new Phrase('left_out.no_release'));
         }
 
         return [] === $options ? null : new OptionGroup($placed->ladder->name, $options);
@@ -200,15 +202,15 @@ final class Candidates
     private function releases(Side $side): array
     {
         $items = [];
-        foreach (self::RELEASE as $key) {
-            $opening = $this->brief->placements->find($key, $side);
+        foreach ($this->catalogue->laddersThatLetGo() as $ladder) {
+            $opening = $this->brief->placements->find($ladder->key, $side);
             $rung = $opening?->standingRung();
             $item = null === $opening || null === $rung
                 ? null
                 : $this->allowed->item(
                     $rung,
                     $opening,
-                    'Lets go after gripping',
+                    new Phrase('reason.lets_go'),
                     $this->worth($opening),
                 );
             if (null !== $item) {
@@ -236,7 +238,7 @@ final class Candidates
                     fn (Rung $r): ?Item => $this->allowed->item(
                         $r,
                         $placed,
-                        $trained ? $this->reason($placed) : '',
+                        $trained ? $this->reason($placed) : null,
                         0,
                         block: $block,
                     ),
@@ -267,7 +269,7 @@ final class Candidates
     {
         if (
             \count($rungs) > 1
-            && 'stretch-1' === $placed->ladder->key
+            && $placed->ladder->plays(LadderPart::TightHandOpening)
             && $this->approaches->follows(Question::Fist, School::B, $placed->side)
         ) {
             [$rungs[0], $rungs[1]] = [$rungs[1], $rungs[0]]; // fingers first
@@ -294,41 +296,43 @@ final class Candidates
      */
     private function closingOfChain(LadderPlacement $chain, string $block): ?Item
     {
-        $opening = 'stretch-1' === $chain->ladder->key
-            ? $this->brief->placements->find('open-1', $chain->side)
-            : null;
-        $rung = $opening?->standingRung();
+        if (!$chain->ladder->plays(LadderPart::TightHandOpening)) {
+            return null;
+        }
+        foreach ($this->brief->placements->ladders as $placed) {
+            $rung = $placed->side === $chain->side ? $placed->standingRung() : null;
+            if (null !== $rung && $rung->plays(RungPart::EndsTightOpening)) {
+                return $this->allowed->item(
+                    $rung,
+                    $placed,
+                    $this->reason($placed),
+                    $this->worth($placed),
+                    block: $block,
+                );
+            }
+        }
 
-        return null === $opening || null === $rung || 'close-and-open' !== $rung->id
-            ? null
-            : $this->allowed->item(
-                $rung,
-                $opening,
-                $this->reason($opening),
-                $this->worth($opening),
-                block: $block,
-            );
+        return null;
     }
 
     /** On the first rung of a climb a task may start with a trick movement, or may not: practitioners disagree. */
-    private function onTricks(LadderPlacement $placed, Rung $rung): string
+    private function onTricks(LadderPlacement $placed, Rung $rung, Phrase $reason): Phrase
     {
         $fitting = $placed->ladder->fittingRungs($this->brief->facts->people->conditions);
         if (!$placed->ladder->isTrained() || \count($fitting) < 2 || $fitting[0] !== $rung) {
-            return '';
+            return $reason;
         }
+        $mayStart = $this->approaches->follows(Question::Tricks, School::A, $placed->side);
 
-        return $this->approaches->follows(Question::Tricks, School::A, $placed->side)
-            ? '. A trick movement is allowed here so that it starts; the next rung withdraws it'
-            : '. No trick movements, on this rung either';
+        return new Phrase(
+            $mayStart ? 'reason.with_tricks' : 'reason.without_tricks',
+            ['reason' => $reason],
+        );
     }
 
     private function leadIn(LadderPlacement $placed, Item $item): ?Item
     {
-        if (
-            'base-1' !== $placed->ladder->key
-            || ($placed->ladder->positionOf($item->rung->id) ?? 9) > 4
-        ) {
+        if (!$item->rung->plays(RungPart::IsWoken)) {
             return null;
         }
         foreach ($this->brief->placements->ladders as $other) {
@@ -337,7 +341,7 @@ final class Candidates
                     return $this->allowed->item(
                         $rung,
                         $other,
-                        'Wakes the muscle for the lift that follows',
+                        new Phrase('reason.wakes'),
                         $this->brief->weights->leadIn,
                     );
                 }
@@ -355,13 +359,15 @@ final class Candidates
         );
     }
 
-    private function reason(LadderPlacement $placed): string
+    private function reason(LadderPlacement $placed): Phrase
     {
         $why = null !== $placed->override
-            ? 'Set by the therapist: '.$placed->override->note
-            : 'Stands on this rung of '.$placed->ladder->name;
+            ? new Phrase('reason.set', ['note' => $placed->override->note])
+            : new Phrase('reason.stands', ['ladder' => $placed->ladder->name]);
         $serves = $this->brief->goals->servedBy($placed->ladder->key);
 
-        return [] === $serves ? $why : $why.'; leads to: '.implode(', ', $serves);
+        return [] === $serves
+            ? $why
+            : new Phrase('reason.leads_to', ['reason' => $why, 'goals' => Joint::Comma->of($serves)]);
     }
 }

@@ -101,8 +101,8 @@ final readonly class Draft
         $at = \count($this->items);
         while (
             $at > 0
-            && SittingRules::isCoolDown($this->items[$at - 1])
-            && !SittingRules::isCoolDown($item)
+            && $this->items[$at - 1]->isCoolDown()
+            && !$item->isCoolDown()
         ) {
             --$at;
         }

@@ -9,13 +9,17 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Catalogue\SittingRole;
+use HandGarden\Core\Words\Phrase;
 
 /** One rung with its dose in a sitting. */
 final readonly class Item
 {
+    private const HEAVY_FROM = 3;
+
     /**
      * @param ?string $block   key of the chain it belongs to; items of one block count as one home item
-     * @param ?string $variant how it differs from the plain rung, such as a supported wrist
+     * @param ?Phrase $variant how it differs from the plain rung, such as a supported wrist
      * @param ?Kept   $kept    what a therapist decided about it; null: the builder's own choice
      * @param int     $worth   what it brings to the objective by itself, in points
      */
@@ -23,9 +27,9 @@ final readonly class Item
         public Rung $rung,
         public Hands $hands,
         public Dose $dose,
-        public string $reason,
+        public Phrase $reason,
         public ?string $block = null,
-        public ?string $variant = null,
+        public ?Phrase $variant = null,
         public ?Kept $kept = null,
         public bool $isPause = false,
         public int $worth = 0,
@@ -94,6 +98,32 @@ final readonly class Item
             isPause: $this->isPause,
             worth: $points,
         );
+    }
+
+    public function isHeavy(): bool
+    {
+        return !$this->isPause && $this->rung->intensity >= self::HEAVY_FROM;
+    }
+
+    public function isWarmUp(): bool
+    {
+        return !$this->isPause && SittingRole::WarmUp === $this->rung->role;
+    }
+
+    public function isCoolDown(): bool
+    {
+        return SittingRole::CoolDown === $this->rung->role;
+    }
+
+    public function grips(): bool
+    {
+        foreach ($this->isPause ? [] : $this->rung->loads as $load) {
+            if ($load->grips()) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     public function covers(Side $side): bool

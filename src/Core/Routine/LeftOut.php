@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
+use HandGarden\Core\Words\Joined;
+use HandGarden\Core\Words\Phrase;
+
 /** Something that might have been in the routine, and why it is not. */
 final readonly class LeftOut
 {
     public function __construct(
-        public string $label,
-        public string $reason,
+        public Phrase|Joined $label,
+        public Phrase $reason,
     ) {
     }
 }

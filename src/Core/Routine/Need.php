@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
+use HandGarden\Core\Words\Phrase;
+
 /** Something that has to stand earlier in the sitting than an item. */
 final readonly class Need
 {
@@ -13,7 +15,7 @@ final readonly class Need
      */
     public function __construct(
         public string $key,
-        public string $text,
+        public Phrase $words,
         private \Closure $metBy,
     ) {
     }

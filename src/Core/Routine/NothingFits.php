@@ -5,12 +5,30 @@ declare(strict_types=1);
 namespace HandGarden\Core\Routine;
 
 use HandGarden\Core\CoreError;
+use HandGarden\Core\Explained;
+use HandGarden\Core\Words\Joint;
+use HandGarden\Core\Words\Phrase;
 
-final class NothingFits extends \DomainException implements CoreError
+final class NothingFits extends \DomainException implements CoreError, Explained
 {
-    /** @param list<string> $reasons */
+    private const MOST_REASONS = 4;
+
+    private function __construct(
+        private readonly Phrase $why,
+    ) {
+        parent::__construct($why->code);
+    }
+
+    /** @param non-empty-list<Phrase> $reasons */
     public static function because(array $reasons): self
     {
-        return new self('No routine can be made: '.implode(' ', \array_slice($reasons, 0, 4)));
+        $first = \array_slice($reasons, 0, self::MOST_REASONS);
+
+        return new self(new Phrase('nothing_fits.because', ['reasons' => Joint::Sentences->of($first)]));
+    }
+
+    public function why(): Phrase
+    {
+        return $this->why;
     }
 }

@@ -8,6 +8,7 @@ use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Words\Phrase;
 
 /** The same routine built again with one material more, or with a helper: is it worth asking for? */
 final readonly class WhatElse
@@ -27,7 +28,7 @@ final readonly class WhatElse
         $alternatives = [];
         foreach ($this->missing($brief->placements, $brief->facts) as $key) {
             $alternatives[] = $builder->instead(
-                $this->catalogue->handbook()->material($key)->label ?? $key,
+                Phrase::own($this->catalogue->handbook()->material($key)->label ?? $key),
                 $now,
                 $brief->withClient(
                     $brief->placements,
@@ -40,7 +41,7 @@ final readonly class WhatElse
         if (!$brief->facts->setting->helperHere) {
             $helped = $brief->facts->withSetting($setting->withHelper());
             $alternatives[] = $builder->instead(
-                'A helper',
+                new Phrase('alternative.helper'),
                 $now,
                 $brief->withClient(
                     (new Placer($this->catalogue))->place($helped, $brief->today),
@@ -56,7 +57,7 @@ final readonly class WhatElse
             static fn (
                 Alternative $a,
                 Alternative $b,
-            ): int => [$b->gain, $a->with] <=> [$a->gain, $b->with],
+            ): int => [$b->gain, $a->adds] <=> [$a->gain, $b->adds],
         );
 
         return array_values(

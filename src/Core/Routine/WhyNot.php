@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace HandGarden\Core\Routine;
 
 use HandGarden\Core\Anatomy\Hands;
+use HandGarden\Core\Words\Joint;
+use HandGarden\Core\Words\Phrase;
 
 /** The rule that keeps a candidate out of a routine, in the order a therapist would ask. */
 final readonly class WhyNot
 {
     public function __construct(
         private SittingRules $rules,
-        private Limits $limits,
     ) {
     }
 
@@ -33,52 +34,24 @@ final readonly class WhyNot
                 ),
             );
             if ([] !== $missing) {
-                $label = implode(
-                    ', ',
-                    array_map(
-                        static fn (Item $i): string => $i->rung->name.(
-                            Hands::Together === $i->hands || Hands::Each === $i->hands
-                                ? ''
-                                : ' ('.$i->hands->value.')'
-                        ),
-                        $missing,
-                    ),
+                $out[] = new LeftOut(
+                    Joint::Comma->of(array_map(self::label(...), $missing)),
+                    $this->rules->whyLeftOut($chosen, $missing) ?? new Phrase('left_out.others'),
                 );
-                $out[] = new LeftOut($label, $this->binding($missing, $chosen));
             }
         }
 
         return $out;
     }
 
-    /**
-     * @param non-empty-list<Item> $missing
-     * @param list<Item>           $chosen
-     */
-    private function binding(array $missing, array $chosen): string
+    private static function label(Item $item): Phrase|string
     {
-        $needs = $this->rules->missingBefore($chosen, $missing[0]);
-        $sequence = new Sequence([...$chosen, ...$missing]);
-        $over = $sequence->seconds() - $this->limits->seconds();
-
-        return match (true) {
-            [] !== $needs => ucfirst($needs[0]),
-            $over > 0 => \sprintf(
-                'Time: %d:%02d more than the %d minutes',
-                intdiv($over, 60),
-                $over % 60,
-                $this->limits->minutes,
+        return match ($item->hands) {
+            Hands::Together, Hands::Each => $item->rung->name,
+            Hands::Left, Hands::Right => new Phrase(
+                'left_out.item',
+                ['item' => $item->rung->name, 'hand' => $item->hands->value],
             ),
-            $sequence->effort() > $this->limits->effortBudget() => \sprintf(
-                'Effort: %.0f of %.0f',
-                $sequence->effort(),
-                $this->limits->effortBudget(),
-            ),
-            $sequence->homeItems() > $this->limits->homeItems => \sprintf(
-                'Number of items: at most %d at home',
-                $this->limits->homeItems,
-            ),
-            default => 'Others serve the goals better',
         };
     }
 }

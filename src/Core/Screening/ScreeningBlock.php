@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Screening;
 
+use HandGarden\Core\Words\Phrase;
+
 final readonly class ScreeningBlock
 {
     public function __construct(
@@ -12,10 +14,10 @@ final readonly class ScreeningBlock
     ) {
     }
 
-    public function text(): string
+    public function words(): Phrase
     {
         return Answer::NotAsked === $this->answer
-            ? 'Not asked yet: '.$this->question->text
-            : $this->question->consequence;
+            ? new Phrase('screening.not_asked', ['question' => $this->question->text])
+            : Phrase::own($this->question->consequence);
     }
 }

@@ -6,13 +6,14 @@ namespace HandGarden\Core\Week;
 
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Words\Phrase;
 
 /** One day: when, what, and what could not be. */
 final readonly class PlannedDay
 {
     /**
      * @param list<Item>   $items     empty: nothing that day
-     * @param list<string> $conflicts what was left out and why
+     * @param list<Phrase> $conflicts what was left out and why
      */
     public function __construct(
         public \DateTimeImmutable $day,

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Week;
 
+use HandGarden\Core\Words\Phrase;
+
 /** A routine spread over seven days. */
 final readonly class Week
 {
     /**
      * @param list<PlannedDay> $days      Monday first
-     * @param list<string>     $conflicts of the whole week
+     * @param list<Phrase>     $conflicts of the whole week
      */
     public function __construct(
         public array $days,

@@ -11,6 +11,7 @@ use HandGarden\Core\Routine\BrokenRule;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Sequence;
 use HandGarden\Core\Routine\SittingRules;
+use HandGarden\Core\Words\Phrase;
 
 /**
  * Spreads a routine over a week: training days as evenly as busy times allow, what stretches and calms on the
@@ -42,10 +43,9 @@ final readonly class WeekPlanner
         $training = self::spread($free, $helped, $input->daysPerWeek);
         $conflicts = \count($training) < $input->daysPerWeek
             ? [
-                \sprintf(
-                    '%d of %d training days have room for the whole sitting: shorten it, or free a time.',
-                    \count($training),
-                    $input->daysPerWeek,
+                new Phrase(
+                    'week.few_days',
+                    ['room' => \count($training), 'wanted' => $input->daysPerWeek],
                 ),
             ]
             : [];
@@ -57,11 +57,7 @@ final readonly class WeekPlanner
             )
             && \count($strength) < min(3, \count($training))
         ) {
-            $conflicts[] = \sprintf(
-                'Strength on %d day%s only: never on two days running.',
-                \count($strength),
-                1 === \count($strength) ? '' : 's',
-            );
+            $conflicts[] = new Phrase('week.few_strength_days', ['days' => \count($strength)]);
         }
         $days = [];
         for ($weekday = 0; $weekday < 7; ++$weekday) {
@@ -123,10 +119,7 @@ final readonly class WeekPlanner
                 array_filter($wanted, static fn (Item $i): bool => !self::isForHelper($i)),
             );
             foreach (array_filter($wanted, self::isForHelper(...)) as $item) {
-                $conflicts[] = \sprintf(
-                    '%s: the helper is not there at a free time.',
-                    $item->rung->name,
-                );
+                $conflicts[] = new Phrase('week.helper_away', ['item' => $item->rung->name]);
             }
             $wanted = \count($alone) === \count($wanted) ? $wanted : $this->legal($alone, $conflicts);
             $slot = [] === $wanted
@@ -139,7 +132,7 @@ final readonly class WeekPlanner
                 null,
                 [],
                 $isTraining,
-                conflicts: [...$conflicts, 'No free time that is long enough.'],
+                conflicts: [...$conflicts, new Phrase('week.no_time')],
             );
         }
 
@@ -156,28 +149,36 @@ final readonly class WeekPlanner
      * Leaving one item out may take from another what it needs before it: that one goes too, and is named.
      *
      * @param list<Item>   $items
-     * @param list<string> $conflicts
+     * @param list<Phrase> $conflicts
      *
      * @return list<Item>
      */
     private function legal(array $items, array &$conflicts): array
     {
         do {
-            $broken = array_values(
-                array_filter(
-                    $this->rules->broken($items),
-                    static fn (BrokenRule $b): bool => null !== $b->item,
-                ),
-            );
-            $at = $broken[0]->item ?? null;
-            if (null !== $at) {
-                $conflicts[] = \sprintf('%s: %s', $items[$at]->rung->name, lcfirst($broken[0]->text));
+            $first = $this->firstBroken($items);
+            $at = $first?->item;
+            if (null !== $first && null !== $at) {
+                $conflicts[] = $first->words;
                 unset($items[$at]);
                 $items = array_values($items);
             }
         } while (null !== $at && [] !== $items);
 
         return $items;
+    }
+
+    /** @param list<Item> $items */
+    private function firstBroken(array $items): ?BrokenRule
+    {
+        $first = null;
+        foreach ($this->rules->broken($items) as $rule) {
+            if (null !== $rule->item && $rule->item < ($first->item ?? \PHP_INT_MAX)) {
+                $first = $rule;
+            }
+        }
+
+        return $first;
     }
 
     private function slot(WeekInput $input, int $weekday, int $seconds, bool $withHelper): ?Slot

@@ -29,6 +29,8 @@ use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\Fold;
+use HandGarden\Core\Words\Phrase;
+use HandGarden\Core\Words\PhraseFormat;
 use HandGarden\Planning\DoseSource;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
@@ -270,7 +272,7 @@ final readonly class DemoClients
                 $client->id,
                 $day,
                 painBefore: $sitting->get('pain')->int(),
-                byStaffId: $staff->id,
+                actor: Actor::staff($staff->id),
                 startedAt: $at,
             );
             $record->finishedAt = $at->modify('+25 minutes');
@@ -296,11 +298,10 @@ final readonly class DemoClients
                         $client->clinicId,
                         $client->id,
                         $item->key(),
-                        \sprintf(
-                            '%s: new tingling or numbness on %s.',
-                            $item->rung->name,
-                            $day->format('j M'),
-                        ),
+                        PhraseFormat::write(new Phrase(
+                            'suspension.tingling',
+                            ['item' => $item->rung->name, 'on' => Phrase::day($day)],
+                        )),
                         at: $at,
                     );
                     $this->reopen($suspension, $of, $staff);
@@ -347,7 +348,7 @@ final readonly class DemoClients
             $sitting,
             $planned->id,
             EventKind::Line,
-            actor: Actor::staff($sitting->byStaffId),
+            actor: $sitting->actor(),
             time: $time,
             body: $body,
         );
@@ -370,7 +371,7 @@ final readonly class DemoClients
             $sitting,
             null,
             $kind,
-            actor: Actor::staff($sitting->byStaffId),
+            actor: $sitting->actor(),
             time: EventTime::now($at, $client->zone),
             body: $body,
         );

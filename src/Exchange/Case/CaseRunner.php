@@ -9,14 +9,13 @@ use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Proposer;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\WhatElse;
-use Symfony\Contracts\Translation\TranslatorInterface;
 
 /** The three questions a case can be asked, without a database. */
 final readonly class CaseRunner
 {
     public function __construct(
         private CatalogueStore $catalogue,
-        private TranslatorInterface $words,
+        private ResultWriter $writer,
         private string $schemaFile,
     ) {
     }
@@ -31,7 +30,7 @@ final readonly class CaseRunner
     /** @return array<string, mixed> */
     public function place(CaseFile $case): array
     {
-        return (new ResultWriter($this->catalogue->get(), $this->words))->placements(
+        return $this->writer->placements(
             (new Placer($this->catalogue->get()))->place($case->facts, $case->today),
         );
     }
@@ -43,7 +42,7 @@ final readonly class CaseRunner
         $brief = $case->brief((new Placer($catalogue))->place($case->facts, $case->today));
         $routine = (new Builder($catalogue))->build($brief);
 
-        return (new ResultWriter($catalogue, $this->words))->routine(
+        return $this->writer->routine(
             $routine,
             (new WhatElse($catalogue))->of($routine, $brief),
         );
@@ -54,7 +53,7 @@ final readonly class CaseRunner
     {
         $catalogue = $this->catalogue->get();
 
-        return (new ResultWriter($catalogue, $this->words))->proposals(
+        return $this->writer->proposals(
             (new Proposer($catalogue))->propose(
                 $case->routine,
                 $case->log,

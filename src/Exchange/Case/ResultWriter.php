@@ -5,30 +5,26 @@ declare(strict_types=1);
 namespace HandGarden\Exchange\Case;
 
 use HandGarden\Content\Format\DoseFormat;
-use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Needed;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\RungPlacement;
 use HandGarden\Core\Placement\RungState;
-use HandGarden\Core\Placement\Words;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Routine\Alternative;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\LeftOut;
 use HandGarden\Core\Routine\Routine;
-use Symfony\Contracts\Translation\TranslatorInterface;
+use HandGarden\Library\PlacementWords;
+use HandGarden\Web\Wording;
 
 /** Results as named values, ready to be printed as JSON. */
 final readonly class ResultWriter
 {
-    private Words $words;
-
     public function __construct(
-        Catalogue $catalogue,
-        private TranslatorInterface $translator,
+        private PlacementWords $words,
+        private Wording $wording,
     ) {
-        $this->words = new Words($catalogue);
     }
 
     /** @return array<string, mixed> */
@@ -71,23 +67,29 @@ final readonly class ResultWriter
             'value' => $routine->value,
             'value_at_most' => $routine->bound,
             'proved_best' => $routine->isProvedBest(),
-            'items' => array_map(static fn (Item $i): array => array_filter([
+            'items' => array_map(fn (Item $i): array => array_filter([
                 'rung' => $i->rung->id,
                 'name' => $i->rung->name,
                 'hands' => $i->hands->value,
                 'dose' => DoseFormat::write($i->dose),
                 'seconds' => $i->seconds(),
                 'block' => $i->block,
-                'variant' => $i->variant,
-                'reason' => $i->reason,
+                'variant' => null === $i->variant ? null : $this->wording->say($i->variant),
+                'variant_code' => $i->variant?->code,
+                'reason' => $this->wording->say($i->reason),
+                'reason_code' => $i->reason->code,
             ], static fn (mixed $v): bool => null !== $v), $routine->sequence->items),
             'left_out' => array_map(
-                static fn (LeftOut $l): array => ['what' => $l->label, 'why' => $l->reason],
+                fn (LeftOut $l): array => [
+                    'what' => $this->wording->say($l->label),
+                    'why' => $this->wording->sentence($l->reason),
+                    'why_code' => $l->reason->code,
+                ],
                 $routine->leftOut,
             ),
             'what_would_add' => array_map(
-                static fn (Alternative $a): array => [
-                    'with' => $a->with,
+                fn (Alternative $a): array => [
+                    'with' => $this->wording->say($a->with),
                     'gain' => $a->gain,
                     'adds' => $a->adds,
                 ],
@@ -104,7 +106,7 @@ final readonly class ResultWriter
     public function proposals(array $proposals): array
     {
         return ['proposals' => array_map(fn (Proposal $p): array => [
-            'kind' => $this->translator->trans('proposal.kind.'.$p->kind->value),
+            'kind' => $this->wording->word('proposal.kind.'.$p->kind->value),
             'kind_code' => $p->kind->value,
             'rule' => $p->ruleId,
             'rung' => $p->rungId,
@@ -112,7 +114,8 @@ final readonly class ResultWriter
             'from' => null === $p->from ? null : DoseFormat::write($p->from),
             'to' => null === $p->to ? null : DoseFormat::write($p->to),
             'to_rung' => $p->toRungId,
-            'text' => $p->text,
+            'text' => $this->wording->say($p->why),
+            'text_code' => $p->why->code,
             'evidence' => $p->evidence,
         ], $proposals)];
     }

@@ -40,7 +40,7 @@ abstract class FileCommand extends Command
         try {
             $answer = $this->answer($json);
         } catch (CoreError $e) {
-            return self::refuse($output, $e->getMessage());
+            return self::refuse($output, $this->explained($e));
         }
         $output->writeln(
             json_encode(
@@ -51,6 +51,12 @@ abstract class FileCommand extends Command
         );
 
         return Command::SUCCESS;
+    }
+
+    /** What an error says to the person at the terminal. */
+    protected function explained(CoreError $error): string
+    {
+        return $error->getMessage();
     }
 
     private static function refuse(OutputInterface $output, string $message): int

@@ -17,6 +17,7 @@ use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Exchange\Case\CaseFile;
 use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -92,7 +93,7 @@ final class ApproachesTest extends TestCase
         )->choice($question, Side::Right);
 
         self::assertSame($school, $choice->school);
-        self::assertStringContainsString($reason, $choice->reason);
+        self::assertStringContainsString($reason, Said::wording()->sentence($choice->reason));
         self::assertFalse($choice->isOwn());
     }
 
@@ -106,7 +107,7 @@ final class ApproachesTest extends TestCase
         $rung = Cases::catalogue()->rung('weighted-cup-drink');
         self::assertStringContainsString(
             'no weights; no steadying trial',
-            (string) $this->approaches($case)->refuses($rung, Side::Right),
+            Said::of($this->approaches($case)->refuses($rung, Side::Right)),
         );
         /** @var array{observations: list<array<string, mixed>>} $file */
         $file = json_decode(
@@ -250,9 +251,12 @@ final class ApproachesTest extends TestCase
     public function testEveryQuestionSpeaksForBothSchools(): void
     {
         foreach (Question::cases() as $question) {
-            self::assertStringEndsWith('?', $question->asks());
-            self::assertNotSame($question->school(School::A), $question->school(School::B));
-            self::assertNotSame('', $question->effect());
+            $words = static fn (string $part): string => Said::wording()->word(
+                'approach.'.$question->value.'.'.$part,
+            );
+            self::assertStringEndsWith('?', $words('asks'));
+            self::assertNotSame($words(School::A->value), $words(School::B->value));
+            self::assertStringEndsWith('.', $words('effect'));
         }
         self::assertCount(9, $this->approaches(Cases::example('tight-hand'))->all());
     }
@@ -272,9 +276,9 @@ final class ApproachesTest extends TestCase
             $first = Cases::catalogue()->ladderOf($item->rung->id)->fittingRungs(
                 $case->facts->people->conditions,
             )[0] === $item->rung;
-            $said += str_contains($item->reason, 'No trick movements') ? 1 : 0;
+            $said += str_contains(Said::of($item->reason), 'No trick movements') ? 1 : 0;
             self::assertTrue(
-                $first || !str_contains($item->reason, 'trick movement'),
+                $first || !str_contains(Said::of($item->reason), 'trick movement'),
                 $item->rung->id,
             );
         }

@@ -10,9 +10,11 @@ use HandGarden\Core\Catalogue\ApproachTag;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\DoseKind;
 use HandGarden\Core\Catalogue\LadderKind;
+use HandGarden\Core\Catalogue\LadderPart;
 use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\ProgressKind;
+use HandGarden\Core\Catalogue\RungPart;
 use HandGarden\Core\Catalogue\SittingNeed;
 use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Catalogue\Strand;
@@ -99,6 +101,8 @@ final class CatalogueTest extends TestCase
                 ...ProgressKind::cases(),
                 ...View::cases(),
                 ...SittingNeed::cases(),
+                ...RungPart::cases(),
+                ...LadderPart::cases(),
             ] as $case
         ) {
             self::assertStringContainsString('"'.$case->value.'"', $schema);

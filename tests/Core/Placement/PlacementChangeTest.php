@@ -9,6 +9,7 @@ use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Exchange\Case\CaseFile;
 use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\TestCase;
 
 final class PlacementChangeTest extends TestCase
@@ -34,9 +35,9 @@ final class PlacementChangeTest extends TestCase
         self::assertNotNull($up);
         self::assertNotNull($back);
         self::assertGreaterThan(0, $up->rungs());
-        self::assertStringStartsWith('from Helped lift and hold up to ', $up->words());
+        self::assertStringStartsWith('from Helped lift and hold up to ', Said::of($up->words()));
         self::assertSame(-(int) $up->rungs(), $back->rungs());
-        self::assertStringContainsString('back to Helped lift and hold', $back->words());
+        self::assertStringContainsString('back to Helped lift and hold', Said::of($back->words()));
     }
 
     public function testAHandThatWasOnNoRungComesOntoOne(): void
@@ -50,10 +51,12 @@ final class PlacementChangeTest extends TestCase
         $change = self::onBase(self::place(Cases::example('tight-hand'))->changedFrom($nothing));
 
         self::assertNull($change?->rungs());
-        self::assertSame('now on Helped lift and hold', $change?->words());
+        self::assertSame('now on Helped lift and hold', Said::of($change?->words()));
         self::assertSame(
             'stood on Helped lift and hold, now on none',
-            self::onBase($nothing->changedFrom(self::place(Cases::example('tight-hand'))))?->words(),
+            Said::of(
+                self::onBase($nothing->changedFrom(self::place(Cases::example('tight-hand'))))?->words(),
+            ),
         );
     }
 

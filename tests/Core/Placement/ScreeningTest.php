@@ -10,6 +10,7 @@ use HandGarden\Core\Placement\RungState;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Screening;
 use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -28,7 +29,7 @@ final class ScreeningTest extends TestCase
         self::assertSame(RungState::Blocked, $placed?->next?->state);
         self::assertStringContainsString(
             'Not asked yet: Sudden face droop',
-            $placed->next->screening[0]->text(),
+            Said::of($placed->next->screening[0]->words()),
         );
     }
 

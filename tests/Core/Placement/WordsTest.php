@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace HandGarden\Tests\Core\Placement;
 
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Placer;
-use HandGarden\Core\Placement\Words;
 use HandGarden\Planning\LadderView;
 use HandGarden\Planning\NodeView;
-use HandGarden\Planning\PlacementViews;
 use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\TestCase;
 
 final class WordsTest extends TestCase
@@ -49,7 +49,7 @@ final class WordsTest extends TestCase
         self::assertNotNull($placed?->next);
         self::assertStringContainsString(
             'Strong spasticity triggered by quick movement',
-            (new Words(Cases::catalogue()))->placed($placed->next, Side::Right),
+            Said::placement()->placed($placed->next, Side::Right),
         );
     }
 
@@ -84,10 +84,9 @@ final class WordsTest extends TestCase
     public function testHandsThatStandAlikeShareARow(): void
     {
         $case = Cases::example('cupped-hands');
-        $views = new PlacementViews(new Words(Cases::catalogue()), []);
         $rows = LadderView::inOneRow(
             array_map(
-                $views->ladder(...),
+                static fn (LadderPlacement $p): LadderView => Said::views()->ladder($p),
                 (new Placer(Cases::catalogue()))->place($case->facts, $case->today)->trained(),
             ),
         );
@@ -127,6 +126,6 @@ final class WordsTest extends TestCase
         )->place($case->facts, $case->today)->find($ladder, Side::Right);
         self::assertNotNull($placed);
 
-        return (new PlacementViews(new Words(Cases::catalogue()), []))->ladder($placed);
+        return Said::views()->ladder($placed);
     }
 }

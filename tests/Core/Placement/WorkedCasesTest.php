@@ -9,11 +9,11 @@ use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Placement\Placer;
-use HandGarden\Core\Placement\Words;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Exchange\Case\CaseFile;
 use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -37,7 +37,7 @@ final class WorkedCasesTest extends TestCase
     {
         $case = $this->read($file);
         $placements = (new Placer(Cases::catalogue()))->place($case->facts, $case->today);
-        $words = new Words(Cases::catalogue());
+        $words = Said::placement();
         foreach ($this->expected($file)->get('placements')->items() as $expected) {
             $key = $expected->get('ladder')->string();
             $placed = $placements->find($key, $expected->get('side')->enum(Side::class));

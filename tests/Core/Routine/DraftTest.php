@@ -15,7 +15,9 @@ use HandGarden\Core\Routine\Kept;
 use HandGarden\Core\Routine\NothingFits;
 use HandGarden\Core\Routine\SittingRules;
 use HandGarden\Core\Routine\Swaps;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\TestCase;
 
 /** What a therapist changes by hand, and what becomes of it when the rest is built anew. */
@@ -90,7 +92,7 @@ final class DraftTest extends TestCase
 
         self::assertNotSame([], $others);
         foreach ($others as $other) {
-            self::assertTrue(SittingRules::isCoolDown($other));
+            self::assertTrue($other->isCoolDown());
             self::assertNotContains(
                 $other->key(),
                 array_map(static fn (Item $i): string => $i->key(), $draft->items),
@@ -148,9 +150,12 @@ final class DraftTest extends TestCase
             ['palm-up-turn', 'goal-task-carry-over', 'palm-down-turn'],
         );
 
-        $this->expectException(NothingFits::class);
-        $this->expectExceptionMessage('Goal-task carry-over');
-        $this->build($brief->withLimits($brief->limits->withMinutes(6))->withEdits(new Edits($long)));
+        try {
+            $this->build($brief->withLimits($brief->limits->withMinutes(6))->withEdits(new Edits($long)));
+            self::fail('It cannot fit.');
+        } catch (NothingFits $e) {
+            self::assertStringContainsString('Goal-task carry-over', Said::of($e->why()));
+        }
     }
 
     private function brief(): Brief
@@ -195,7 +200,7 @@ final class DraftTest extends TestCase
             $rung,
             $hands,
             $rung->startDose,
-            'Added by the therapist',
+            new Phrase('reason.added'),
             kept: new Kept($note),
         );
     }

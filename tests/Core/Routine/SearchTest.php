@@ -10,15 +10,18 @@ use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Candidates;
 use HandGarden\Core\Routine\Goals;
+use HandGarden\Core\Routine\HandsAtWork;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\Objective;
 use HandGarden\Core\Routine\Option;
 use HandGarden\Core\Routine\OptionGroup;
+use HandGarden\Core\Routine\Rule\PauseBetweenHeavy;
 use HandGarden\Core\Routine\Search\Compiler;
 use HandGarden\Core\Routine\Search\Search;
 use HandGarden\Core\Routine\SittingRules;
 use HandGarden\Core\Routine\Weights;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Tests\Core\Cases;
 use HandGarden\Tests\Core\Placement\RandomClient;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -135,7 +138,7 @@ final class SearchTest extends TestCase
     public function testAPauseClearsTwoHeavyItemsForTheSameMuscles(): void
     {
         $limits = new Limits(30);
-        $rules = new SittingRules($limits, ['right' => 0.0, 'left' => 0.0], true);
+        $rules = SittingRules::for($limits, new HandsAtWork(['right' => 0.0, 'left' => 0.0], true));
         $groups = array_map(
             fn (string $id): OptionGroup => OptionGroup::of($this->item($id)->worth(10)),
             self::HEAVY,
@@ -162,7 +165,7 @@ final class SearchTest extends TestCase
     public function testWhatATherapistWantsInComesInWithoutWhatShouldStandBeforeItOnlyWhenToldSo(): void
     {
         $limits = new Limits(20);
-        $rules = new SittingRules($limits, ['right' => 0.0, 'left' => 0.0], true);
+        $rules = SittingRules::for($limits, new HandsAtWork(['right' => 0.0, 'left' => 0.0], true));
         $groups = [
             OptionGroup::of($this->item('dry-wash-warm-up')),
             new OptionGroup('wanted', [new Option([$this->item('thumb-lift-away-stretch')])], true),
@@ -248,7 +251,7 @@ final class SearchTest extends TestCase
 
     private static function isWork(Item $item): bool
     {
-        return !$item->isPause && !SittingRules::isWarmUp($item) && !SittingRules::isCoolDown($item);
+        return !$item->isPause && !$item->isWarmUp() && !$item->isCoolDown();
     }
 
     /**
@@ -279,7 +282,7 @@ final class SearchTest extends TestCase
                 if (\in_array($item->key(), $keys, true)) {
                     continue 2;
                 }
-                if ($rules->needsPauseBefore($with, $item)) {
+                if ($this->needsPauseBefore($with, $item)) {
                     if (null === $pause) {
                         continue 2;
                     }
@@ -343,11 +346,19 @@ final class SearchTest extends TestCase
         return new Objective(Cases::catalogue(), Goals::none(), new Weights());
     }
 
+    /** @param list<Item> $before */
+    private function needsPauseBefore(array $before, Item $item): bool
+    {
+        $rule = new PauseBetweenHeavy();
+
+        return \count($rule->broken([...$before, $item])) > \count($rule->broken($before));
+    }
+
     private function pause(): Item
     {
         $rung = Cases::catalogue()->rung('shake-loose-pause');
 
-        return new Item($rung, Hands::Together, $rung->startDose, 'pause', isPause: true);
+        return new Item($rung, Hands::Together, $rung->startDose, Phrase::own('pause'), isPause: true);
     }
 
     private function item(string $id): Item
@@ -362,7 +373,7 @@ final class SearchTest extends TestCase
                 default => Hands::Right,
             },
             $rung->startDose,
-            'test',
+            Phrase::own('test'),
         );
     }
 }

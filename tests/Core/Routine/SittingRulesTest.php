@@ -9,10 +9,13 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\DoneOn;
 use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Routine\BrokenRule;
+use HandGarden\Core\Routine\HandsAtWork;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\SittingRules;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -91,7 +94,7 @@ final class SittingRulesTest extends TestCase
                 ),
             ),
         );
-        self::assertStringContainsString('ease the wrist back first', $broken[0]->text);
+        self::assertStringContainsString('ease the wrist back first', Said::of($broken[0]->words));
     }
 
     public function testMinutesEffortAndNumberOfItemsAreLimits(): void
@@ -131,7 +134,7 @@ final class SittingRulesTest extends TestCase
             fn (string $id): Item => $this->item($id),
             ['dry-wash-warm-up', 'wrist-ease-back', 'helped-lift-hold', 'finger-lengthening-massage'],
         );
-        $items[1] = new Item($items[1]->rung, Hands::Left, $items[1]->dose, 'other hand');
+        $items[1] = new Item($items[1]->rung, Hands::Left, $items[1]->dose, Phrase::own('other hand'));
 
         self::assertContains(
             'needs-before',
@@ -240,14 +243,13 @@ final class SittingRulesTest extends TestCase
             }
         }
 
-        return new SittingRules(
-            new Limits(40),
+        return SittingRules::for(new Limits(40), new HandsAtWork(
             ['right' => $tone, 'left' => 0.0],
             true,
             $tone >= 2.0 ? [Side::Right] : [],
-            gripping: $gripping,
+            $gripping,
             lettingGo: $lettingGo,
-        );
+        ));
     }
 
     /**
@@ -279,10 +281,9 @@ final class SittingRulesTest extends TestCase
     /** @param array<string, float>|null $tone */
     private function rules(?Limits $limits = null, ?array $tone = null): SittingRules
     {
-        return new SittingRules(
+        return SittingRules::for(
             $limits ?? new Limits(20),
-            $tone ?? ['right' => 2.0, 'left' => 0.0],
-            true,
+            new HandsAtWork($tone ?? ['right' => 2.0, 'left' => 0.0], true),
         );
     }
 
@@ -295,6 +296,6 @@ final class SittingRulesTest extends TestCase
             DoneOn::Affected, DoneOn::NonDominant, DoneOn::WritingHand, DoneOn::SteadierHand => Hands::Right,
         };
 
-        return new Item($rung, $hands, $rung->startDose, 'test');
+        return new Item($rung, $hands, $rung->startDose, Phrase::own('test'));
     }
 }

@@ -8,6 +8,7 @@ use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Sequence;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -78,6 +79,6 @@ final class TimeTest extends TestCase
     {
         $rung = Cases::catalogue()->rung($rung);
 
-        return new Item($rung, $hands, $rung->startDose, 'test');
+        return new Item($rung, $hands, $rung->startDose, Phrase::own('test'));
     }
 }

@@ -11,6 +11,7 @@ use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\WhatElse;
 use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -56,7 +57,7 @@ final class WhatElseTest extends TestCase
             array_values(
                 array_filter(
                     $found,
-                    static fn (Alternative $a): bool => '5 more minutes' !== $a->with,
+                    static fn (Alternative $a): bool => 'alternative.minutes' !== $a->with->code,
                 ),
             ),
         );
@@ -65,7 +66,7 @@ final class WhatElseTest extends TestCase
         self::assertSame($sorted, $gains, 'most gain first');
         foreach ($found as $alternative) {
             foreach (Cases::catalogue()->handbook()->materials as $key => $material) {
-                if ($material->label === $alternative->with) {
+                if ($material->label === Said::of($alternative->with)) {
                     self::assertNotContains($key, $materials);
                     $then = (new Builder(Cases::catalogue()))->build(
                         $brief->withClient(
@@ -101,7 +102,7 @@ final class WhatElseTest extends TestCase
             [],
             array_filter(
                 (new WhatElse(Cases::catalogue()))->of($now, $brief),
-                static fn (Alternative $a): bool => '5 more minutes' !== $a->with,
+                static fn (Alternative $a): bool => 'alternative.minutes' !== $a->with->code,
             ),
         );
     }

@@ -21,8 +21,10 @@ use HandGarden\Core\Week\Slot;
 use HandGarden\Core\Week\Week;
 use HandGarden\Core\Week\WeekInput;
 use HandGarden\Core\Week\WeekPlanner;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Tests\Core\Cases;
 use HandGarden\Tests\Core\Measure\Noise;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -56,7 +58,7 @@ final class WeekPlannerTest extends TestCase
         );
 
         self::assertNull($week->days[0]->slot);
-        self::assertContains('No free time that is long enough.', $week->days[0]->conflicts);
+        self::assertEquals([new Phrase('week.no_time')], $week->days[0]->conflicts);
         self::assertNotNull($week->days[1]->slot);
         self::assertGreaterThanOrEqual(12 * 60, $week->days[1]->slot->from);
         self::assertCount(5, self::trainingDays($week));
@@ -67,7 +69,7 @@ final class WeekPlannerTest extends TestCase
         $full = [new Slot(0, 1440)];
         $week = $this->plan('tight-hand', 5, ['busy' => [$full, $full, $full, $full, $full]]);
 
-        self::assertStringContainsString('2 of 5 training days', $week->conflicts[0]);
+        self::assertStringContainsString('2 of 5 training days', Said::of($week->conflicts[0]));
     }
 
     public function testWithAFeltMedicineTheSittingLiesInItsWindowOnEveryDay(): void
@@ -224,10 +226,8 @@ final class WeekPlannerTest extends TestCase
                     [],
                     array_filter(
                         $day->conflicts,
-                        static fn (string $c): bool => str_contains(
-                            $c,
-                            $item->rung->name,
-                        ) || str_starts_with($c, 'No free time'),
+                        static fn (Phrase $c): bool => 'week.no_time' === $c->code
+                            || str_contains(Said::of($c), $item->rung->name),
                     ),
                     $item->rung->name,
                 );

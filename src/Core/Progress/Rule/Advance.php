@@ -11,6 +11,7 @@ use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Progress\Symptoms;
+use HandGarden\Core\Words\Phrase;
 
 /**
  * The target met on enough days, in enough sittings, without any symptom: one dose step up, and at the top of the dose
@@ -39,11 +40,10 @@ final readonly class Advance implements ItemRule
         if (SittingLog::days($met) < $days) {
             return null;
         }
-        $evidence = \sprintf(
-            'Target met on %d days, clean and without a symptom in %d sittings.',
-            SittingLog::days($met),
-            \count($history->window),
-        );
+        $evidence = new Phrase('proposal.because.met', [
+            'days' => SittingLog::days($met),
+            'sittings' => \count($history->window),
+        ]);
         $up = $history->steps()->up($dose);
 
         return null !== $rule && null !== $up
@@ -58,7 +58,7 @@ final readonly class Advance implements ItemRule
     }
 
     /** @param list<LogLine> $met */
-    private static function nextRung(ItemHistory $history, array $met, string $evidence): ?Proposal
+    private static function nextRung(ItemHistory $history, array $met, Phrase $evidence): ?Proposal
     {
         $isClimbed = LadderKind::Climb === $history->ladder->kind && $history->hasAutomaticRule();
         $next = $isClimbed ? $history->neighbour(1) : null;
@@ -67,7 +67,7 @@ final readonly class Advance implements ItemRule
             ProposalKind::NextRung,
             'advance.next-rung',
             $met,
-            $evidence.' The dose is at its top: the next rung is '.$next->name.'.',
+            new Phrase('proposal.because.next_rung', ['evidence' => $evidence, 'rung' => $next->name]),
             to: $next,
         );
     }

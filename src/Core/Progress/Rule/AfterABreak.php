@@ -10,6 +10,7 @@ use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Words\Phrase;
 
 /** Days without a sitting: begin lower; after more of them measure and place again. */
 final readonly class AfterABreak implements RoutineRule
@@ -30,7 +31,7 @@ final readonly class AfterABreak implements RoutineRule
                 new Proposal(
                     ProposalKind::PlaceAgain,
                     'break.long',
-                    \sprintf('No sitting for %d days: measure and place again before going on.', $away),
+                    new Phrase('proposal.because.long_break', ['days' => $away]),
                     $newest,
                 ),
             ],
@@ -54,7 +55,7 @@ final readonly class AfterABreak implements RoutineRule
                 $proposals[] = new Proposal(
                     ProposalKind::StepDownAfterBreak,
                     'break.week',
-                    \sprintf('No sitting for %d days: begin one dose step lower.', $away),
+                    new Phrase('proposal.because.break', ['days' => $away]),
                     $newest,
                     rungId: $item->rung->id,
                     hands: $item->hands,

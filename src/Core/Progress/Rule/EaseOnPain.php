@@ -7,6 +7,7 @@ namespace HandGarden\Core\Progress\Rule;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\Symptoms;
+use HandGarden\Core\Words\Phrase;
 
 /** Pain that rose: one dose step down; at the least dose the rung below, or none. */
 final readonly class EaseOnPain implements ItemRule
@@ -19,14 +20,14 @@ final readonly class EaseOnPain implements ItemRule
         if (!(new Symptoms($history->settings))->eases($last)) {
             return null;
         }
-        $why = ItemHistory::why($last).'.';
+        $why = ItemHistory::why($last);
         $lower = $history->lower();
         if (null !== $lower) {
             return $history->proposal(
                 ProposalKind::Ease,
                 self::ID,
                 [$last],
-                $why.' One dose step down, then two sittings as they are.',
+                new Phrase('proposal.because.step_down', ['why' => $why]),
                 to: $lower,
             );
         }
@@ -37,13 +38,13 @@ final readonly class EaseOnPain implements ItemRule
                 ProposalKind::Suspend,
                 self::ID,
                 [$last],
-                $why.' This is the least of the easiest rung: leave it out.',
+                new Phrase('proposal.because.least', ['why' => $why]),
             )
             : $history->proposal(
                 ProposalKind::RungBelow,
                 self::ID,
                 [$last],
-                $why.' The dose is at its least: the rung below is '.$below->name.'.',
+                new Phrase('proposal.because.rung_below', ['why' => $why, 'rung' => $below->name]),
                 to: $below,
             );
     }

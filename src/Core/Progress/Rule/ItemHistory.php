@@ -14,6 +14,7 @@ use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Words\Phrase;
 
 /** What a rule is asked with: the item as it is prescribed, and what was done of it. */
 final readonly class ItemHistory
@@ -84,13 +85,13 @@ final readonly class ItemHistory
         ProposalKind $kind,
         string $ruleId,
         array $evidence,
-        string $text,
+        Phrase $why,
         Dose|Rung|null $to = null,
     ): Proposal {
         return new Proposal(
             $kind,
             $ruleId,
-            $text,
+            $why,
             SittingLog::ids($evidence),
             rungId: $this->item->rung->id,
             hands: $this->item->hands,
@@ -100,21 +101,20 @@ final readonly class ItemHistory
         );
     }
 
-    /** What a line tells against doing more, in words. */
-    public static function why(LogLine $line): string
+    /** What a line tells against doing more. */
+    public static function why(LogLine $line): Phrase
     {
-        $on = $line->day->format('j M');
+        $on = Phrase::day($line->day);
 
         return match (true) {
-            $line->systemic => 'Dizzy, breathless, chest pain, faint or signs of a stroke on '.$on,
-            $line->newTingling => 'New tingling or numbness on '.$on,
-            $line->hurtLater => 'It hurt for hours, or the next morning, after '.$on,
-            default => \sprintf(
-                'Pain went from %s to %s on %s',
-                $line->painBefore ?? '0',
-                $line->painAfter ?? '?',
-                $on,
-            ),
+            $line->systemic => new Phrase('proposal.why.systemic', ['on' => $on]),
+            $line->newTingling => new Phrase('proposal.why.tingling', ['on' => $on]),
+            $line->hurtLater => new Phrase('proposal.why.hurt_later', ['on' => $on]),
+            default => new Phrase('proposal.why.pain', [
+                'before' => $line->painBefore ?? 0,
+                'after' => $line->painAfter ?? '?',
+                'on' => $on,
+            ]),
         };
     }
 }

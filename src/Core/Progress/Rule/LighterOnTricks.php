@@ -7,6 +7,7 @@ namespace HandGarden\Core\Progress\Rule;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Core\Words\Phrase;
 
 /** Another part helps too often, and did the last time: smaller or lighter. */
 final readonly class LighterOnTricks implements ItemRule
@@ -29,11 +30,7 @@ final readonly class LighterOnTricks implements ItemRule
             ProposalKind::Lighter,
             'ease.compensation',
             $tricks,
-            \sprintf(
-                'Another part helped in %d of %d sittings: smaller range or lighter object.',
-                \count($tricks),
-                $sittings,
-            ),
+            new Phrase('proposal.because.tricks', ['tricks' => \count($tricks), 'sittings' => $sittings]),
             to: $history->lower(),
         );
     }

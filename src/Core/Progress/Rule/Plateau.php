@@ -7,6 +7,7 @@ namespace HandGarden\Core\Progress\Rule;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Core\Words\Phrase;
 
 /** Done as planned for a whole window at one dose below the top, and no step up: something else is to be tried. */
 final readonly class Plateau implements ItemRule
@@ -32,13 +33,11 @@ final readonly class Plateau implements ItemRule
             ProposalKind::Plateau,
             'plateau',
             $history->window,
-            \sprintf(
-                'No step up in %d days although %.0f of %.0f sittings were done: try another rung, another approach, '
-                    .'or review.',
-                $history->settings->windowDays,
-                $done,
-                $planned,
-            ),
+            new Phrase('proposal.because.plateau', [
+                'days' => $history->settings->windowDays,
+                'done' => round($done),
+                'planned' => round($planned),
+            ]),
         );
     }
 

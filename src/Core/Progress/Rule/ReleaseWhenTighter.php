@@ -8,6 +8,7 @@ use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\ToneAfter;
+use HandGarden\Core\Words\Phrase;
 
 /** Tone that is tighter after the item, several sittings running: release first, and less of it. */
 final readonly class ReleaseWhenTighter implements ItemRule
@@ -24,7 +25,7 @@ final readonly class ReleaseWhenTighter implements ItemRule
             ProposalKind::ReleaseFirst,
             'ease.tone',
             $tighter,
-            'Tone was tighter after this item twice running: opening and release before it, and less of it.',
+            new Phrase('proposal.because.tighter', ['times' => $running]),
             to: $history->lower(),
         );
     }

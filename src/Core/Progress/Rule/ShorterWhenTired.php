@@ -9,6 +9,7 @@ use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Words\Phrase;
 
 /** The last sittings were all very tiring: a quarter less time. */
 final readonly class ShorterWhenTired implements RoutineRule
@@ -27,11 +28,10 @@ final readonly class ShorterWhenTired implements RoutineRule
             new Proposal(
                 ProposalKind::Shorten,
                 'ease.fatigue',
-                \sprintf(
-                    'Fatigue of %d or more in the last %d sittings: a quarter less time.',
-                    $this->settings->fatigueHigh,
-                    $this->settings->fatigueSittings,
-                ),
+                new Phrase('proposal.because.tired', [
+                    'fatigue' => $this->settings->fatigueHigh,
+                    'sittings' => $this->settings->fatigueSittings,
+                ]),
                 SittingLog::ids($tired),
             ),
         ];

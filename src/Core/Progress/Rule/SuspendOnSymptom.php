@@ -7,6 +7,7 @@ namespace HandGarden\Core\Progress\Rule;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\Symptoms;
+use HandGarden\Core\Words\Phrase;
 
 /** A symptom that stops the item at once, whatever the dose is by now. */
 final readonly class SuspendOnSymptom implements ItemRule
@@ -20,7 +21,7 @@ final readonly class SuspendOnSymptom implements ItemRule
                 ProposalKind::Suspend,
                 'ease.suspend',
                 [$last],
-                ItemHistory::why($last).'. The item rests until a therapist reopens it.',
+                new Phrase('proposal.because.rests', ['why' => ItemHistory::why($last)]),
             )
             : null;
     }

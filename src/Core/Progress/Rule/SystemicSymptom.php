@@ -9,6 +9,7 @@ use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Words\Phrase;
 
 /** Dizzy, breathless, chest pain, faint, signs of a stroke or a fit: everything rests. */
 final readonly class SystemicSymptom implements RoutineRule
@@ -27,8 +28,7 @@ final readonly class SystemicSymptom implements RoutineRule
             new Proposal(
                 ProposalKind::SuspendRoutine,
                 'symptom.systemic',
-                'Dizzy, breathless, chest pain, faint or signs of a stroke: the whole routine rests until a '
-                    .'therapist has looked.',
+                new Phrase('proposal.because.systemic'),
                 SittingLog::ids($systemic),
             ),
         ];

@@ -82,7 +82,7 @@ final class Compiler
                 $area = $this->bit('area', $name);
                 $points = $this->objective->ofArea($name);
             }
-            $closes = $closes || SittingRules::isCoolDown($item);
+            $closes = $closes || $item->isCoolDown();
         }
         $free = $group->must && $this->pinsNeedNothing;
         $choices = array_map(fn (Option $o): Choice => new Choice(
@@ -105,7 +105,7 @@ final class Compiler
             $gives |= $need->isMetBy($item) ? $this->bit('need', $key) : 0;
         }
         $heavy = 0;
-        foreach (SittingRules::isHeavy($item) ? $item->loadedGroups() : [] as $group) {
+        foreach ($item->isHeavy() ? $item->loadedGroups() : [] as $group) {
             $heavy |= $this->bit('group', $group);
         }
         $area = $this->objective->areaOf($item);
@@ -133,8 +133,8 @@ final class Compiler
     {
         return match (true) {
             $item->isPause => 0,
-            SittingRules::isWarmUp($item) => Step::WARM_UP,
-            SittingRules::isCoolDown($item) => Step::CLOSING,
+            $item->isWarmUp() => Step::WARM_UP,
+            $item->isCoolDown() => Step::CLOSING,
             default => Step::WORK,
         };
     }

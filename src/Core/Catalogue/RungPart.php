@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Catalogue;
+
+/** What a rung does for others in a sitting. Rules ask for the part and know no exercise. */
+enum RungPart: string
+{
+    case OpensTightHand = 'opens tight hand';
+    case EasesWristBack = 'eases wrist back';
+    case OpensWebs = 'opens webs';
+
+    /** The tight-hand opening runs on into it, inside the same rounds. */
+    case EndsTightOpening = 'ends tight opening';
+
+    /** Something that wakes the muscle may stand directly before it. */
+    case IsWoken = 'is woken';
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\LadderPart;
+use HandGarden\Core\Catalogue\Strand;
+use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\KnownFacts;
+
+/** What the rules of a sitting have to know of a client's hands and of the ladders that grip and let go. */
+final readonly class HandsAtWork
+{
+    private const TONE = 1.0;
+    private const TIGHT = 2.0;
+
+    /**
+     * @param array<string, float> $fingerToneBySide     rank per side; a side that is not known is missing and
+     *     counts as tight
+     * @param bool                 $tightHandOpeningFits whether it is for clients with these conditions
+     * @param list<Side>           $tight                affected hands with finger tone of 2 or more, or that curl, or
+     *     of which neither is known
+     * @param array<string, true>  $gripping             ids of the rungs of gripping ladders
+     * @param array<string, true>  $lettingGo            ids of the rungs of opening ladders
+     */
+    public function __construct(
+        private array $fingerToneBySide,
+        public bool $tightHandOpeningFits,
+        private array $tight = [],
+        private array $gripping = [],
+        private array $lettingGo = [],
+    ) {
+    }
+
+    public static function from(Catalogue $catalogue, KnownFacts $known, ClientFacts $facts): self
+    {
+        $tone = $tight = [];
+        foreach (Side::cases() as $side) {
+            $rank = $known->value('tone_finger', null, $side);
+            if (\is_float($rank)) {
+                $tone[$side->value] = $rank;
+            } elseif (\in_array($side, $facts->people->unaffected, true)) {
+                $tone[$side->value] = 0.0;
+            }
+            $isAffected = \in_array($side, $facts->people->affected, true);
+            $isTight = ($tone[$side->value] ?? self::TIGHT) >= self::TIGHT;
+            if ($isAffected && ($isTight || true === $known->value('curls', null, $side))) {
+                $tight[] = $side;
+            }
+        }
+        $openingFits = false;
+        $rungs = [Strand::Grip->value => [], Strand::Open->value => []];
+        foreach ($catalogue->ladders() as $ladder) {
+            $openingFits = $openingFits || (
+                $ladder->plays(LadderPart::TightHandOpening)
+                && [] !== $ladder->fittingRungs($facts->people->conditions)
+            );
+            foreach (isset($rungs[$ladder->strand->value]) ? $ladder->rungs : [] as $rung) {
+                $rungs[$ladder->strand->value][$rung->id] = true;
+            }
+        }
+
+        return new self(
+            $tone,
+            $openingFits,
+            $tight,
+            $rungs[Strand::Grip->value],
+            lettingGo: $rungs[Strand::Open->value],
+        );
+    }
+
+    public function mayHaveFingerTone(Side $side): bool
+    {
+        return ($this->fingerToneBySide[$side->value] ?? self::TONE) >= self::TONE;
+    }
+
+    public function isTight(Item $item): bool
+    {
+        foreach ($this->tight as $side) {
+            if ($item->covers($side)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function isGripping(Item $item): bool
+    {
+        return isset($this->gripping[$item->rung->id]);
+    }
+
+    /** Whether it lets go with a hand that has gripped. */
+    public function letsGo(Item $item, Item $gripped): bool
+    {
+        foreach (isset($this->lettingGo[$item->rung->id]) ? $gripped->hands->each() : [] as $side) {
+            if ($item->covers($side)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Routine\Rule;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\RungPart;
+use HandGarden\Core\Catalogue\SittingNeed;
+use HandGarden\Core\Routine\HandsAtWork;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Need;
+use HandGarden\Core\Words\Phrase;
+
+/** What an exercise itself says has to be lengthened or opened before it. */
+final readonly class StretchedBefore implements SittingRule
+{
+    use NeedsComeFirst;
+
+    private const FINGERS = 'finger flexors';
+    private const WRIST = 'wrist flexors';
+
+    public function __construct(
+        private HandsAtWork $hands,
+    ) {
+    }
+
+    public function needs(Item $item): array
+    {
+        $asked = $item->rung->sittingNeed;
+        $needs = [];
+        foreach ($item->hands->each() as $side) {
+            $needs[] = null === $asked ? null : $this->need($asked, $side);
+        }
+
+        return array_values(array_filter($needs));
+    }
+
+    private function need(SittingNeed $need, Side $side): ?Need
+    {
+        return match ($need) {
+            SittingNeed::Length => self::lengthens(self::WRIST, 'wrist_and_fingers', $side),
+            SittingNeed::FingerLength => self::lengthens(self::FINGERS, 'fingers', $side),
+            SittingNeed::WebsOpened => self::plays(RungPart::OpensWebs, 'webs', $side),
+            SittingNeed::WristEasedBack => self::plays(RungPart::EasesWristBack, 'wrist', $side),
+            SittingNeed::StretchWhenTight => match (true) {
+                !$this->hands->mayHaveFingerTone($side) => null,
+                $this->hands->tightHandOpeningFits => self::plays(
+                    RungPart::OpensTightHand,
+                    'tight_hand',
+                    $side,
+                ),
+                default => self::lengthens(self::FINGERS, 'tight_hand', $side),
+            },
+        };
+    }
+
+    private static function lengthens(string $group, string $words, Side $side): Need
+    {
+        return new Need(
+            'length '.$group.' '.$side->value,
+            new Phrase('sitting_rule.need.'.$words),
+            static fn (Item $i): bool => $i->covers($side) && \in_array($group, $i->rung->lengthens, true),
+        );
+    }
+
+    private static function plays(RungPart $part, string $words, Side $side): Need
+    {
+        return new Need(
+            'did '.$part->value.' '.$side->value,
+            new Phrase('sitting_rule.need.'.$words),
+            static fn (Item $i): bool => $i->covers($side) && $i->rung->plays($part),
+        );
+    }
+}
