@@ -6,7 +6,6 @@ namespace HandGarden\Assessment;
 
 use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Catalogue\NumberFact;
 use HandGarden\Core\Catalogue\Vocabulary;
 use HandGarden\Core\Measure\Finding\HandState;
 use HandGarden\Core\Measure\Independence;
@@ -54,7 +53,7 @@ final readonly class FieldName
     public static function answering(Needed $fact, Vocabulary $vocabulary): array
     {
         $side = $vocabulary->isSided($fact->code) ? $fact->side : null;
-        $number = NumberFact::all()[$fact->code] ?? null;
+        $number = $vocabulary->kinds->numbers[$fact->code] ?? null;
         $openings = static fn (Mode $mode, ?string $angle): array => [
             self::measure('opening', $fact->side, $mode, $angle),
         ];

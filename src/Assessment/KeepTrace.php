@@ -27,6 +27,7 @@ final readonly class KeepTrace
     public function __construct(
         private RecordingRepository $recordings,
         private KeepRecording $keepRecording,
+        private RecordedFigures $figures,
         private Who $who,
         private Clock $clock,
     ) {
@@ -83,7 +84,7 @@ final readonly class KeepTrace
             byStaffId: $staffId,
         );
         $readings = null === $plan
-            ? RecordedFigures::ofTrace(
+            ? $this->figures->ofTrace(
                 $action,
                 $found,
                 $side,

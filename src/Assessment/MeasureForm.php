@@ -96,7 +96,7 @@ final readonly class MeasureForm
             || null === $kind
             || ($kind->sided && null === $parsed[1])
             || ($kind->hasMode && null === $parsed[2])
-            || (null === $parsed[3] && [] !== $kind->arguments && 'opening' !== $kind->code)
+            || (null === $parsed[3] && [] !== $kind->arguments && !$kind->mayBeTakenAtRest())
             || (null !== $parsed[3] && !\in_array($parsed[3], $kind->arguments, true))
         ) {
             return \sprintf('there is no measure "%s"', $key);
@@ -142,7 +142,7 @@ final readonly class MeasureForm
             $parsed[3],
             value: [] === $values ? null : $kind->combine->value($values, $kind->lowerIsBetter),
             on: $today,
-            byEye: $kind->isByEye(),
+            byEye: $kind->isByEye,
             taken: \count($values) > 1
                 ? $this->circumstances->withTrials($values)
                 : $this->circumstances,

@@ -9,10 +9,12 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Condition\FactCode;
 use HandGarden\Core\Measure\Independence;
+use HandGarden\Core\Measure\MeasureGroup;
 use HandGarden\Core\Measure\MeasureKind;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
+use HandGarden\Core\Measure\TakenAt;
 use HandGarden\Core\Measure\ToneGrade;
 use HandGarden\Core\Measure\Unit;
 use HandGarden\Core\Placement\Needed;
@@ -54,36 +56,43 @@ final readonly class MeasureView
     /** @return list<array{title: string, columns: list<string>, rows: list<FieldRow>}> */
     public function groups(Preset $preset): array
     {
-        /** @var array<string, list<FieldRow>> $rows */
-        $rows = [];
-        foreach ($this->catalogue->vocabulary->kinds->all() as $kind) {
-            $key = Preset::groupOf($kind);
-            if (\in_array($key, $preset->groups(), true) && 'along' !== $key) {
-                foreach (
-                    match (true) {
-                        'opening' === $kind->code => [null, ...$kind->arguments],
-                        [] === $kind->arguments => [null],
-                        default => $kind->arguments,
-                    } as $argument
-                ) {
-                    $rows[$key][] = $this->row($kind, $argument);
-                }
-            }
-        }
         $groups = [];
-        foreach (Preset::titles() as $key => $title) {
-            if (isset($rows[$key])) {
-                $groups[] = [
-                    'title' => $title,
-                    'columns' => self::columns($rows[$key]),
-                    'rows' => $rows[$key],
-                ];
-            } elseif ('along' === $key && \in_array($key, $preset->groups(), true)) {
-                array_push($groups, ...array_map($this->along(...), [Side::Right, Side::Left]));
+        foreach ($this->catalogue->vocabulary->kinds->groups as $group) {
+            if ($preset->shows($group)) {
+                array_push($groups, ...$this->ofGroup($group));
             }
         }
 
         return $groups;
+    }
+
+    /** @return list<array{title: string, columns: list<string>, rows: list<FieldRow>}> */
+    private function ofGroup(MeasureGroup $group): array
+    {
+        $rows = [];
+        foreach ($this->catalogue->vocabulary->kinds->all() as $kind) {
+            if ($kind->group !== $group->key) {
+                continue;
+            }
+            if (TakenAt::FingerPair === $kind->takenAt) {
+                return array_map($this->along(...), [Side::Right, Side::Left]);
+            }
+            foreach (self::takenAt($kind) as $argument) {
+                $rows[] = $this->row($kind, $argument);
+            }
+        }
+
+        return [['title' => $group->title, 'columns' => self::columns($rows), 'rows' => $rows]];
+    }
+
+    /** @return non-empty-list<?string> opening is judged with the wrist as it rests as well */
+    private static function takenAt(MeasureKind $kind): array
+    {
+        return match (true) {
+            $kind->mayBeTakenAtRest() => [null, ...$kind->arguments],
+            [] === $kind->arguments => [null],
+            default => $kind->arguments,
+        };
     }
 
     /**
@@ -192,10 +201,10 @@ final readonly class MeasureView
 
     public static function at(MeasureKind $kind, string $argument): string
     {
-        return $kind->argumentLabels[$argument] ?? match ($kind->code) {
-            'opening', 'release_tries_n' => 'wrist at '.$argument.'°',
-            'along' => str_replace('>', ' asked, moves ', $argument),
-            default => $argument,
+        return $kind->argumentLabels[$argument] ?? match ($kind->takenAt) {
+            TakenAt::WristAngle => 'wrist at '.$argument.'°',
+            TakenAt::FingerPair => str_replace('>', ' asked, moves ', $argument),
+            TakenAt::Part, TakenAt::Task, null => $argument,
         };
     }
 
@@ -250,7 +259,7 @@ final readonly class MeasureView
 
     private static function label(MeasureKind $kind, ?string $argument): string
     {
-        if ('opening' === $kind->code) {
+        if ($kind->mayBeTakenAtRest()) {
             return null === $argument ? 'Wrist as it rests' : ucfirst(self::at($kind, $argument));
         }
         $end = $kind->isFlexionEnd ? ' bent' : ' straight';

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Assessment;
 
-use HandGarden\Core\Measure\MeasureKind;
-use HandGarden\Core\Measure\Unit;
+use HandGarden\Core\Measure\MeasureGroup;
 
 /** A choice of what to measure now. */
 enum Preset: string
@@ -58,19 +57,10 @@ enum Preset: string
         return self::Needed === $this || self::Recheck === $this;
     }
 
-    /** @return list<string> keys of the groups that are shown; empty for those that ask the ladders */
-    public function groups(): array
+    /** Those that ask the ladders show what these ask, and no group as a whole. */
+    public function shows(MeasureGroup $group): bool
     {
-        return match ($this) {
-            self::Needed, self::Recheck, self::Looks => [],
-            self::Motion => ['wrist', 'thumb', 'index', 'middle', 'ring', 'little', 'small'],
-            self::Opening => ['opening'],
-            self::Independence => ['along'],
-            self::Dexterity => ['skill', 'try'],
-            self::Tone => ['angles', 'tone'],
-            self::OwnWords => ['own'],
-            self::Everything => array_keys(self::titles()),
-        };
+        return self::Everything === $this || $group->shownBy === $this->value;
     }
 
     public function hasLists(): bool
@@ -81,66 +71,5 @@ enum Preset: string
     public function hasMap(): bool
     {
         return self::Motion === $this || self::Everything === $this;
-    }
-
-    /** @return array<string, string> titles of the groups, in the order they are taken */
-    public static function titles(): array
-    {
-        return [
-            'wrist' => 'Wrist and forearm',
-            'thumb' => 'Thumb',
-            'index' => 'Index',
-            'middle' => 'Middle',
-            'ring' => 'Ring',
-            'little' => 'Little',
-            'small' => 'Middle joints, knuckle held',
-            'opening' => 'Opening by eye, in tens',
-            'along' => 'Moves along',
-            'skill' => 'Fingers, grip and pieces',
-            'try' => 'Timed and counted',
-            'own' => 'In the client’s words',
-            'angles' => 'Slow and quick angle',
-            'tone' => 'Tone, last of all',
-        ];
-    }
-
-    public static function groupOf(MeasureKind $kind): string
-    {
-        return match (true) {
-            \in_array(
-                $kind->code,
-                [
-                    'spiral_off_mm',
-                    'line_off_mm',
-                    'letters_shrink_pct',
-                    'screen_taps_n',
-                    'screen_rhythm_pct',
-                    'tremor_hz',
-                    'tremor_half_mm',
-                ],
-                true,
-            ) => 'recorded',
-            null !== $kind->digit => $kind->digit->value,
-            str_starts_with($kind->code, 'tone_') => 'tone',
-            \in_array($kind->code, ['slow_angle', 'catch_angle'], true) => 'angles',
-            \in_array($kind->code, ['pip_mcp_straight', 'pip_mcp_bent'], true) => 'small',
-            \in_array($kind->code, ['opening', 'along'], true) => $kind->code,
-            \in_array(
-                $kind->code,
-                ['thumb_palmar_abduction', 'thumb_radial_abduction', 'opposition_0to10'],
-                true,
-            ) => 'thumb',
-            Unit::Degrees === $kind->unit => 'wrist',
-            \in_array(
-                $kind->code,
-                ['pain_now', 'stiffness_now', 'fatigue_now', 'task_goes', 'task_content'],
-                true,
-            ) => 'own',
-            1 === preg_match(
-                '/^(individuation|grip|pinch|pick|turns|coins|release|pegs|blocks|stack|taps)_/',
-                $kind->code,
-            ) => 'skill',
-            default => 'try',
-        };
     }
 }

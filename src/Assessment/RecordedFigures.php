@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HandGarden\Assessment;
 
+use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Ink\InkTask;
-use HandGarden\Core\Measure\MeasureKinds;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Taken;
 
@@ -21,19 +21,24 @@ final class RecordedFigures
     ];
     private const OF_TRACE = ['peak_hz' => 'tremor_hz', 'half_swing_mm' => 'tremor_half_mm'];
 
+    public function __construct(
+        private readonly CatalogueStore $catalogue,
+    ) {
+    }
+
     /**
      * @param array<string, mixed> $found
      *
      * @return list<Reading>
      */
-    public static function ofInk(
+    public function ofInk(
         InkTask $task,
         array $found,
         Side $side,
         \DateTimeImmutable $day,
         Taken $taken,
     ): array {
-        return self::read(
+        return $this->read(
             self::OF_INK[$task->value] ?? [],
             $found,
             $side,
@@ -48,14 +53,14 @@ final class RecordedFigures
      *
      * @return list<Reading>
      */
-    public static function ofTrace(
+    public function ofTrace(
         string $action,
         array $found,
         Side $side,
         \DateTimeImmutable $day,
         Taken $taken,
     ): array {
-        return self::read(self::OF_TRACE, $found, $side, $action, day: $day, taken: $taken);
+        return $this->read(self::OF_TRACE, $found, $side, $action, day: $day, taken: $taken);
     }
 
     /**
@@ -64,7 +69,7 @@ final class RecordedFigures
      *
      * @return list<Reading>
      */
-    private static function read(
+    private function read(
         array $codes,
         array $found,
         Side $side,
@@ -72,7 +77,7 @@ final class RecordedFigures
         \DateTimeImmutable $day,
         Taken $taken,
     ): array {
-        $kinds = MeasureKinds::standard();
+        $kinds = $this->catalogue->get()->vocabulary->kinds;
         $readings = [];
         foreach ($codes as $key => $code) {
             $value = $found[$key] ?? null;

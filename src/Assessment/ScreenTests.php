@@ -40,6 +40,7 @@ final class ScreenTests extends AbstractController
         private readonly RecordingRepository $recordings,
         private readonly ReadingRepository $readings,
         private readonly KeepRecording $keepRecording,
+        private readonly RecordedFigures $figures,
         private readonly Cautions $cautions,
         private readonly Audit $audit,
         private readonly Who $who,
@@ -154,7 +155,7 @@ final class ScreenTests extends AbstractController
             at: $now,
             byStaffId: $staffId,
         );
-        $readings = RecordedFigures::ofInk(
+        $readings = $this->figures->ofInk(
             $task,
             $found,
             $side,

@@ -6,10 +6,7 @@ namespace HandGarden\Content;
 
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Caution;
-use HandGarden\Core\Catalogue\CheckList;
-use HandGarden\Core\Catalogue\Observation;
 use HandGarden\Core\Catalogue\ReadyLadders;
-use HandGarden\Core\Catalogue\StrongerEvidence;
 use HandGarden\Core\Catalogue\Vocabulary;
 use HandGarden\Core\Condition\Condition;
 use HandGarden\Core\Condition\ConditionParser;
@@ -21,8 +18,8 @@ use HandGarden\Core\Data\Node;
 final readonly class CatalogueReader
 {
     /**
-     * @param array<string, mixed> $data decoded files by name: vocabulary, cautions, screening, goals, those of
-     *     the handbook, and ladders by file
+     * @param array<string, mixed> $data decoded files by name: measures, vocabulary, cautions, screening, goals,
+     *     those of the handbook, and ladders by file
      *
      * @throws InvalidData
      */
@@ -32,8 +29,9 @@ final readonly class CatalogueReader
         foreach (Node::root($data['goals'], 'goals.yaml')->get('goals')->items() as $goal) {
             $tasks[$goal->get('key')->string()] = $goal->get('label')->string();
         }
-        $vocabulary = $this->vocabulary(Node::root($data['vocabulary'], 'vocabulary.yaml'), $tasks);
-        $codes = Vocabulary::codesOf($vocabulary->lists);
+        $measures = new MeasureReader(Node::root($data['measures'], 'measures.yaml'), $tasks);
+        $vocabulary = $this->vocabulary(Node::root($data['vocabulary'], 'vocabulary.yaml'), $measures);
+        $codes = $vocabulary->codes();
         $handbook = (new HandbookReader())->read($data);
         $ladders = new LadderReader(new ConditionParser($codes), $vocabulary->gates, $handbook);
         $read = [];
@@ -53,22 +51,11 @@ final readonly class CatalogueReader
         );
     }
 
-    /** @param array<string, string> $tasks */
-    private function vocabulary(Node $node, array $tasks): Vocabulary
+    private function vocabulary(Node $node, MeasureReader $measures): Vocabulary
     {
-        $node->only('lists', 'stronger_evidence', 'gates');
-        $lists = array_map($this->checkList(...), $node->get('lists')->items());
-        $parser = new ConditionParser(Vocabulary::codesOf($lists));
-        $evidence = [];
-        foreach ($node->get('stronger_evidence')->items() as $item) {
-            $item->only('if', 'then', 'value');
-            $value = $item->get('value')->raw();
-            $evidence[] = new StrongerEvidence(
-                self::condition($parser, $item->get('if')),
-                $item->get('then')->string(),
-                \is_bool($value) ? $value : $item->get('value')->float(),
-            );
-        }
+        $node->only('gates');
+        $plain = new Vocabulary($measures->kinds(), $measures->lists(), [], []);
+        $parser = new ConditionParser($plain->codes());
         $gates = [];
         foreach ($node->get('gates')->map() as $name => $gate) {
             $gates[$name] = new Caution(
@@ -77,29 +64,7 @@ final readonly class CatalogueReader
             );
         }
 
-        return new Vocabulary($lists, $evidence, $gates, $tasks);
-    }
-
-    private function checkList(Node $node): CheckList
-    {
-        $node->only('key', 'title', 'observations');
-
-        return new CheckList(
-            $node->get('key')->string(),
-            $node->get('title')->string(),
-            array_map(static function (Node $o): Observation {
-                $o->only('code', 'ask', 'seconds', 'sided', 'trouble', 'parts');
-
-                return new Observation(
-                    $o->get('code')->string(),
-                    $o->get('ask')->string(),
-                    $o->get('seconds')->int(0, 600),
-                    $o->optional('sided')?->bool() ?? true,
-                    meansTrouble: $o->optional('trouble')?->bool() ?? false,
-                    parts: $o->optional('parts')?->strings() ?? [],
-                );
-            }, $node->get('observations')->items()),
-        );
+        return new Vocabulary($plain->kinds, $plain->lists, $measures->evidence($parser), $gates);
     }
 
     public static function condition(ConditionParser $parser, Node $node): Condition

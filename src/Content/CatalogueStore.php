@@ -218,6 +218,7 @@ final class CatalogueStore implements CacheWarmerInterface
     /**
      * @return array{
      *     ladders: array<string, mixed>,
+     *     measures: mixed,
      *     vocabulary: mixed,
      *     cautions: mixed,
      *     screening: mixed,
@@ -242,6 +243,7 @@ final class CatalogueStore implements CacheWarmerInterface
 
         return [
             'ladders' => $ladders,
+            'measures' => self::yaml($dir, 'measures.yaml'),
             'vocabulary' => self::yaml($dir, 'vocabulary.yaml'),
             'cautions' => self::yaml($dir, 'cautions.yaml'),
             'screening' => self::yaml($dir, 'screening.yaml'),

@@ -30,7 +30,6 @@ use HandGarden\Core\Catalogue\Segment;
 use HandGarden\Core\Catalogue\SittingNeed;
 use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Catalogue\Strand;
-use HandGarden\Core\Catalogue\Vocabulary;
 use HandGarden\Core\Condition\AnyOf;
 use HandGarden\Core\Condition\Condition;
 use HandGarden\Core\Condition\ConditionParser;
@@ -62,7 +61,7 @@ final readonly class LadderReader
     public static function of(Catalogue $catalogue): self
     {
         return new self(
-            new ConditionParser(Vocabulary::codesOf($catalogue->vocabulary->lists)),
+            new ConditionParser($catalogue->vocabulary->codes()),
             $catalogue->vocabulary->gates,
             $catalogue->handbook(),
         );

@@ -7,6 +7,7 @@ namespace HandGarden\Library;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Condition\Atom;
 use HandGarden\Core\Condition\Comparison;
+use HandGarden\Core\Measure\Unit;
 use HandGarden\Web\Wording;
 
 /** Names what a condition asks for. */
@@ -57,7 +58,10 @@ final readonly class FactWords
 
     public function unit(string $code): string
     {
-        return $this->store->get()->vocabulary->unitSign($code);
+        $unit = $this->store->get()->vocabulary->unitOf($code);
+        $sign = $unit?->sign() ?? '';
+
+        return Unit::Degrees === $unit || '' === $sign ? $sign : ' '.$sign;
     }
 
     public function wanted(Comparison $comparison, Atom $atom): string
@@ -71,7 +75,9 @@ final readonly class FactWords
     private function measured(string $code, ?string $argument): string
     {
         $vocabulary = $this->store->get()->vocabulary;
+        $mode = $vocabulary->modeOf($code);
         $fact = $vocabulary->label($code);
+        $fact = null === $mode ? $fact : $this->wording->word('fact.'.$mode->value, ['fact' => $fact]);
         if (null === $argument) {
             return $fact;
         }

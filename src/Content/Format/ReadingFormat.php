@@ -49,7 +49,7 @@ final readonly class ReadingFormat
             $at,
             value: $number,
             on: self::day($node, $today),
-            byEye: $node->optional('by_eye')?->bool() ?? $kind->isByEye(),
+            byEye: $node->optional('by_eye')?->bool() ?? $kind->isByEye,
         );
     }
 

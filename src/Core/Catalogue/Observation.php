@@ -15,6 +15,7 @@ final readonly class Observation
         public bool $sided,
         public bool $meansTrouble,
         public array $parts,
+        public bool $isShortLived = false,
     ) {
     }
 

@@ -17,6 +17,10 @@ final readonly class MeasureKind
      * @param list<string>          $arguments      what the same measure can be taken at, such as wrist angles;
      *     empty: nothing
      * @param array<string, string> $argumentLabels how an argument is said, where that is not plain from itself
+     * @param bool                  $isByEye        judged by looking, never measured with an instrument
+     * @param bool                  $isShortLived   changes within days, so that a reading counts for less long
+     * @param list<NumberFact>      $answers        what conditions call it
+     * @param list<DerivedFact>     $derived        what is worked out from several of its readings
      */
     public function __construct(
         public string $code,
@@ -37,13 +41,19 @@ final readonly class MeasureKind
         public Combine $combine = Combine::Mean,
         public int $usualTrials = 1,
         public array $argumentLabels = [],
+        public string $group = '',
+        public ?TakenAt $takenAt = null,
+        public bool $isByEye = false,
+        public bool $isShortLived = false,
+        public array $answers = [],
+        public array $derived = [],
     ) {
     }
 
-    /** Judged by looking, never measured with an instrument. */
-    public function isByEye(): bool
+    /** Opening is judged with the wrist as it rests as well as at certain angles of it. */
+    public function mayBeTakenAtRest(): bool
     {
-        return \in_array($this->code, ['opening', 'along'], true);
+        return TakenAt::WristAngle === $this->takenAt && [] !== $this->derived;
     }
 
     public function accepts(float $value): bool

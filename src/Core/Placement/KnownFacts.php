@@ -6,7 +6,6 @@ namespace HandGarden\Core\Placement;
 
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
-use HandGarden\Core\Catalogue\NumberFact;
 use HandGarden\Core\Catalogue\Vocabulary;
 use HandGarden\Core\Condition\Condition as EntryCondition;
 use HandGarden\Core\Condition\FactCode;
@@ -14,6 +13,7 @@ use HandGarden\Core\Condition\FactSource;
 use HandGarden\Core\Condition\Verdict;
 use HandGarden\Core\Measure\Independence;
 use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\NumberFact;
 use HandGarden\Core\Measure\Opening;
 use HandGarden\Core\Measure\Reading;
 
@@ -23,19 +23,6 @@ use HandGarden\Core\Measure\Reading;
  */
 final class KnownFacts implements FactSource
 {
-    private const SHORT_LIVED = [
-        'tone_finger',
-        'tone_thumb',
-        'tone_wrist',
-        'tone_pronator',
-        'tone_elbow',
-        'painful',
-        'skin_whole',
-        'frail_skin',
-        'touch_comfortable',
-        'grasp_reflex',
-        'bruises_easily',
-    ];
     /** Known only while a sitting runs; before it they do not hold. */
     private const OF_THE_SITTING = ['gate_passed', 'tone_dropped_now', 'done_today', 'in_routine'];
     /** Days for which numbers, try-outs and observations count. */
@@ -72,7 +59,7 @@ final class KnownFacts implements FactSource
         private readonly \DateTimeImmutable $today,
         private readonly ?Standing $standing = null,
     ) {
-        $this->numbers = NumberFact::all();
+        $this->numbers = $vocabulary->kinds->numbers;
         $this->since = $today->modify('-'.self::DAYS.' days');
         $injected = $facts->measured->injectedOn;
         $fresh = null !== $injected
@@ -243,7 +230,7 @@ final class KnownFacts implements FactSource
 
     private function isYoung(string $code, \DateTimeImmutable $on): bool
     {
-        return $on >= (\in_array($code, self::SHORT_LIVED, true) ? $this->shortSince : $this->since)
+        return $on >= ($this->vocabulary->isShortLived($code) ? $this->shortSince : $this->since)
             && $on <= $this->today;
     }
 

@@ -58,7 +58,7 @@ final readonly class Recheck
                 }
             }
         }
-        $order = array_flip(Vocabulary::codesOf($vocabulary->lists));
+        $order = array_flip($vocabulary->codes());
         $rank = static fn (Needed $n): array => [
             $order[$n->code] ?? \PHP_INT_MAX,
             (string) $n->argument,

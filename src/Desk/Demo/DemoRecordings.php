@@ -27,6 +27,7 @@ final readonly class DemoRecordings
 
     public function __construct(
         private EntityManagerInterface $entities,
+        private RecordedFigures $figures,
     ) {
     }
 
@@ -202,7 +203,7 @@ final readonly class DemoRecordings
                 at: $at,
                 byStaffId: $staffId,
             ),
-            RecordedFigures::ofInk(
+            $this->figures->ofInk(
                 $task,
                 $found,
                 Side::Right,
@@ -236,7 +237,7 @@ final readonly class DemoRecordings
                 at: $at,
                 byStaffId: $staffId,
             ),
-            RecordedFigures::ofTrace(
+            $this->figures->ofTrace(
                 'posture',
                 $found,
                 Side::Right,

@@ -8,11 +8,11 @@ use HandGarden\Assessment\Change;
 use HandGarden\Assessment\Changes;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Change\Judgement;
-use HandGarden\Core\Measure\MeasureKinds;
 use HandGarden\Core\Measure\MedicationState;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Taken;
+use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -178,7 +178,7 @@ final class ChangesTest extends TestCase
         self::assertSame(
             Judgement::NotComparable,
             (
-                new Changes(MeasureKinds::standard(), new \DateTimeImmutable('2026-01-15'))
+                new Changes(Cases::catalogue()->vocabulary->kinds, new \DateTimeImmutable('2026-01-15'))
             )->of($pair)[0]->judgement,
         );
         $on = [
@@ -209,7 +209,7 @@ final class ChangesTest extends TestCase
      */
     private function changes(array $history): array
     {
-        return (new Changes(MeasureKinds::standard(), null))->of($history);
+        return (new Changes(Cases::catalogue()->vocabulary->kinds, null))->of($history);
     }
 
     private function reading(string $code, ?Mode $mode, float $value, string $day): Reading

@@ -19,11 +19,11 @@ use HandGarden\Core\Measure\Independence;
 use HandGarden\Core\Measure\Ink\InkPoint;
 use HandGarden\Core\Measure\Ink\LineGuide;
 use HandGarden\Core\Measure\Ink\Sheet;
-use HandGarden\Core\Measure\MeasureKinds;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Measure\Steadiness\Steadiness;
+use HandGarden\Tests\Core\Cases;
 use HandGarden\Tests\Core\Measure\Noise;
 use PHPUnit\Framework\TestCase;
 
@@ -132,7 +132,7 @@ final class ChartTest extends TestCase
 
     public function testATrendShowsTheBandInsideWhichAChangeIsNone(): void
     {
-        $kind = MeasureKinds::standard()->find('wrist_extension');
+        $kind = Cases::catalogue()->vocabulary->kinds->find('wrist_extension');
         self::assertNotNull($kind);
         $history = [$this->reading('2026-01-01', 10.0), $this->reading('2026-02-01', 13.0)];
         $srd = RealDifference::of($kind, Repeats::of([]), true, false);

@@ -19,7 +19,6 @@ use HandGarden\Core\Catalogue\SittingNeed;
 use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Catalogue\UnknownRung;
-use HandGarden\Core\Catalogue\Vocabulary;
 use HandGarden\Core\CoreError;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
@@ -226,7 +225,7 @@ final class CatalogueTest extends TestCase
     public function testEveryConditionUsesOnlyTheVocabularyAndHasAWayOfTakingIt(): void
     {
         $vocabulary = Cases::catalogue()->vocabulary;
-        $codes = Vocabulary::codesOf($vocabulary->lists);
+        $codes = $vocabulary->codes();
         foreach (Cases::catalogue()->rungs() as $rung) {
             $conditions = [
                 $rung->entry,

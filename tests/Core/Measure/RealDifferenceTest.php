@@ -11,13 +11,13 @@ use HandGarden\Core\Measure\Change\Judgement;
 use HandGarden\Core\Measure\Change\RealDifference;
 use HandGarden\Core\Measure\Change\Repeats;
 use HandGarden\Core\Measure\MeasureKind;
-use HandGarden\Core\Measure\MeasureKinds;
 use HandGarden\Core\Measure\MedicationState;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Position;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Source;
 use HandGarden\Core\Measure\Taken;
+use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -265,7 +265,7 @@ final class RealDifferenceTest extends TestCase
 
     private static function kind(string $code): MeasureKind
     {
-        return MeasureKinds::standard()->find($code) ?? throw new \LogicException($code);
+        return Cases::catalogue()->vocabulary->kinds->find($code) ?? throw new \LogicException($code);
     }
 
     private static function reading(
