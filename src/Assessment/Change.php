@@ -6,6 +6,7 @@ namespace HandGarden\Assessment;
 
 use HandGarden\Assessment\Chart\Chart;
 use HandGarden\Core\Measure\Change\Judgement;
+use HandGarden\Core\Words\Phrase;
 
 /** One measure of one hand over time, as a row: from, to, and whether that is a real change. */
 final readonly class Change
@@ -21,7 +22,7 @@ final readonly class Change
         public string $difference,
         public string $mustBeat,
         public Judgement $judgement,
-        public string $why,
+        public ?Phrase $why,
         private \Closure $draw,
         public ?Chart $chart = null,
     ) {

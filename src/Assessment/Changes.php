@@ -17,6 +17,7 @@ use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Measure\Unit;
+use HandGarden\Web\Wording;
 
 /** Everything that was measured on two days or more, first against last. Real changes come first. */
 final readonly class Changes
@@ -24,6 +25,7 @@ final readonly class Changes
     public function __construct(
         private MeasureKinds $kinds,
         private ?\DateTimeImmutable $injectedOn,
+        private Wording $wording,
     ) {
     }
 
@@ -123,7 +125,7 @@ final readonly class Changes
             },
             mustBeat: null === $found->srd
                 ? ''
-                : round($found->srd->value, 1).$unit.', '.$found->srd->from,
+                : round($found->srd->value, 1).$unit.', '.$this->wording->say($found->srd->from),
             judgement: $found->judgement,
             why: $found->why,
             draw: fn (): Chart => Trend::of(
@@ -132,6 +134,7 @@ final readonly class Changes
                 $readings,
                 $found->srd,
                 injectedOn: $this->injectedOn,
+                basis: null === $found->srd ? '' : $this->wording->say($found->srd->from),
             ),
         );
     }

@@ -24,6 +24,7 @@ use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Library\FactWords;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
 use Symfony\Component\HttpFoundation\Response;
 use Twig\Environment;
 
@@ -38,6 +39,7 @@ final readonly class MeasurePage
         private Cautions $cautions,
         private Clock $clock,
         private FactWords $facts,
+        private Wording $wording,
     ) {
     }
 
@@ -130,7 +132,7 @@ final readonly class MeasurePage
                 'active' => Figures::opening($readings, $side, Mode::Active),
                 'passive' => Figures::opening($readings, $side, Mode::Passive),
                 'findings' => array_map(
-                    static fn (Finding $f): string => $f->title,
+                    fn (Finding $f): string => $this->wording->say($f->title),
                     (new Findings())->found($young, $side),
                 ),
             ];

@@ -24,6 +24,7 @@ use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Library\FactWords;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -45,6 +46,7 @@ final class ShowFindings extends AbstractController
         private readonly Cautions $cautions,
         private readonly Clock $clock,
         private readonly FactWords $facts,
+        private readonly Wording $wording,
     ) {
     }
 
@@ -75,7 +77,7 @@ final class ShowFindings extends AbstractController
             'banner' => $this->cautions->of($client),
             'hands' => $hands,
             'changes' => (
-                new Changes($catalogue->vocabulary->kinds, $client->injectionDay())
+                new Changes($catalogue->vocabulary->kinds, $client->injectionDay(), $this->wording)
             )->of($history),
             'days' => $over,
             'measuredDays' => \count($days),

@@ -8,6 +8,8 @@ use HandGarden\Core\Approach\Question;
 use HandGarden\Core\Condition\Comparison;
 use HandGarden\Core\Condition\SidePrefix;
 use HandGarden\Core\Data\Node;
+use HandGarden\Core\Measure\Change\Judgement;
+use HandGarden\Core\Measure\ToneGrade;
 use HandGarden\Core\Placement\LadderState;
 use HandGarden\Core\Progress\Compensation;
 use HandGarden\Core\Progress\ProposalKind;
@@ -25,7 +27,7 @@ final class WordsOfCodesTest extends TestCase
         $codes = [];
         foreach (Air::files('php', Cases::root().'/src') as $file) {
             preg_match_all(
-                "/(?:new Phrase|->word)\(\s*'([a-z_.]+[a-z_])'/",
+                "/(?:new Phrase|->word)\(\s*'([a-z_.]+[a-z_])'(?! *\\.)/",
                 (string) file_get_contents($file),
                 $found,
             );
@@ -61,6 +63,18 @@ final class WordsOfCodesTest extends TestCase
             if (SidePrefix::Placed !== $hand) {
                 self::assertHasWords('condition.hand.'.lcfirst($hand->name));
             }
+        }
+        foreach (['tone', 'mixed', 'contracture'] as $kind) {
+            self::assertHasWords('limit.tone.meaning_'.$kind);
+        }
+        foreach (['unknown', 'limited', 'free', 'tone', 'mixed', 'contracture'] as $kind) {
+            self::assertHasWords('limit.tone.title_'.$kind);
+        }
+        foreach (Judgement::cases() as $judgement) {
+            self::assertHasWords($judgement->words()->code);
+        }
+        foreach (ToneGrade::cases() as $grade) {
+            self::assertHasWords($grade->words()->code);
         }
         foreach (Joint::cases() as $joint) {
             self::assertHasWords('joint.'.$joint->value);

@@ -13,6 +13,7 @@ final class Trend
 {
     /**
      * @param non-empty-list<Reading> $history numbers only, oldest first
+     * @param string                  $basis   where the real difference comes from, in words
      * @param RealDifference|null     $srd     about the first value; null: needs repeats
      */
     public static function of(
@@ -21,6 +22,7 @@ final class Trend
         array $history,
         ?RealDifference $srd,
         ?\DateTimeImmutable $injectedOn,
+        string $basis = '',
     ): Chart {
         $values = array_map(
             static fn (Reading $r): float => \is_float($r->value) ? $r->value : 0.0,
@@ -58,7 +60,7 @@ final class Trend
             $says .= \sprintf(
                 '; a difference under %s is no real change (%s)',
                 self::number($srd->value, $unit),
-                $srd->from,
+                $basis,
             );
         }
         if (null !== $injectedOn) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Measure;
 
+use HandGarden\Core\Words\Phrase;
+
 /**
  * Resistance of a muscle group to one passive movement, graded as on the modified Ashworth scale (Bohannon & Smith
  * 1987).
@@ -36,15 +38,15 @@ enum ToneGrade: string
         );
     }
 
-    public function meaning(): string
+    public function words(): Phrase
     {
-        return match ($this) {
-            self::None => 'moves freely',
-            self::Slight => 'a catch, or a little resistance at the very end',
-            self::SlightThroughRange => 'a catch, then a little resistance through less than half of the way',
-            self::Marked => 'clear resistance through most of the way, still easy to move',
-            self::Considerable => 'hard to move',
-            self::Rigid => 'does not give',
-        };
+        return new Phrase(match ($this) {
+            self::None => 'tone_grade.none',
+            self::Slight => 'tone_grade.slight',
+            self::SlightThroughRange => 'tone_grade.slight_through_range',
+            self::Marked => 'tone_grade.marked',
+            self::Considerable => 'tone_grade.considerable',
+            self::Rigid => 'tone_grade.rigid',
+        });
     }
 }

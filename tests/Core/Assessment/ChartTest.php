@@ -25,6 +25,7 @@ use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Measure\Steadiness\Steadiness;
 use HandGarden\Tests\Core\Cases;
 use HandGarden\Tests\Core\Measure\Noise;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\TestCase;
 
 /** What a chart shows also stands in its words. */
@@ -142,6 +143,7 @@ final class ChartTest extends TestCase
             $history,
             $srd,
             injectedOn: new \DateTimeImmutable('2026-01-15'),
+            basis: Said::of($srd?->from),
         );
 
         self::assertCount(1, self::marks($chart, 'rect', 'real-band'));

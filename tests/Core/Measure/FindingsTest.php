@@ -11,6 +11,7 @@ use HandGarden\Core\Measure\Finding\State;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -27,14 +28,15 @@ final class FindingsTest extends TestCase
         string $because = '',
     ): void {
         $finding = self::find($known, $key);
-        self::assertSame($state, $finding->state, implode('; ', $finding->because));
-        self::assertStringContainsString($because, implode('; ', $finding->because));
+        $said = implode('; ', array_map(Said::of(...), $finding->because));
+        self::assertSame($state, $finding->state, $said);
+        self::assertStringContainsString($because, $said);
         if (State::CannotTell === $state) {
             self::assertNotSame([], $finding->needs, 'says what to measure');
         } else {
             self::assertSame(
                 '',
-                State::Found === $state && '' === $finding->meaning ? 'no meaning' : '',
+                State::Found === $state && null === $finding->meaning ? 'no meaning' : '',
             );
         }
     }
@@ -283,7 +285,7 @@ final class FindingsTest extends TestCase
                 ],
                 'tone-wrist',
             );
-            self::assertStringContainsString($words, $finding->title, "spread $spread");
+            self::assertStringContainsString($words, Said::of($finding->title), "spread $spread");
         }
     }
 

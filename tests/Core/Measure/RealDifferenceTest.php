@@ -18,6 +18,7 @@ use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Source;
 use HandGarden\Core\Measure\Taken;
 use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -165,7 +166,10 @@ final class RealDifferenceTest extends TestCase
             '2026-11-01',
             new Taken('a', medication: MedicationState::Off),
         );
-        self::assertSame('once on, once off medicine', Comparison::of($kind, $on, $off, [])->why);
+        self::assertSame(
+            'once on, once off medicine',
+            Said::of(Comparison::of($kind, $on, $off, [])->why),
+        );
         $injected = new \DateTimeImmutable('2026-10-15');
         self::assertSame(
             Judgement::NotComparable,

@@ -8,6 +8,7 @@ use HandGarden\Core\Measure\MeasureKind;
 use HandGarden\Core\Measure\MedicationState;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Taken;
+use HandGarden\Core\Words\Phrase;
 
 /** Two readings of the same thing, and whether the difference is real. */
 final readonly class Comparison
@@ -16,7 +17,7 @@ final readonly class Comparison
         public Judgement $judgement,
         public ?float $difference,
         public ?RealDifference $srd,
-        public string $why,
+        public ?Phrase $why = null,
     ) {
     }
 
@@ -35,17 +36,17 @@ final readonly class Comparison
         int $readings = 1,
     ): self {
         if (!\is_float($older->value) || !\is_float($newer->value)) {
-            return new self(Judgement::NotComparable, null, null, 'one of them is no number');
+            return new self(Judgement::NotComparable, null, null, new Phrase('incomparable.no_number'));
         }
         $before = $older->taken ?? new Taken();
         $after = $newer->taken ?? new Taken();
         $why = match (true) {
-            $before->position !== $after->position => 'taken in another position',
+            $before->position !== $after->position => new Phrase('incomparable.position'),
             $before->medication !== $after->medication
                 && self::matters($before)
-                && self::matters($after) => 'once on, once off medicine',
-            $before->source !== $after->source => 'taken in another way',
-            $older->byEye !== $newer->byEye => 'once measured, once by eye',
+                && self::matters($after) => new Phrase('incomparable.medicine'),
+            $before->source !== $after->source => new Phrase('incomparable.way'),
+            $older->byEye !== $newer->byEye => new Phrase('incomparable.by_eye'),
             null !== $injectedOn
                 && InjectionPhase::of(
                     $injectedOn,
@@ -53,11 +54,11 @@ final readonly class Comparison
                 ) !== InjectionPhase::of(
                     $injectedOn,
                     $newer->on,
-                ) => 'a tone injection lies between, or another phase of it',
-            default => '',
+                ) => new Phrase('incomparable.injection'),
+            default => null,
         };
         $difference = $newer->value - $older->value;
-        if ('' !== $why) {
+        if (null !== $why) {
             return new self(Judgement::NotComparable, $difference, null, $why);
         }
         $srd = RealDifference::of(
@@ -74,7 +75,7 @@ final readonly class Comparison
                 Judgement::NeedsRepeats,
                 $difference,
                 null,
-                'no repeats of three trials on two days yet',
+                new Phrase('incomparable.no_repeats'),
             );
         }
 
@@ -82,7 +83,6 @@ final readonly class Comparison
             $srd->judge($kind->lowerIsBetter ? -$difference : $difference),
             $difference,
             $srd,
-            '',
         );
     }
 

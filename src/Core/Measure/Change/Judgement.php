@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Measure\Change;
 
+use HandGarden\Core\Words\Phrase;
+
 enum Judgement: string
 {
     case Gain = 'gain';
@@ -12,14 +14,8 @@ enum Judgement: string
     case NotComparable = 'not comparable';
     case NeedsRepeats = 'needs repeats';
 
-    public function words(): string
+    public function words(): Phrase
     {
-        return match ($this) {
-            self::Gain => 'real gain',
-            self::Loss => 'real loss',
-            self::NoChange => 'no real change yet',
-            self::NotComparable => 'not comparable',
-            self::NeedsRepeats => 'needs repeats to tell',
-        };
+        return new Phrase('judgement.'.str_replace(' ', '_', $this->value));
     }
 }

@@ -6,6 +6,7 @@ namespace HandGarden\Core\Measure\Change;
 
 use HandGarden\Core\Measure\MeasureKind;
 use HandGarden\Core\Measure\Unit;
+use HandGarden\Core\Words\Phrase;
 
 /**
  * The smallest difference that is more than error of measurement: SRD = 1.96 x sqrt(2) x SEM. SEM is the client's own
@@ -17,7 +18,7 @@ final readonly class RealDifference
 
     private function __construct(
         public float $value,
-        public string $from,
+        public Phrase $from,
     ) {
     }
 
@@ -47,19 +48,15 @@ final readonly class RealDifference
         };
         if (!$repeats->areEnough()) {
             $isPlain = $sameTester || Unit::Degrees !== $kind->unit;
+            $basis = $isPlain ? 'real_difference.default' : 'real_difference.two_testers';
 
-            return null === $default
-                ? null
-                : new self($default, match ($isPlain) {
-                    true => 'default',
-                    false => 'default, two testers',
-                });
+            return null === $default ? null : new self($default, new Phrase($basis));
         }
         $own = self::FACTOR * $repeats->deviation;
 
         return $own >= ($default ?? 0.0)
-            ? new self($own, \sprintf('own repeats, %d days', $repeats->days))
-            : new self((float) $default, 'default; own repeats agree closer');
+            ? new self($own, new Phrase('real_difference.own_repeats', ['days' => $repeats->days]))
+            : new self((float) $default, new Phrase('real_difference.default_wider'));
     }
 
     /** Signed difference toward better, as gain, loss or neither. */

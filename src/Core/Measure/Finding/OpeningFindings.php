@@ -6,6 +6,7 @@ namespace HandGarden\Core\Measure\Finding;
 
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\ToneGroup;
+use HandGarden\Core\Words\Phrase;
 
 /** What keeps the fingers from opening: tight long flexors, weak extensors, a joint that does not give. */
 final readonly class OpeningFindings
@@ -18,7 +19,7 @@ final readonly class OpeningFindings
 
     public function longFlexors(): Finding
     {
-        $title = 'Long finger flexors short or toned';
+        $title = new Phrase('limit.long_flexors.title');
         $gain = $this->hand->gain(Mode::Passive);
         if (null === $gain) {
             return $this->cannotTell('long-flexors', $title, $this->missingAngles(Mode::Passive));
@@ -30,23 +31,19 @@ final readonly class OpeningFindings
             $this->hand->side,
             $found ? State::Found : State::NotFound,
             $title,
-            because: [self::gainWords($gain, 'Can be opened')],
+            because: [self::gainWords($gain, Mode::Passive)],
             needs: [],
-            meaning: $found
-                    ? 'Start release with the wrist bent, then raise the wrist angle step by step. The slow and the '
-                        .'quick angle tell whether it is length or tone.'
-                    : '',
-            wouldChange: \sprintf(
-                'A gain %s %s points from bending the wrist.',
-                $found ? 'under' : 'of',
-                $this->settings->gainPoints,
-            ),
+            meaning: $found ? new Phrase('limit.long_flexors.meaning') : null,
+            wouldChange: new Phrase('limit.long_flexors.would_change', [
+                'found' => $found ? 'yes' : 'no',
+                'points' => $this->settings->gainPoints,
+            ]),
         );
     }
 
     public function extensorsUseTheWrist(): Finding
     {
-        $title = 'Weak extensors that borrow from the wrist';
+        $title = new Phrase('limit.extensors_use_wrist.title');
         $active = $this->hand->gain(Mode::Active);
         $passive = $this->hand->gain(Mode::Passive);
         if (
@@ -72,37 +69,37 @@ final readonly class OpeningFindings
             $found ? State::Found : State::NotFound,
             $title,
             because: [
-                self::gainWords($active, 'Opens by itself'),
-                ...(null === $passive ? [] : [self::gainWords($passive, 'Can be opened')]),
+                self::gainWords($active, Mode::Active),
+                ...(null === $passive ? [] : [self::gainWords($passive, Mode::Passive)]),
             ],
             needs: [],
-            meaning: $found
-                ? 'Train opening at the bent wrist angle. This is no sign of tightness.'
-                : '',
-            wouldChange: \sprintf(
-                'An own gain %s %s points, or a passive gain of as much.',
-                $found ? 'under' : 'of',
-                $this->settings->gainPoints,
-            ),
+            meaning: $found ? new Phrase('limit.extensors_use_wrist.meaning') : null,
+            wouldChange: new Phrase('limit.extensors_use_wrist.would_change', [
+                'found' => $found ? 'yes' : 'no',
+                'points' => $this->settings->gainPoints,
+            ]),
         );
     }
 
     public function contracture(): Finding
     {
-        $title = 'Contracture of the fingers likely';
+        $title = new Phrase('limit.contracture.title');
         $curve = $this->hand->curve(Mode::Passive);
         $spread = $this->hand->spread(ToneGroup::Finger);
         $hard = $this->hand->answer('hard_end', 'fingers');
         $limit = $this->settings->stiffOpeningPercent;
         $because = [];
         foreach ($curve as $angle => $percent) {
-            $because[] = \sprintf('can be opened %.0f %% with the wrist at %d°', $percent, $angle);
+            $because[] = new Phrase(
+                'limit.because.opened_at',
+                ['percent' => round($percent), 'angle' => $angle],
+            );
         }
         if (null !== $spread) {
-            $because[] = \sprintf('slow less quick angle %.0f°', $spread);
+            $because[] = new Phrase('limit.because.spread', ['degrees' => round($spread)]);
         }
         if (null !== $hard) {
-            $because[] = $hard ? 'the end does not give' : 'the end gives';
+            $because[] = new Phrase($hard ? 'limit.because.hard_end' : 'limit.because.soft_end');
         }
         $isAgainst = false === $hard
             || ([] !== $curve && max($curve) >= $limit)
@@ -127,33 +124,29 @@ final readonly class OpeningFindings
             $title,
             because: $because,
             needs: [],
-            meaning: $isAgainst
-                    ? ''
-                    : 'No stretching into the block at home; refer for splint or medical review; keep what is free, '
-                        .'by positioning.',
-            wouldChange: \sprintf(
-                '%.0f %% at any wrist angle, a spread of %.0f° or more, or an end that gives.',
-                $limit,
-                $this->settings->hardSpreadDegrees,
-            ),
+            meaning: $isAgainst ? null : new Phrase('limit.contracture.meaning'),
+            wouldChange: new Phrase('limit.contracture.would_change', [
+                'percent' => round($limit),
+                'degrees' => round($this->settings->hardSpreadDegrees),
+            ]),
         );
     }
 
     public function weakness(): Finding
     {
-        $title = 'Weak extensors, or both sides pulling at once';
+        $title = new Phrase('limit.weak_extensors.title');
         $passive = $this->hand->opening(Mode::Passive);
         $active = $this->hand->opening(Mode::Active);
         $lag = $this->hand->meanLagDegrees();
         $because = [];
         if (null !== $passive) {
-            $because[] = \sprintf('can be opened %.0f %%', $passive);
+            $because[] = new Phrase('limit.because.can_be_opened', ['percent' => round($passive)]);
         }
         if (null !== $active) {
-            $because[] = \sprintf('opens by itself %.0f %%', $active);
+            $because[] = new Phrase('limit.because.opens_itself', ['percent' => round($active)]);
         }
         if (null !== $lag) {
-            $because[] = \sprintf('mean lag %.0f°', $lag);
+            $because[] = new Phrase('limit.because.mean_lag', ['degrees' => round($lag)]);
         }
         $isFree = null === $passive ? null : $passive >= $this->settings->freeOpeningPercent;
         $isWeak = (null !== $active && $active < $this->settings->weakOpeningPercent)
@@ -166,10 +159,9 @@ final readonly class OpeningFindings
                 $title,
                 because: $because,
                 needs: [],
-                meaning: '',
-                wouldChange: \sprintf(
-                    'Passive opening of %.0f %%: until then stiffness or tone answers first.',
-                    $this->settings->freeOpeningPercent,
+                wouldChange: new Phrase(
+                    'limit.weak_extensors.would_open',
+                    ['percent' => round($this->settings->freeOpeningPercent)],
                 ),
             );
         }
@@ -192,29 +184,26 @@ final readonly class OpeningFindings
             $title,
             because: $because,
             needs: [],
-            meaning: $isWeak ? 'Active opening: tapping and light resistance as a cue.' : '',
-            wouldChange: \sprintf(
-                'Own opening %s %.0f %% with a mean lag %s %.0f°.',
-                $isWeak ? 'of' : 'under',
-                $this->settings->weakOpeningPercent,
-                $isWeak ? 'under' : 'of',
-                $this->settings->meanLagDegrees,
-            ),
+            meaning: $isWeak ? new Phrase('limit.weak_extensors.meaning') : null,
+            wouldChange: new Phrase('limit.weak_extensors.would_change', [
+                'found' => $isWeak ? 'yes' : 'no',
+                'percent' => round($this->settings->weakOpeningPercent),
+                'degrees' => round($this->settings->meanLagDegrees),
+            ]),
         );
     }
 
     /** @param array{points: float, best: float, bestAt: int, plain: float, plainAt: int} $gain */
-    private static function gainWords(array $gain, string $what): string
+    private static function gainWords(array $gain, Mode $mode): Phrase
     {
-        return \sprintf(
-            '%s %.0f %% with the wrist at %d° and %.0f %% at %d°: %+.0f points',
-            $what,
-            $gain['best'],
-            $gain['bestAt'],
-            $gain['plain'],
-            $gain['plainAt'],
-            $gain['points'],
-        );
+        return new Phrase('limit.because.gain', [
+            'mode' => $mode->value,
+            'best' => round($gain['best']),
+            'bestAt' => $gain['bestAt'],
+            'plain' => round($gain['plain']),
+            'plainAt' => $gain['plainAt'],
+            'points' => \sprintf('%+.0f', $gain['points']),
+        ]);
     }
 
     /** @return list<string> */
@@ -229,11 +218,11 @@ final readonly class OpeningFindings
 
     /**
      * @param list<string> $needs
-     * @param list<string> $because
+     * @param list<Phrase> $because
      */
     private function cannotTell(
         string $key,
-        string $title,
+        Phrase $title,
         array $needs,
         array $because = [],
     ): Finding {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Core\Measure\Finding;
 
 use HandGarden\Core\Anatomy\Digit;
+use HandGarden\Core\Words\Joint;
+use HandGarden\Core\Words\Phrase;
 
 /** Findings of single parts: the small muscles of the hand, the thumb, a hand that curls. */
 final readonly class PartFindings
@@ -33,12 +35,11 @@ final readonly class PartFindings
                     : 'pip_mcp_bent:'.$digit->value;
                 continue;
             }
-            $because[] = \sprintf(
-                '%s PIP bends %.0f° with the knuckle straight, %.0f° with it bent',
-                $digit->value,
-                $straight,
-                $bent,
-            );
+            $because[] = new Phrase('limit.because.pip', [
+                'digit' => $digit->value,
+                'straight' => round($straight),
+                'bent' => round($bent),
+            ]);
             if ($bent - $straight >= $this->settings->intrinsicDegrees) {
                 $tight[] = $digit->value;
             }
@@ -54,18 +55,16 @@ final readonly class PartFindings
             'intrinsics',
             $this->hand->side,
             $state,
-            'Small muscles of the hand tight'.($found ? ': '.implode(', ', $tight) : ''),
+            $found
+                ? new Phrase('limit.intrinsics.title_of', ['fingers' => Joint::Comma->of($tight)])
+                : new Phrase('limit.intrinsics.title'),
             because: $because,
             needs: $found ? [] : $needs,
-            meaning: $found
-                    ? 'Hook work: knuckles straight, PIP and DIP bent, slowly. Not the knuckle roof, which holds '
-                        .'these muscles short.'
-                    : '',
-            wouldChange: \sprintf(
-                'A difference %s %.0f°.',
-                $found ? 'under' : 'of',
-                $this->settings->intrinsicDegrees,
-            ),
+            meaning: $found ? new Phrase('limit.intrinsics.meaning') : null,
+            wouldChange: new Phrase('limit.intrinsics.would_change', [
+                'found' => $found ? 'yes' : 'no',
+                'degrees' => round($this->settings->intrinsicDegrees),
+            ]),
         );
     }
 
@@ -73,17 +72,17 @@ final readonly class PartFindings
     {
         $trapped = $this->hand->answer('thumb_trapped');
         $out = $this->hand->answer('thumb_out');
-        $title = 'Thumb in the palm';
+        $title = new Phrase('limit.thumb.title');
         if (true === $trapped) {
             return new Finding(
                 'thumb',
                 $this->hand->side,
                 State::Found,
-                $title.', held there by the fingers',
-                because: ['the fingers hold the thumb in the palm'],
+                new Phrase('limit.thumb.title_held'),
+                because: [new Phrase('limit.because.thumb_held')],
                 needs: [],
-                meaning: 'Ease the fingers first, then the thumb.',
-                wouldChange: 'Fingers that let the thumb out.',
+                meaning: new Phrase('limit.thumb.meaning_held'),
+                wouldChange: new Phrase('limit.thumb.would_let_go'),
             );
         }
         if (false === $out) {
@@ -92,12 +91,12 @@ final readonly class PartFindings
                 $this->hand->side,
                 State::Found,
                 $title,
-                because: ['the thumb does not come out without resistance'],
+                because: [new Phrase('limit.because.thumb_resists')],
                 needs: null === $trapped ? ['thumb_trapped'] : [],
-                meaning: 'Thumb ladder first'.(
-                    null === $trapped ? ', unless the fingers hold it down: look.' : '.'
+                meaning: new Phrase(
+                    null === $trapped ? 'limit.thumb.meaning_unless_held' : 'limit.thumb.meaning',
                 ),
-                wouldChange: 'A thumb that rests outside the palm.',
+                wouldChange: new Phrase('limit.thumb.would_change'),
             );
         }
 
@@ -106,7 +105,7 @@ final readonly class PartFindings
             $this->hand->side,
             null === $out ? State::CannotTell : State::NotFound,
             $title,
-            because: true === $out ? ['the thumb rests outside, or comes out'] : [],
+            because: true === $out ? [new Phrase('limit.because.thumb_out')] : [],
             needs: null === $out ? ['thumb_out'] : [],
         );
     }
@@ -119,7 +118,7 @@ final readonly class PartFindings
                 'curls',
                 $this->hand->side,
                 State::CannotTell,
-                'Cupped or clawed hand',
+                new Phrase('limit.curls.title'),
                 because: [],
                 needs: ['curls'],
             );
@@ -129,19 +128,13 @@ final readonly class PartFindings
             'curls',
             $this->hand->side,
             $curls ? State::Found : State::NotFound,
-            'Cupped or clawed hand',
+            new Phrase('limit.curls.title'),
             because: [
-                $curls
-                    ? 'rounds and stays folded at rest or one minute after use'
-                    : 'does not stay folded; a cramp in one task only is no curling',
+                new Phrase($curls ? 'limit.because.curls' : 'limit.because.does_not_curl'),
             ],
             needs: [],
-            meaning: $curls
-                    ? 'Short strong flexors, long weak extensors: extension, lifting, spreading and ball on the back '
-                        .'of the hand before squeezing; keep the hand flat while it cools. Gripping to hide a tremor '
-                        .'is one cause.'
-                    : '',
-            wouldChange: $curls ? 'A hand that opens again within a minute.' : '',
+            meaning: $curls ? new Phrase('limit.curls.meaning') : null,
+            wouldChange: $curls ? new Phrase('limit.curls.would_change') : null,
         );
     }
 }

@@ -6,6 +6,7 @@ namespace HandGarden\Core\Measure\Finding;
 
 use HandGarden\Core\Measure\ToneGrade;
 use HandGarden\Core\Measure\ToneGroup;
+use HandGarden\Core\Words\Phrase;
 
 /**
  * Contracture or tone, by the spread of the slow (R2) and the quick angle (R1) of a group whose slow angle is limited
@@ -30,22 +31,20 @@ final readonly class ToneFindings
             return null;
         }
         $key = 'tone-'.$group->value;
-        $name = ucfirst($group->label());
         $because = null === $grade
             ? []
             : [
-                \sprintf(
-                    'grade %s: %s',
-                    ToneGrade::fromRank($grade)->value,
-                    ToneGrade::fromRank($grade)->meaning(),
-                ),
+                new Phrase('limit.because.grade', [
+                    'grade' => ToneGrade::fromRank($grade)->value,
+                    'meaning' => ToneGrade::fromRank($grade)->words(),
+                ]),
             ];
         if (null === $slow || null === $catch) {
             return new Finding(
                 $key,
                 $this->hand->side,
                 State::CannotTell,
-                $name.': contracture or tone',
+                self::title('unknown', $group),
                 because: $because,
                 needs: array_values(
                     array_filter(
@@ -58,11 +57,9 @@ final readonly class ToneFindings
             );
         }
         $spread = $slow - $catch;
-        $because[] = \sprintf(
-            'slow angle %.0f°, catch at %.0f°: spread %.0f°',
-            $slow,
-            $catch,
-            $spread,
+        $because[] = new Phrase(
+            'limit.because.two_angles',
+            ['slow' => round($slow), 'catch' => round($catch), 'spread' => round($spread)],
         );
         $full = $this->other->number('slow_angle', $group->value);
         $hard = null === $group->hardEndPart()
@@ -74,31 +71,22 @@ final readonly class ToneFindings
             default => $full - $slow >= $this->settings->limitedBelowOtherDegrees,
         };
         if (null !== $full) {
-            $because[] = \sprintf('the other hand goes to %.0f°', $full);
+            $because[] = new Phrase('limit.because.other_hand', ['degrees' => round($full)]);
         }
         if (null === $isLimited && $spread < $this->settings->toneSpreadDegrees) {
             return new Finding(
                 $key,
                 $this->hand->side,
                 State::CannotTell,
-                $name.': is the slow angle limited?',
+                self::title('limited', $group),
                 because: $because,
                 needs: ['other.slow_angle:'.$group->value],
             );
         }
-        [$title, $meaning] = match (true) {
-            $spread >= $this->settings->toneSpreadDegrees => [
-                $name.': tone dominates',
-                'Slow sustained work, hands-on release, medical options.',
-            ],
-            $spread >= $this->settings->hardSpreadDegrees => [
-                $name.': length and tone mixed',
-                'Slow length work, and the tone options beside it.',
-            ],
-            default => [
-                $name.': contracture likely',
-                'No stretching into the block at home; refer; keep what is free.',
-            ],
+        $kind = match (true) {
+            $spread >= $this->settings->toneSpreadDegrees => 'tone',
+            $spread >= $this->settings->hardSpreadDegrees => 'mixed',
+            default => 'contracture',
         };
         $found = true === $isLimited || $spread >= $this->settings->toneSpreadDegrees;
 
@@ -106,15 +94,19 @@ final readonly class ToneFindings
             $key,
             $this->hand->side,
             $found ? State::Found : State::NotFound,
-            $found ? $title : $name.': slow angle not limited',
+            self::title($found ? $kind : 'free', $group),
             because: $because,
             needs: [],
-            meaning: $found ? $meaning : '',
-            wouldChange: \sprintf(
-                'Under %.0f° speaks for contracture, %.0f° and more for tone.',
-                $this->settings->hardSpreadDegrees,
-                $this->settings->toneSpreadDegrees,
-            ),
+            meaning: $found ? new Phrase('limit.tone.meaning_'.$kind) : null,
+            wouldChange: new Phrase('limit.tone.would_change', [
+                'hard' => round($this->settings->hardSpreadDegrees),
+                'tone' => round($this->settings->toneSpreadDegrees),
+            ]),
         );
+    }
+
+    private static function title(string $kind, ToneGroup $group): Phrase
+    {
+        return new Phrase('limit.tone.title_'.$kind, ['group' => $group->value]);
     }
 }
