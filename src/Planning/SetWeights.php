@@ -62,10 +62,6 @@ final class SetWeights extends AbstractController
         return $this->render('Planning/weights.html.twig', [
             'typed' => $typed,
             'defaults' => $defaults,
-            'says' => array_combine(
-                array_keys($defaults),
-                array_map(Weights::says(...), array_keys($defaults)),
-            ),
             'problems' => $problems,
         ], new Response(status: [] === $problems ? 200 : 422));
     }

@@ -24,6 +24,25 @@ final class RoomsTest extends TestCase
         ['Sitting', 'WhatIf'],
     ];
 
+    /** What these answer is a code; the words are in translations/. */
+    private const WORDLESS = [
+        'Approach',
+        'Goal',
+        'Measure/Change',
+        'Measure/Finding',
+        'Placement',
+        'Progress',
+        'Routine',
+        'Screening',
+        'Sitting',
+        'WhatIf',
+    ];
+
+    private const FOR_PROGRAMMERS = [
+        "LadderState.php: 'below the first rung'",
+        "Compiler.php: ' than a bit set holds.'",
+    ];
+
     private const OWNERS = [
         'audit_line' => 'Account',
         'clinic' => 'Account',
@@ -102,6 +121,24 @@ final class RoomsTest extends TestCase
                 );
             }
         }
+    }
+
+    public function testTheseRoomsOfTheCoreSpeakNoLanguage(): void
+    {
+        $spoken = [];
+        foreach (self::WORDLESS as $room) {
+            foreach (Air::files('php', self::SRC.'/Core/'.$room) as $file) {
+                foreach (\PhpToken::tokenize((string) file_get_contents($file)) as $token) {
+                    $isSentence = \T_CONSTANT_ENCAPSED_STRING === $token->id
+                        && 1 === preg_match('/\p{L}+ \p{Ll}+ \p{Ll}+ \p{L}+/u', $token->text);
+                    if ($isSentence) {
+                        $spoken[] = basename($file).': '.$token->text;
+                    }
+                }
+            }
+        }
+
+        self::assertSame(self::FOR_PROGRAMMERS, $spoken);
     }
 
     public function testNoRuleKnowsAnExerciseOrALadderOfTheCatalogue(): void

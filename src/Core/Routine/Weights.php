@@ -65,24 +65,4 @@ final readonly class Weights
             ...array_map(static fn (mixed $v): int => max(0, min(self::MOST, (int) $v)), $known),
         );
     }
-
-    /** What each is, for the page on which a clinic sets them. */
-    public static function says(string $name): string
-    {
-        return match ($name) {
-            'ladder' => 'An item of any ladder the client stands on',
-            'goal' => 'More for each point by which its ladder leads to the goals',
-            'area' => 'The first item of an area that leads to the goals',
-            'dailyTask' => 'A daily task that serves a goal',
-            'worseHand' => 'For the hand that is worse off',
-            'preparation' => 'An item that lengthens or mobilizes',
-            'frame' => 'A warm-up or closing item',
-            'leadIn' => 'Waking a muscle before its lift',
-            'balance' => 'Off for ten seconds of opening work missing beside gripping',
-            'variety' => 'Off a warm-up, preparing or closing item for each day it was done in the last seven',
-            'position' => 'Off for each change of position',
-            'material' => 'Off for each thing that an item takes',
-            default => $name,
-        };
-    }
 }
