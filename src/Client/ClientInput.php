@@ -249,7 +249,7 @@ final class ClientInput
     {
         $materials = [];
         foreach ($catalogue->rungs() as $rung) {
-            foreach ($rung->materials as $key) {
+            foreach ($rung->fit->materials as $key) {
                 $materials[$key] = $catalogue->handbook()->material($key)->label ?? $key;
             }
         }

@@ -65,8 +65,8 @@ final readonly class CatalogueCheck
                 'a rung that stands alone names an easier or a harder one',
             );
         }
-        $conditions = ['when' => $rung->entry, 'ends_while' => $rung->endsWhile];
-        foreach ($rung->cautions as $caution) {
+        $conditions = ['when' => $rung->fit->entry, 'ends_while' => $rung->fit->endsWhile];
+        foreach ($rung->fit->cautions as $caution) {
             $conditions['avoid_when '.$caution->key] = $caution->blocksWhile;
         }
         foreach (array_filter($conditions) as $key => $condition) {
@@ -75,7 +75,7 @@ final readonly class CatalogueCheck
         if (
             \in_array(
                 Performer::TrainedTherapist,
-                $rung->performers,
+                $rung->fit->performers,
                 true,
             ) !== (LadderKind::Protocol === $ladder->kind)
         ) {

@@ -11,13 +11,18 @@ use HandGarden\Core\Catalogue\Condition as ClientCondition;
 use HandGarden\Core\Catalogue\DoneOn;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\DoseKind;
+use HandGarden\Core\Catalogue\DosePlan;
 use HandGarden\Core\Catalogue\DoseRange;
 use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Catalogue\Fit;
 use HandGarden\Core\Catalogue\Handbook;
+use HandGarden\Core\Catalogue\InSitting;
+use HandGarden\Core\Catalogue\Instructions;
 use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\LadderPart;
+use HandGarden\Core\Catalogue\Load;
 use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Picture;
@@ -164,47 +169,68 @@ final readonly class LadderReader
         return new Rung(
             $node->get('id')->string(),
             $node->get('name')->string(),
-            $node->get('performers')->enums(Performer::class),
-            $this->materials($node->get('materials')),
-            steps: $steps,
-            words: array_map(
-                static fn (string $key): string => $node->get($key)->string(),
-                [
-                    'position' => 'position',
-                    'watchFor' => 'watch_for',
-                    'ease' => 'ease',
-                    'harder' => 'harder',
-                    'stop' => 'stop',
-                    'why' => 'why',
-                    'dose' => 'dose_words',
-                ],
+            self::instructions($node, $steps),
+            new Fit(
+                $node->get('performers')->enums(Performer::class),
+                $this->materials($node->get('materials')),
+                $doneOn,
+                $node->get('fits')->enums(ClientCondition::class),
+                cautions: $this->cautions($node, $together, $segment),
+                entry: $together ? $entry->speakingOf(SidePrefix::Both) : $entry,
+                endsWhile: null === $ends
+                    ? null
+                    : self::onAnyHand(CatalogueReader::condition($this->conditions, $ends), $together),
             ),
-            doneOn: $doneOn,
-            fits: $node->get('fits')->enums(ClientCondition::class),
-            cautions: $this->cautions($node, $together, $segment),
-            loads: array_map(MuscleLoad::fromText(...), $node->get('loads')->strings()),
-            lengthens: $node->get('lengthens')->strings(),
-            class: $node->get('class')->enum(EffortClass::class),
-            intensity: $node->get('intensity')->int(1, 5),
-            segment: $segment,
-            role: $node->get('role')->enum(SittingRole::class),
-            posture: $node->get('posture')->enum(Posture::class),
-            startDose: $start = $this->dose($node->get('dose')),
-            range: $this->range($node->get('range'), $start),
-            entry: $together ? $entry->speakingOf(SidePrefix::Both) : $entry,
-            endsWhile: null === $ends
-                ? null
-                : self::onAnyHand(CatalogueReader::condition($this->conditions, $ends), $together),
-            progress: array_map($this->progress(...), $node->get('progress')->items()),
+            load: self::load($node, $segment),
+            dosing: new DosePlan(
+                $start = $this->dose($node->get('dose')),
+                $this->range($node->get('range'), $start),
+                $node->get('counted')->enum(DoseKind::class),
+                array_map($this->progress(...), $node->get('progress')->items()),
+            ),
+            sitting: self::inSitting($node),
             picture: $this->picture($node->get('picture')),
-            wantsFirmWrist: $node->optional('firm_wrist')?->bool() ?? false,
-            sittingNeed: self::need($node->optional('needs_before')),
-            counted: $node->get('counted')->enum(DoseKind::class),
-            tags: $node->optional('tags')?->enums(ApproachTag::class) ?? [],
-            moves: $node->get('moves')->string(),
             easier: self::links($node, 'easier'),
             harder: self::links($node, 'harder'),
-            parts: $node->optional('parts')?->enums(RungPart::class) ?? [],
+        );
+    }
+
+    /** @param non-empty-list<string> $steps */
+    private static function instructions(Node $node, array $steps): Instructions
+    {
+        return new Instructions(
+            $node->get('position')->string(),
+            $steps,
+            $node->get('watch_for')->string(),
+            $node->get('ease')->string(),
+            harder: $node->get('harder')->string(),
+            stop: $node->get('stop')->string(),
+            why: $node->get('why')->string(),
+            dose: $node->get('dose_words')->string(),
+            moves: $node->get('moves')->string(),
+        );
+    }
+
+    private static function load(Node $node, Segment $segment): Load
+    {
+        return new Load(
+            array_map(MuscleLoad::fromText(...), $node->get('loads')->strings()),
+            $node->get('lengthens')->strings(),
+            $node->get('class')->enum(EffortClass::class),
+            $node->get('intensity')->int(1, 5),
+            segment: $segment,
+            wantsFirmWrist: $node->optional('firm_wrist')?->bool() ?? false,
+        );
+    }
+
+    private static function inSitting(Node $node): InSitting
+    {
+        return new InSitting(
+            $node->get('role')->enum(SittingRole::class),
+            $node->get('posture')->enum(Posture::class),
+            self::need($node->optional('needs_before')),
+            $node->optional('parts')?->enums(RungPart::class) ?? [],
+            tags: $node->optional('tags')?->enums(ApproachTag::class) ?? [],
         );
     }
 

@@ -211,11 +211,11 @@ final readonly class OwnExerciseForm
     public function facets(Rung $rung): array
     {
         return [
-            'conditions' => array_map(static fn ($c): string => $c->value, $rung->fits),
-            'performers' => array_map(static fn ($p): string => $p->value, $rung->performers),
-            'materials' => $rung->materials,
-            'posture' => $rung->posture->value,
-            'loads' => array_map(static fn ($l): string => $l->group, $rung->loads),
+            'conditions' => array_map(static fn ($c): string => $c->value, $rung->fit->conditions),
+            'performers' => array_map(static fn ($p): string => $p->value, $rung->fit->performers),
+            'materials' => $rung->fit->materials,
+            'posture' => $rung->sitting->posture->value,
+            'loads' => array_map(static fn ($l): string => $l->group, $rung->load->muscles),
             'strand' => $this->written['strand'],
         ];
     }

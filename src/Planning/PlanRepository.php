@@ -94,7 +94,7 @@ final readonly class PlanRepository
             if ($this->catalogue->get()->hasRung($rungId)) {
                 $doses[$kept->itemKey] = DoseFormat::read(
                     Node::root($kept->dose),
-                    $this->catalogue->get()->rung($rungId)->startDose,
+                    $this->catalogue->get()->rung($rungId)->dosing->start,
                 );
             }
         }

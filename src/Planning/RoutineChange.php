@@ -178,7 +178,7 @@ final readonly class RoutineChange
         return new Item(
             $rung,
             $hands,
-            $this->plans->doses($client)[$key] ?? $rung->startDose,
+            $this->plans->doses($client)[$key] ?? $rung->dosing->start,
             new Phrase('reason.added'),
             kept: new Kept($note),
         );

@@ -101,7 +101,7 @@ final readonly class RoutineFormat
     /** A sitting and a routine of earlier days bring their dose with them; else it is the one of record. */
     private function dose(Node $node, Rung $rung, Hands $hands): Dose
     {
-        $ofRecord = $this->doses[(new ItemKey($rung->id, $hands))->text()] ?? $rung->startDose;
+        $ofRecord = $this->doses[(new ItemKey($rung->id, $hands))->text()] ?? $rung->dosing->start;
         $sets = $node->optional('sets')?->int() ?? $ofRecord->sets;
 
         return DoseFormat::read($node->optional('dose'), $ofRecord->withSets($sets));

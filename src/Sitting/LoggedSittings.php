@@ -23,7 +23,7 @@ final readonly class LoggedSittings implements PastSittings
         $recent = null;
         foreach ($this->sittings->log($client)->lines as $line) {
             $strength = $this->catalogue->get()->hasRung($line->rungId)
-                && EffortClass::Strength === $this->catalogue->get()->rung($line->rungId)->class;
+                && EffortClass::Strength === $this->catalogue->get()->rung($line->rungId)->load->class;
             if (
                 $strength
                 && Outcome::Skipped !== $line->outcome

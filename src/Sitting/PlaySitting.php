@@ -89,7 +89,7 @@ final class PlaySitting extends AbstractController
             'kept' => $kept,
             'item' => $item,
             'line' => Uuid::v4()->toRfc4122(),
-            'rests' => $noActiveWork && null !== $item && !$item->rung->class->isRestful(),
+            'rests' => $noActiveWork && null !== $item && !$item->rung->load->class->isRestful(),
         ];
     }
 

@@ -158,7 +158,7 @@ final class SittingRepository implements ResetInterface
         $dose = $item->planned['dose'] ?? null;
         $catalogue = $this->catalogue->get();
         $otherwise = $catalogue->hasRung($item->rungId)
-            ? $catalogue->rung($item->rungId)->startDose
+            ? $catalogue->rung($item->rungId)->dosing->start
             : Dose::once();
 
         return \is_array($dose) ? DoseFormat::read(Node::root($dose), $otherwise) : $otherwise;
@@ -258,7 +258,7 @@ final class SittingRepository implements ResetInterface
             // hundreds of lines share a few doses
             $this->doses[$rungId.$dose] ??= DoseFormat::read(
                 Node::root($row->json('dose')),
-                $this->catalogue->get()->rung($rungId)->startDose,
+                $this->catalogue->get()->rung($rungId)->dosing->start,
             ),
             day: $row->day('day'),
             told: LogFormat::kept($row->json('told')),

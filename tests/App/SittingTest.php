@@ -292,7 +292,7 @@ final class SittingTest extends OdalysTestCase
         foreach ($this->items() as $i => $item) {
             $rests = $crawler->filter('section[data-nth="'.$i.'"] .halt')->count() > 0;
             self::assertSame(
-                !\in_array($item->rung->class->value, ['calm', 'prep'], true),
+                !\in_array($item->rung->load->class->value, ['calm', 'prep'], true),
                 $rests,
                 $item->rung->id,
             );

@@ -54,7 +54,7 @@ final readonly class LogFormat
             $node->get('id')->string(),
             $node->get('sitting')->string(),
             new ItemKey($rungId, $node->get('hands')->enum(Hands::class)),
-            DoseFormat::read($node->optional('dose'), $this->catalogue->rung($rungId)->startDose),
+            DoseFormat::read($node->optional('dose'), $this->catalogue->rung($rungId)->dosing->start),
             day: $node->get('on')->date(),
             told: self::told($node),
         );

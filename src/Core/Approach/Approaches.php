@@ -55,20 +55,20 @@ final class Approaches
     public function refuses(Rung $rung, Side $side): ?Phrase
     {
         $refusal = match (true) {
-            \in_array(ApproachTag::Squeezing, $rung->tags, true)
+            \in_array(ApproachTag::Squeezing, $rung->sitting->tags, true)
                 && $this->follows(
                     Question::Squeezing,
                     School::B,
                     $side,
                 ) => ['left_out.approach_no_squeezing', Question::Squeezing],
-            \in_array(ApproachTag::Load, $rung->tags, true)
+            \in_array(ApproachTag::Load, $rung->sitting->tags, true)
                 && $this->shakes()
                 && $this->follows(
                     Question::Load,
                     School::B,
                     $side,
                 ) => ['left_out.approach_no_weights', Question::Load],
-            \in_array(ApproachTag::GradedLoading, $rung->tags, true)
+            \in_array(ApproachTag::GradedLoading, $rung->sitting->tags, true)
                 && $this->facts->has(Condition::Dystonia)
                 && $this->follows(Question::TaskDystonia, School::B, $side)
                 && true !== $this->known->value('felt_clearer', null, $side) => [
@@ -93,7 +93,7 @@ final class Approaches
             ? ApproachTag::WristForwardFirst
             : ApproachTag::WristBackFirst;
 
-        return \in_array($tag, $rung->tags, true) ? self::PREFERRED : 0;
+        return \in_array($tag, $rung->sitting->tags, true) ? self::PREFERRED : 0;
     }
 
     private function make(Question $question, Side $side): Choice

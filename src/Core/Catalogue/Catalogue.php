@@ -123,7 +123,7 @@ final class Catalogue
     public function pause(): ?Rung
     {
         foreach ($this->rungs() as $rung) {
-            if (SittingRole::Pause === $rung->role) {
+            if (SittingRole::Pause === $rung->sitting->role) {
                 return $rung;
             }
         }

@@ -45,11 +45,11 @@ final readonly class IndexedExercise
             ' '.mb_strtolower($rung->name.' '.$rung->id),
             around: ' '.mb_strtolower($ladder->name.' '.$ladder->strand->label()),
             text: ' '.self::textOf($rung, $handbook),
-            conditions: array_map(static fn (Condition $c): string => $c->value, $rung->fits),
-            performers: array_map(static fn (Performer $p): string => $p->value, $rung->performers),
-            materials: $rung->materials,
-            loads: array_map(static fn (MuscleLoad $l): string => $l->group, $rung->loads),
-            posture: $rung->posture,
+            conditions: array_map(static fn (Condition $c): string => $c->value, $rung->fit->conditions),
+            performers: array_map(static fn (Performer $p): string => $p->value, $rung->fit->performers),
+            materials: $rung->fit->materials,
+            loads: array_map(static fn (MuscleLoad $l): string => $l->group, $rung->load->muscles),
+            posture: $rung->sitting->posture,
             seconds: $rung->startSeconds(),
         );
     }
@@ -59,7 +59,7 @@ final readonly class IndexedExercise
     {
         $materials = array_map(
             static fn (string $key): string => $handbook->material($key)->label ?? $key,
-            $rung->materials,
+            $rung->fit->materials,
         );
 
         return mb_strtolower(
@@ -68,13 +68,13 @@ final readonly class IndexedExercise
                 [
                     $rung->name,
                     $rung->id,
-                    $rung->moves,
-                    $rung->words['position'],
-                    $rung->words['watchFor'],
-                    $rung->words['why'],
-                    ...$rung->steps,
+                    $rung->instructions->moves,
+                    $rung->instructions->position,
+                    $rung->instructions->watchFor,
+                    $rung->instructions->why,
+                    ...$rung->instructions->steps,
                     ...$materials,
-                    ...array_map(static fn (ApproachTag $t): string => $t->value, $rung->tags),
+                    ...array_map(static fn (ApproachTag $t): string => $t->value, $rung->sitting->tags),
                 ],
             ),
         );

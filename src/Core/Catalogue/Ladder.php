@@ -33,7 +33,7 @@ final readonly class Ladder
         return Strand::Settle === $this->strand
             || [] === array_filter(
                 $this->rungs,
-                static fn (Rung $rung): bool => !$rung->doneOn->isPlacedOnce(),
+                static fn (Rung $rung): bool => !$rung->fit->doneOn->isPlacedOnce(),
             );
     }
 
@@ -69,7 +69,7 @@ final readonly class Ladder
     public function fittingRungs(array $conditions): array
     {
         return array_values(
-            array_filter($this->rungs, static fn (Rung $rung): bool => $rung->fits($conditions)),
+            array_filter($this->rungs, static fn (Rung $rung): bool => $rung->fit->suits($conditions)),
         );
     }
 }

@@ -121,7 +121,7 @@ final readonly class Placer
             return new RungPlacement($rung, RungState::Blocked, screening: $screening);
         }
         $unknown = $blockedBy = $blocking = [];
-        foreach ($rung->cautions as $caution) {
+        foreach ($rung->fit->cautions as $caution) {
             $verdict = null === $caution->blocksWhile
                 ? null
                 : $hand->known->judged((string) $caution->blocksWhile, $caution->blocksWhile, $hand->side);
@@ -135,11 +135,11 @@ final readonly class Placer
         if ([] !== $blockedBy) {
             return new RungPlacement($rung, RungState::Blocked, $blocking, $blockedBy);
         }
-        $own = $rung->entry->judge($hand->known, $hand->side);
+        $own = $rung->fit->entry->judge($hand->known, $hand->side);
         if (Truth::False === $own->truth) {
             return new RungPlacement($rung, RungState::NotYet, $own->findings);
         }
-        $ends = $rung->endsWhile?->judge($hand->known, $hand->side);
+        $ends = $rung->fit->endsWhile?->judge($hand->known, $hand->side);
         if (null !== $ends && $ends->isTrue()) {
             return new RungPlacement(
                 $rung,

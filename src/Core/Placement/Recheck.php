@@ -80,8 +80,8 @@ final readonly class Recheck
         foreach ($rungs as $rung) {
             array_push(
                 $atoms,
-                ...($rung?->entry->atoms() ?? []),
-                ...($rung?->endsWhile?->atoms() ?? []),
+                ...($rung?->fit->entry->atoms() ?? []),
+                ...($rung?->fit->endsWhile?->atoms() ?? []),
             );
         }
 

@@ -22,7 +22,7 @@ final readonly class DoseSteps
     /** The rule that counts now: the first that is not at its cap; null when all are, or none is automatic. */
     public function current(Dose $dose): ?ProgressSpec
     {
-        foreach ($this->rung->progress as $spec) {
+        foreach ($this->rung->dosing->progress as $spec) {
             if ($spec->kind->isAutomatic() && null !== $this->raised($spec, $dose)) {
                 return $spec;
             }
@@ -41,8 +41,8 @@ final readonly class DoseSteps
     /** Less of what weighs most: load, then hold, then repetitions, then sets; null at the least dose. */
     public function down(Dose $dose): ?Dose
     {
-        $range = $this->rung->range;
-        $start = $this->rung->startDose;
+        $range = $this->rung->dosing->range;
+        $start = $this->rung->dosing->start;
         $hold = $this->shorterHold($dose);
         $repetitionStep = $this->stepOf(ProgressKind::Repetitions) ?? 2;
         $leastRepetitions = max($range->repetitions[0], intdiv($start->repetitions + 1, 2));
@@ -93,7 +93,7 @@ final readonly class DoseSteps
 
     private function mostOf(Dose $dose): Dose
     {
-        return $this->rung->range->clamp($dose);
+        return $this->rung->dosing->range->clamp($dose);
     }
 
     private function moreRepetitions(ProgressSpec $spec, Dose $dose): ?Dose
@@ -111,11 +111,11 @@ final readonly class DoseSteps
 
     private function shorterHold(Dose $dose): ?int
     {
-        $least = $this->rung->range->holdSeconds[0];
+        $least = $this->rung->dosing->range->holdSeconds[0];
         if ($dose->holdSeconds <= max($least, 0)) {
             return null;
         }
-        foreach ($this->rung->progress as $spec) {
+        foreach ($this->rung->dosing->progress as $spec) {
             if (ProgressKind::StretchHold === $spec->kind) {
                 $lower = array_filter(
                     $spec->steps,
@@ -134,20 +134,20 @@ final readonly class DoseSteps
 
     private function lighter(float $load): float
     {
-        foreach ($this->rung->progress as $spec) {
+        foreach ($this->rung->dosing->progress as $spec) {
             if (ProgressKind::Load === $spec->kind) {
                 $lower = array_filter($spec->steps, static fn (float $s): bool => $s < $load - 1e-9);
 
-                return [] === $lower ? $this->rung->range->loadKilograms[0] : max($lower);
+                return [] === $lower ? $this->rung->dosing->range->loadKilograms[0] : max($lower);
             }
         }
 
-        return $this->rung->range->loadKilograms[0];
+        return $this->rung->dosing->range->loadKilograms[0];
     }
 
     private function stepOf(ProgressKind $kind): ?int
     {
-        foreach ($this->rung->progress as $spec) {
+        foreach ($this->rung->dosing->progress as $spec) {
             if ($spec->kind === $kind) {
                 return $spec->step;
             }

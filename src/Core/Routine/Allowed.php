@@ -114,7 +114,7 @@ final class Allowed
             $rung,
             $hands,
             $this->dose($rung, $hands),
-            $reason ?? Phrase::own($rung->words['why']),
+            $reason ?? Phrase::own($rung->instructions->why),
             block: $block,
             variant: $this->variant($rung, $placed->side),
             worth: $worth - $this->objective->ofThings($rung),
@@ -138,15 +138,15 @@ final class Allowed
 
     private function handsFor(Rung $rung, LadderPlacement $placed): ?Hands
     {
-        if (DoneOn::BothTogether === $rung->doneOn) {
+        if (DoneOn::BothTogether === $rung->fit->doneOn) {
             // once, not once a hand
             return $placed->side === $this->facts->people->affected[0] ? Hands::Together : null;
         }
-        $certain = $this->certainHand($rung->doneOn);
+        $certain = $this->certainHand($rung->fit->doneOn);
         if (null !== $certain) {
             return $placed->side === $this->facts->people->affected[0] ? Hands::of($certain) : null;
         }
-        if (DoneOn::Affected === $rung->doneOn) {
+        if (DoneOn::Affected === $rung->fit->doneOn) {
             return Hands::of($placed->side);
         }
         if (1 === \count($this->facts->people->affected)) {
@@ -177,7 +177,7 @@ final class Allowed
     {
         return $this->shortened(
             $rung,
-            $this->brief->doses[(new ItemKey($rung->id, $hands))->text()] ?? $rung->startDose,
+            $this->brief->doses[(new ItemKey($rung->id, $hands))->text()] ?? $rung->dosing->start,
         );
     }
 
@@ -189,7 +189,7 @@ final class Allowed
 
     private function variant(Rung $rung, Side $side): ?Phrase
     {
-        if (!$rung->wantsFirmWrist) {
+        if (!$rung->load->wantsFirmWrist) {
             return null;
         }
         $hold = $this->known->value('wrist_ext_hold_s', null, $side);
@@ -205,7 +205,7 @@ final class Allowed
         if (null === $atHand) {
             return null; // never asked: nothing is left out for it
         }
-        foreach ($rung->materials as $material) {
+        foreach ($rung->fit->materials as $material) {
             if (!\in_array($material, $atHand, true)) {
                 return new Phrase(
                     'left_out.material',
@@ -219,7 +219,7 @@ final class Allowed
 
     private function missingPerformer(Rung $rung): ?Phrase
     {
-        foreach ($rung->performers as $performer) {
+        foreach ($rung->fit->performers as $performer) {
             $can = match ($performer) {
                 Performer::ClientAlone, Performer::OwnOtherHand => true,
                 Performer::Helper => $this->facts->setting->helperHere

@@ -19,7 +19,7 @@ final readonly class Balance
         $extension = $flexion = 0.0;
         foreach ($items as $item) {
             $opens = $grips = 0.0;
-            foreach ($item->rung->loads as $load) {
+            foreach ($item->rung->load->muscles as $load) {
                 $opens = $load->extends() ? max($opens, $load->share) : $opens;
                 $grips = $load->flexes() ? max($grips, $load->share) : $grips;
             }

@@ -177,7 +177,7 @@ final readonly class Builder
         return new Item(
             $rung,
             Hands::Together,
-            $rung->startDose,
+            $rung->dosing->start,
             new Phrase('reason.pause'),
             block: null,
             variant: $still ? new Phrase('variant.still_rest') : null,
@@ -256,7 +256,7 @@ final readonly class Builder
         $near = [];
         foreach ($placements->ladders as $placed) {
             $next = $placed->next;
-            if (null !== $next && $next->rung->role === $role) {
+            if (null !== $next && $next->rung->sitting->role === $role) {
                 $near[] = new Phrase(
                     'nothing_fits.near',
                     ['rung' => $next->rung->name, 'state' => $next->state->value],

@@ -66,12 +66,12 @@ final class Candidates
                 continue;
             }
             foreach ($placed->offered() as $rung) {
-                if (\in_array($rung->role, [SittingRole::LeadIn, SittingRole::Pause], true)) {
+                if (\in_array($rung->sitting->role, [SittingRole::LeadIn, SittingRole::Pause], true)) {
                     continue; // they come with another item
                 }
                 $item = $this->single($rung, $placed);
                 $group = null === $item ? null : OptionGroup::of($item);
-                match ($rung->role) {
+                match ($rung->sitting->role) {
                     SittingRole::WarmUp => $first[] = $group,
                     SittingRole::CoolDown => $last[] = $group,
                     default => $middle[] = $group,
@@ -109,9 +109,9 @@ final class Candidates
     private function single(Rung $rung, LadderPlacement $placed): ?Item
     {
         $weights = $this->brief->weights;
-        $main = SittingRole::Main === $rung->role;
+        $main = SittingRole::Main === $rung->sitting->role;
         $item = $this->allowed
-            ->item($rung, $placed, $main ? $this->reason($placed) : null, match ($rung->role) {
+            ->item($rung, $placed, $main ? $this->reason($placed) : null, match ($rung->sitting->role) {
                 SittingRole::WarmUp, SittingRole::CoolDown => $weights->frame,
                 SittingRole::Preparation => $weights->preparation,
                 default => $this->worth($placed),
@@ -337,7 +337,7 @@ final class Candidates
         }
         foreach ($this->brief->placements->ladders as $other) {
             foreach ($other->side === $placed->side ? $other->offered() : [] as $rung) {
-                if (SittingRole::LeadIn === $rung->role) {
+                if (SittingRole::LeadIn === $rung->sitting->role) {
                     return $this->allowed->item(
                         $rung,
                         $other,

@@ -52,7 +52,7 @@ final readonly class Item
 
     public function effort(): float
     {
-        return $this->seconds() / 60.0 * $this->rung->intensity;
+        return $this->seconds() / 60.0 * $this->rung->load->intensity;
     }
 
     public function withDose(Dose $dose): self
@@ -102,22 +102,22 @@ final readonly class Item
 
     public function isHeavy(): bool
     {
-        return !$this->isPause && $this->rung->intensity >= self::HEAVY_FROM;
+        return !$this->isPause && $this->rung->load->intensity >= self::HEAVY_FROM;
     }
 
     public function isWarmUp(): bool
     {
-        return !$this->isPause && SittingRole::WarmUp === $this->rung->role;
+        return !$this->isPause && SittingRole::WarmUp === $this->rung->sitting->role;
     }
 
     public function isCoolDown(): bool
     {
-        return SittingRole::CoolDown === $this->rung->role;
+        return SittingRole::CoolDown === $this->rung->sitting->role;
     }
 
     public function grips(): bool
     {
-        foreach ($this->isPause ? [] : $this->rung->loads as $load) {
+        foreach ($this->isPause ? [] : $this->rung->load->muscles as $load) {
             if ($load->grips()) {
                 return true;
             }
@@ -137,7 +137,7 @@ final readonly class Item
         return array_values(
             array_map(
                 static fn (MuscleLoad $l): string => $l->group,
-                array_filter($this->rung->loads, static fn (MuscleLoad $l): bool => $l->share > 0.0),
+                array_filter($this->rung->load->muscles, static fn (MuscleLoad $l): bool => $l->share > 0.0),
             ),
         );
     }

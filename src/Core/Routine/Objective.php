@@ -55,13 +55,13 @@ final class Objective
     /** What is taken off for the things an item takes. */
     public function ofThings(Rung $rung): int
     {
-        return $this->weights->material * \count($rung->materials);
+        return $this->weights->material * \count($rung->fit->materials);
     }
 
     /** The area that an item reaches; null: warming, preparing and closing reach none. */
     public function areaOf(Item $item): ?string
     {
-        if ($item->isPause || SittingRole::Main !== $item->rung->role) {
+        if ($item->isPause || SittingRole::Main !== $item->rung->sitting->role) {
             return null;
         }
 

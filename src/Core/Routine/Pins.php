@@ -71,7 +71,7 @@ final readonly class Pins
     private function rank(Item $item): array
     {
         $ladders = array_map(static fn ($l): string => $l->key, $this->catalogue->ladders());
-        $part = match ($item->rung->role) {
+        $part = match ($item->rung->sitting->role) {
             SittingRole::WarmUp => 0,
             SittingRole::CoolDown => 2,
             default => 1,

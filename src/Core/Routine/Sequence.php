@@ -61,6 +61,6 @@ final readonly class Sequence
 
     public static function changesPosition(Item $from, Item $to): bool
     {
-        return $from->rung->posture !== $to->rung->posture;
+        return $from->rung->sitting->posture !== $to->rung->sitting->posture;
     }
 }

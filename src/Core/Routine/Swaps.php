@@ -59,13 +59,13 @@ final class Swaps
 
     private function isLike(Item $one, Item $other): bool
     {
-        if ($one->rung->role !== $other->rung->role) {
+        if ($one->rung->sitting->role !== $other->rung->sitting->role) {
             return false;
         }
 
-        return SittingRole::Main !== $one->rung->role
+        return SittingRole::Main !== $one->rung->sitting->role
             || $this->sameArea($one, $other)
-            || $one->rung->segment === $other->rung->segment;
+            || $one->rung->load->segment === $other->rung->load->segment;
     }
 
     private function sameArea(Item $one, Item $other): bool

@@ -80,7 +80,7 @@ final readonly class WhatElse
         $wanted = [];
         foreach ($placements->ladders as $placed) {
             foreach ($placed->offered() as $rung) {
-                $missing = array_values(array_diff($rung->materials, $facts->setting->materials));
+                $missing = array_values(array_diff($rung->fit->materials, $facts->setting->materials));
                 if (1 === \count($missing)) {
                     $wanted[$missing[0]] = ($wanted[$missing[0]] ?? 0) + 1;
                 }

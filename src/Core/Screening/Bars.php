@@ -38,13 +38,13 @@ final readonly class Bars
             return true;
         }
         if ([] !== $this->exceptClasses) {
-            return !\in_array($rung->class, $this->exceptClasses, true);
+            return !\in_array($rung->load->class, $this->exceptClasses, true);
         }
         $named = [] !== $this->segments || [] !== $this->classes || [] !== $this->strands;
 
         return $named
-            && ([] === $this->segments || \in_array($rung->segment, $this->segments, true))
-            && ([] === $this->classes || \in_array($rung->class, $this->classes, true))
+            && ([] === $this->segments || \in_array($rung->load->segment, $this->segments, true))
+            && ([] === $this->classes || \in_array($rung->load->class, $this->classes, true))
             && ([] === $this->strands || \in_array($strand, $this->strands, true));
     }
 }

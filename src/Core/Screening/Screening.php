@@ -83,7 +83,7 @@ final class Screening
                 && Answer::No !== $this->answer($question->id, $today)
                 && (
                     [] === $question->shortensClasses
-                    || \in_array($rung->class, $question->shortensClasses, true)
+                    || \in_array($rung->load->class, $question->shortensClasses, true)
                 );
             if ($applies) {
                 $limit = min($limit ?? \PHP_INT_MAX, $question->maxHoldSeconds);

@@ -30,14 +30,14 @@ enum Frequency: string
     public static function of(Item $item, Strand $strand): self
     {
         return match (true) {
-            EffortClass::Strength === $item->rung->class => self::EverySecondDay,
+            EffortClass::Strength === $item->rung->load->class => self::EverySecondDay,
             \in_array(
                 $strand,
                 [Strand::Settle, Strand::Mobilize, Strand::Stretch, Strand::Amplitude],
                 true,
             ) => self::Daily,
             \in_array(
-                $item->rung->class,
+                $item->rung->load->class,
                 [EffortClass::Calm, EffortClass::Prep],
                 true,
             ) => self::Daily,

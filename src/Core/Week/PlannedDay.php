@@ -28,7 +28,7 @@ final readonly class PlannedDay
     {
         return [] !== array_filter(
             $this->items,
-            static fn (Item $i): bool => EffortClass::Strength === $i->rung->class,
+            static fn (Item $i): bool => EffortClass::Strength === $i->rung->load->class,
         );
     }
 }

@@ -25,7 +25,7 @@ final readonly class Week
         $keys = [];
         foreach ($this->days as $day) {
             foreach ($day->items as $item) {
-                foreach ($item->rung->materials as $key) {
+                foreach ($item->rung->fit->materials as $key) {
                     $keys[$key] = true;
                 }
             }

@@ -53,7 +53,7 @@ final readonly class WeekPlanner
         if (
             [] !== array_filter(
                 $input->items,
-                static fn (Item $i): bool => EffortClass::Strength === $i->rung->class,
+                static fn (Item $i): bool => EffortClass::Strength === $i->rung->load->class,
             )
             && \count($strength) < min(3, \count($training))
         ) {
@@ -94,7 +94,7 @@ final readonly class WeekPlanner
             !$isTraining
             && [] === array_filter(
                 $wanted,
-                static fn (Item $i): bool => EffortClass::Calm !== $i->rung->class,
+                static fn (Item $i): bool => EffortClass::Calm !== $i->rung->load->class,
             )
         ) {
             $wanted = []; // a warm-up alone is no reason to sit down
@@ -274,7 +274,7 @@ final readonly class WeekPlanner
     private static function isForHelper(Item $item): bool
     {
         return [] === array_intersect(
-            array_map(static fn (Performer $p): string => $p->value, $item->rung->performers),
+            array_map(static fn (Performer $p): string => $p->value, $item->rung->fit->performers),
             [Performer::ClientAlone->value, Performer::OwnOtherHand->value],
         );
     }

@@ -42,8 +42,8 @@ final class Course
 
     public function climbed(Rung $rung, \DateTimeImmutable $on): void
     {
-        $this->now = new Prescribed($rung, $this->now->hands, $rung->startDose);
+        $this->now = new Prescribed($rung, $this->now->hands, $rung->dosing->start);
         $this->reached[] = new Reached($rung, $on);
-        $this->doses[] = [$on, $rung, $rung->startDose];
+        $this->doses[] = [$on, $rung, $rung->dosing->start];
     }
 }

@@ -209,7 +209,7 @@ final readonly class DemoClients
         foreach ($story->get('doses')->map() as $key => $dose) {
             $doses[$key] = DoseFormat::read(
                 $dose,
-                $catalogue->rung(ItemKey::fromText($key)->rungId ?? '')->startDose,
+                $catalogue->rung(ItemKey::fromText($key)->rungId ?? '')->dosing->start,
             );
             $this->entities->persist(
                 new PrescribedDose(

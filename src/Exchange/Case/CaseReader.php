@@ -107,7 +107,7 @@ final readonly class CaseReader
             $items[] = new Prescribed(
                 $this->catalogue->rung($rung),
                 $item->get('hands')->enum(Hands::class),
-                DoseFormat::read($item->optional('dose'), $this->catalogue->rung($rung)->startDose),
+                DoseFormat::read($item->optional('dose'), $this->catalogue->rung($rung)->dosing->start),
             );
         }
         if (null === $node) {

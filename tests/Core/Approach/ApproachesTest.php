@@ -181,7 +181,7 @@ final class ApproachesTest extends TestCase
                             $items,
                             static fn (Item $i): bool => \in_array(
                                 ApproachTag::Squeezing,
-                                $i->rung->tags,
+                                $i->rung->sitting->tags,
                                 true,
                             ),
                         ),

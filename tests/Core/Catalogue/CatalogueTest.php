@@ -169,7 +169,7 @@ final class CatalogueTest extends TestCase
         $file = Node::root(Yaml::parseFile(Cases::root().'/catalogue/cautions.yaml'))->map();
         $used = [];
         foreach (Cases::catalogue()->rungs() as $rung) {
-            foreach ($rung->cautions as $caution) {
+            foreach ($rung->fit->cautions as $caution) {
                 $used[$caution->key] = true;
             }
         }
@@ -201,7 +201,7 @@ final class CatalogueTest extends TestCase
             foreach ($ladder->rungs as $rung) {
                 self::assertSame(
                     LadderKind::Protocol === $ladder->kind,
-                    [Performer::TrainedTherapist] === $rung->performers,
+                    [Performer::TrainedTherapist] === $rung->fit->performers,
                     $rung->id,
                 );
             }
@@ -228,8 +228,8 @@ final class CatalogueTest extends TestCase
         $codes = $vocabulary->codes();
         foreach (Cases::catalogue()->rungs() as $rung) {
             $conditions = [
-                $rung->entry,
-                ...array_filter(array_map(static fn ($c) => $c->blocksWhile, $rung->cautions)),
+                $rung->fit->entry,
+                ...array_filter(array_map(static fn ($c) => $c->blocksWhile, $rung->fit->cautions)),
             ];
             foreach ($conditions as $condition) {
                 foreach ($condition->atoms() as $atom) {
@@ -249,23 +249,23 @@ final class CatalogueTest extends TestCase
     public function testEveryRungHasWhatASittingNeeds(): void
     {
         foreach (Cases::catalogue()->rungs() as $rung) {
-            self::assertGreaterThanOrEqual(2, \count($rung->steps), $rung->id);
-            self::assertNotSame([], $rung->performers, $rung->id);
-            self::assertNotSame([], $rung->fits, $rung->id);
+            self::assertGreaterThanOrEqual(2, \count($rung->instructions->steps), $rung->id);
+            self::assertNotSame([], $rung->fit->performers, $rung->id);
+            self::assertNotSame([], $rung->fit->conditions, $rung->id);
             foreach (['watchFor', 'ease', 'harder', 'stop', 'why', 'position'] as $words) {
-                self::assertNotSame('', $rung->words[$words], $rung->id.' '.$words);
+                self::assertNotSame('', $rung->instructions->{$words}, $rung->id.' '.$words);
             }
             self::assertTrue(
-                $rung->startDose->isAtMost($rung->range->clamp($rung->startDose)),
+                $rung->dosing->start->isAtMost($rung->dosing->range->clamp($rung->dosing->start)),
                 $rung->id,
             );
             self::assertTrue(
-                [] !== $rung->progress || SittingRole::Main !== $rung->role,
+                [] !== $rung->dosing->progress || SittingRole::Main !== $rung->sitting->role,
                 $rung->id.' needs a progress rule',
             );
             self::assertLessThanOrEqual(
                 0.5,
-                $rung->range->loadKilograms[1],
+                $rung->dosing->range->loadKilograms[1],
                 'half a kilogram at most',
             );
         }
@@ -275,11 +275,11 @@ final class CatalogueTest extends TestCase
     {
         foreach (Cases::catalogue()->rungs() as $rung) {
             $grips = [] !== array_filter(
-                $rung->loads,
+                $rung->load->muscles,
                 static fn (MuscleLoad $l): bool => $l->grips(),
             );
             $gated = [] !== array_filter(
-                $rung->cautions,
+                $rung->fit->cautions,
                 static fn ($c): bool => str_contains($c->phrase, 'gripping is off'),
             );
             self::assertTrue($gated || !$grips, $rung->id);
@@ -291,9 +291,9 @@ final class CatalogueTest extends TestCase
         $soft = Cases::catalogue()->rung('soft-fist-wide-open');
         $held = Cases::catalogue()->rung('held-fist-full-open');
 
-        self::assertTrue($soft->fits([Condition::AdvancedDementia, Condition::Parkinsons]));
-        self::assertFalse($held->fits([Condition::AdvancedDementia, Condition::Parkinsons]));
-        self::assertTrue($held->fits([Condition::Parkinsons]));
+        self::assertTrue($soft->fit->suits([Condition::AdvancedDementia, Condition::Parkinsons]));
+        self::assertFalse($held->fit->suits([Condition::AdvancedDementia, Condition::Parkinsons]));
+        self::assertTrue($held->fit->suits([Condition::Parkinsons]));
     }
 
     public function testLightCountsHalfAndReflexNothing(): void

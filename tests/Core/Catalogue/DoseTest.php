@@ -70,9 +70,9 @@ final class DoseTest extends TestCase
     public function testTheRangeNamesFieldAndLimits(): void
     {
         $rung = Cases::catalogue()->rung('helped-lift-hold');
-        $rung->range->check($rung->startDose, $rung->name);
+        $rung->dosing->range->check($rung->dosing->start, $rung->name);
         $this->expectExceptionMessage('Hold of Helped lift and hold: 30 is outside 1..10');
-        $rung->range->check($rung->startDose->withHold(30), $rung->name);
+        $rung->dosing->range->check($rung->dosing->start->withHold(30), $rung->name);
     }
 
     public function testClampingBringsAnyDoseIntoTheRange(): void
@@ -80,8 +80,8 @@ final class DoseTest extends TestCase
         $rung = Cases::catalogue()->rung('weighted-wrist-lift');
         $wild = Dose::of(9, 99, 1, 60, holdSeconds: 60, restSeconds: 30, loadKilograms: 5.0);
 
-        $rung->range->check($rung->range->clamp($wild), $rung->name);
-        self::assertSame(0.5, $rung->range->clamp($wild)->loadKilograms);
+        $rung->dosing->range->check($rung->dosing->range->clamp($wild), $rung->name);
+        self::assertSame(0.5, $rung->dosing->range->clamp($wild)->loadKilograms);
     }
 
     public function testADoseComesBackFromItsFormAsItWas(): void

@@ -115,18 +115,18 @@ final class ExerciseSearchTest extends TestCase
                 'laced-finger-squeeze',
             ] as $id
         ) {
-            self::assertContains(ApproachTag::Squeezing, Cases::catalogue()->rung($id)->tags, $id);
+            self::assertContains(ApproachTag::Squeezing, Cases::catalogue()->rung($id)->sitting->tags, $id);
         }
         self::assertContains(
             ApproachTag::BriskFacilitation,
-            Cases::catalogue()->rung('release-phase-fingers')->tags,
+            Cases::catalogue()->rung('release-phase-fingers')->sitting->tags,
         );
         foreach (Cases::catalogue()->rungs() as $rung) {
             self::assertSame(
-                $rung->startDose->loadKilograms > 0.0,
-                \in_array(ApproachTag::Load, $rung->tags, true)
-                    && $rung->range->loadKilograms[1] > 0.0
-                    && $rung->startDose->loadKilograms > 0.0,
+                $rung->dosing->start->loadKilograms > 0.0,
+                \in_array(ApproachTag::Load, $rung->sitting->tags, true)
+                    && $rung->dosing->range->loadKilograms[1] > 0.0
+                    && $rung->dosing->start->loadKilograms > 0.0,
                 $rung->id,
             );
         }

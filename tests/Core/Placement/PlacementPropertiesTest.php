@@ -179,17 +179,17 @@ final class PlacementPropertiesTest extends TestCase
                     }
                     self::assertNotSame(
                         Truth::False,
-                        $rung->rung->entry->judge($known, $placed->side)->truth,
+                        $rung->rung->fit->entry->judge($known, $placed->side)->truth,
                         "seed $seed, {$rung->rung->id}",
                     );
-                    if (Truth::Unknown === $rung->rung->entry->judge($known, $placed->side)->truth) {
+                    if (Truth::Unknown === $rung->rung->fit->entry->judge($known, $placed->side)->truth) {
                         self::assertNotSame(
                             [],
                             $clean,
                             "seed $seed: {$rung->rung->id} is in although unknown, and nothing higher was clean",
                         );
                     }
-                    foreach ($rung->rung->cautions as $caution) {
+                    foreach ($rung->rung->fit->cautions as $caution) {
                         self::assertContains(
                             $caution->blocksWhile?->judge($known, $placed->side)->truth,
                             [null, Truth::False],
@@ -242,7 +242,7 @@ final class PlacementPropertiesTest extends TestCase
         $client->readings = $this->everyAbility($client);
         foreach ($this->place($client->facts())->ladders as $placed) {
             foreach ($placed->offered() as $rung) {
-                self::assertContains(Condition::AdvancedDementia, $rung->fits);
+                self::assertContains(Condition::AdvancedDementia, $rung->fit->conditions);
             }
         }
     }

@@ -43,7 +43,7 @@ final class ScreeningTest extends TestCase
             (new Placer(Cases::catalogue()))->place($case->facts, $case->today)->ladders as $placed
         ) {
             foreach ($placed->offered() as $rung) {
-                self::assertSame('calm', $rung->class->value);
+                self::assertSame('calm', $rung->load->class->value);
             }
         }
     }

@@ -263,7 +263,7 @@ final class ProgressTest extends TestCase
     public function testRepetitionsStopAtFifteenBeforeTwenty(): void
     {
         $steps = new DoseSteps(Cases::catalogue()->rung('active-wrist-lift'));
-        $dose = Cases::catalogue()->rung('active-wrist-lift')->startDose;
+        $dose = Cases::catalogue()->rung('active-wrist-lift')->dosing->start;
         $seen = [];
         while (null !== $dose = $steps->up($dose)) {
             $seen[] = $dose->repetitions;
@@ -277,9 +277,9 @@ final class ProgressTest extends TestCase
         foreach (Cases::catalogue()->rungs() as $rung) {
             $steps = new DoseSteps($rung);
             foreach (['up', 'down'] as $way) {
-                $dose = $rung->startDose;
+                $dose = $rung->dosing->start;
                 for ($i = 0; $i < 200 && null !== $dose; ++$i) {
-                    $rung->range->check($dose, $rung->id);
+                    $rung->dosing->range->check($dose, $rung->id);
                     $next = 'up' === $way ? $steps->up($dose) : $steps->down($dose);
                     if (null !== $next) {
                         self::assertTrue(
@@ -305,7 +305,7 @@ final class ProgressTest extends TestCase
             ];
             $lines = [];
             for ($ago = 13; $ago > 0; $ago -= $random->getInt(1, 4)) {
-                $lines[] = $this->randomLine($random, $ago, $rung->startDose, $rung->id);
+                $lines[] = $this->randomLine($random, $ago, $rung->dosing->start, $rung->id);
             }
             $at = $random->getInt(0, \count($lines) - 1);
             $how = $random->getInt(0, 4);
@@ -315,10 +315,13 @@ final class ProgressTest extends TestCase
                 $lines,
             );
             $before = $this->weight(
-                $this->all($rung->id, $lines, $rung->startDose),
-                $rung->startDose,
+                $this->all($rung->id, $lines, $rung->dosing->start),
+                $rung->dosing->start,
             );
-            $after = $this->weight($this->all($rung->id, $worse, $rung->startDose), $rung->startDose);
+            $after = $this->weight(
+                $this->all($rung->id, $worse, $rung->dosing->start),
+                $rung->dosing->start,
+            );
 
             self::assertLessThanOrEqual($before, $after, "seed $seed, {$rung->id}");
         }
@@ -431,7 +434,7 @@ final class ProgressTest extends TestCase
         $rung = Cases::catalogue()->rung($rungId);
 
         return (new Proposer(Cases::catalogue()))->propose(
-            [new Prescribed($rung, Hands::Right, $dose ?? $rung->startDose)],
+            [new Prescribed($rung, Hands::Right, $dose ?? $rung->dosing->start)],
             new SittingLog($lines),
             [Condition::Stroke, Condition::Spasticity, Condition::Tremor, Condition::Parkinsons],
             5,
@@ -470,7 +473,7 @@ final class ProgressTest extends TestCase
             $day->format('Y-m-d'),
             $rungId,
             Hands::Right,
-            dose: $dose ?? Cases::catalogue()->rung($rungId)->startDose,
+            dose: $dose ?? Cases::catalogue()->rung($rungId)->dosing->start,
             day: $day,
             outcome: $outcome,
             repetitions: $number('repetitions', null),

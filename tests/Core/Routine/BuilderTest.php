@@ -42,7 +42,7 @@ final class BuilderTest extends TestCase
             array_values(array_intersect($ids, $expected)),
             'fingers first while they hold the thumb; opening closes the rounds; then the wrist',
         );
-        self::assertSame('warm-up', Cases::catalogue()->rung($ids[0])->role->value);
+        self::assertSame('warm-up', Cases::catalogue()->rung($ids[0])->sitting->role->value);
         self::assertContains(
             $ids[\count($ids) - 1],
             ['cream-palm-massage', 'finger-lengthening-massage'],
@@ -153,7 +153,7 @@ final class BuilderTest extends TestCase
             ],
         );
         foreach ($this->build($case)->sequence->items as $item) {
-            self::assertTrue('prep' !== $item->rung->class->value || $item->dose->holdSeconds <= 10);
+            self::assertTrue('prep' !== $item->rung->load->class->value || $item->dose->holdSeconds <= 10);
         }
     }
 
@@ -243,8 +243,8 @@ final class BuilderTest extends TestCase
             if (
                 $item->isPause
                 || null !== $item->block
-                || 'lead-in' === $item->rung->role->value
-                || 'cool-down' === $item->rung->role->value
+                || 'lead-in' === $item->rung->sitting->role->value
+                || 'cool-down' === $item->rung->sitting->role->value
             ) {
                 continue;
             }

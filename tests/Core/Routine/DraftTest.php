@@ -199,7 +199,7 @@ final class DraftTest extends TestCase
         return new Item(
             $rung,
             $hands,
-            $rung->startDose,
+            $rung->dosing->start,
             new Phrase('reason.added'),
             kept: new Kept($note),
         );

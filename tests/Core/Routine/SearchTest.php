@@ -358,7 +358,7 @@ final class SearchTest extends TestCase
     {
         $rung = Cases::catalogue()->rung('shake-loose-pause');
 
-        return new Item($rung, Hands::Together, $rung->startDose, Phrase::own('pause'), isPause: true);
+        return new Item($rung, Hands::Together, $rung->dosing->start, Phrase::own('pause'), isPause: true);
     }
 
     private function item(string $id): Item
@@ -368,11 +368,11 @@ final class SearchTest extends TestCase
         return new Item(
             $rung,
             match (true) {
-                2 === $rung->doneOn->sides() => Hands::Each,
-                'both together' === $rung->doneOn->value => Hands::Together,
+                2 === $rung->fit->doneOn->sides() => Hands::Each,
+                'both together' === $rung->fit->doneOn->value => Hands::Together,
                 default => Hands::Right,
             },
-            $rung->startDose,
+            $rung->dosing->start,
             Phrase::own('test'),
         );
     }

@@ -290,12 +290,12 @@ final class SittingRulesTest extends TestCase
     private function item(string $id): Item
     {
         $rung = Cases::catalogue()->rung($id);
-        $hands = match ($rung->doneOn) {
+        $hands = match ($rung->fit->doneOn) {
             DoneOn::BothTogether => Hands::Together,
             DoneOn::EachHand => 'finger-lengthening-massage' === $id ? Hands::Each : Hands::Right,
             DoneOn::Affected, DoneOn::NonDominant, DoneOn::WritingHand, DoneOn::SteadierHand => Hands::Right,
         };
 
-        return new Item($rung, $hands, $rung->startDose, Phrase::own('test'));
+        return new Item($rung, $hands, $rung->dosing->start, Phrase::own('test'));
     }
 }

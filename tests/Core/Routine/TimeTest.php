@@ -79,6 +79,6 @@ final class TimeTest extends TestCase
     {
         $rung = Cases::catalogue()->rung($rung);
 
-        return new Item($rung, $hands, $rung->startDose, Phrase::own('test'));
+        return new Item($rung, $hands, $rung->dosing->start, Phrase::own('test'));
     }
 }

@@ -152,7 +152,7 @@ final class FoldTest extends TestCase
             'line',
             'sitting',
             new ItemKey($rung->id, Hands::Right),
-            $rung->startDose,
+            $rung->dosing->start,
             day: new \DateTimeImmutable('2026-11-20'),
             told: $told,
         );

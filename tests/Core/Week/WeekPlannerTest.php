@@ -151,8 +151,8 @@ final class WeekPlannerTest extends TestCase
                 }
                 foreach ($day->items as $item) {
                     if (
-                        !\in_array(Performer::ClientAlone, $item->rung->performers, true)
-                        && !\in_array(Performer::OwnOtherHand, $item->rung->performers, true)
+                        !\in_array(Performer::ClientAlone, $item->rung->fit->performers, true)
+                        && !\in_array(Performer::OwnOtherHand, $item->rung->fit->performers, true)
                     ) {
                         self::assertNotNull($day->slot);
                         self::assertNotSame(
@@ -220,7 +220,7 @@ final class WeekPlannerTest extends TestCase
         $there = array_map(static fn (Item $i): string => $i->key(), $day->items);
         foreach ($items as $item) {
             if (
-                !\in_array($item->key(), $there, true) && EffortClass::Strength !== $item->rung->class
+                !\in_array($item->key(), $there, true) && EffortClass::Strength !== $item->rung->load->class
             ) {
                 self::assertNotSame(
                     [],

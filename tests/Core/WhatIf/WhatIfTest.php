@@ -72,12 +72,12 @@ final class WhatIfTest extends TestCase
         $case = Cases::example('cupped-hands');
         $rung = Cases::catalogue()->rung('round-ring-thumb-touch');
         $cap = Dose::of(
-            $rung->range->sets[1],
-            $rung->range->repetitions[1],
-            $rung->startDose->parts,
-            $rung->startDose->moveSeconds,
-            holdSeconds: $rung->range->holdSeconds[1],
-            restSeconds: $rung->startDose->restSeconds,
+            $rung->dosing->range->sets[1],
+            $rung->dosing->range->repetitions[1],
+            $rung->dosing->start->parts,
+            $rung->dosing->start->moveSeconds,
+            holdSeconds: $rung->dosing->range->holdSeconds[1],
+            restSeconds: $rung->dosing->start->restSeconds,
         );
         $paths = (new WhatIf(Cases::catalogue()))->run(
             [new Prescribed($rung, Hands::Each, $cap)],
@@ -100,7 +100,7 @@ final class WhatIfTest extends TestCase
                 sort($sorted);
                 self::assertSame($sorted, $days);
                 foreach ($path->doses as [$day, $rung, $dose]) {
-                    $rung->range->check($dose, $rung->name);
+                    $rung->dosing->range->check($dose, $rung->name);
                 }
             }
         }

@@ -31,7 +31,7 @@ final readonly class Advance implements ItemRule
         $dose = $history->item->dose;
         $rule = $history->steps()->current($dose);
         $met = self::metLines($history, $dose, $rule->repetitionsNeeded ?? 0);
-        $specs = $history->item->rung->progress;
+        $specs = $history->item->rung->dosing->progress;
         $days = match (true) {
             null !== $rule => $rule->days,
             [] === $specs => \PHP_INT_MAX,

@@ -51,7 +51,7 @@ final readonly class AfterABreak implements RoutineRule
         $proposals = [];
         foreach ($items as $item) {
             $lower = (new DoseSteps($item->rung))->down($item->dose);
-            if (null !== $lower && $item->rung->class->needsPreparation()) {
+            if (null !== $lower && $item->rung->load->class->needsPreparation()) {
                 $proposals[] = new Proposal(
                     ProposalKind::StepDownAfterBreak,
                     'break.week',

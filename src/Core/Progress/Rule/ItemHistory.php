@@ -68,7 +68,7 @@ final readonly class ItemHistory
 
     public function hasAutomaticRule(): bool
     {
-        foreach ($this->item->rung->progress as $spec) {
+        foreach ($this->item->rung->dosing->progress as $spec) {
             if ($spec->kind->isAutomatic()) {
                 return true;
             }

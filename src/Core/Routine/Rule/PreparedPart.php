@@ -23,10 +23,10 @@ final readonly class PreparedPart implements SittingRule
 
     public function needs(Item $item): array
     {
-        if (!$item->rung->class->needsPreparation()) {
+        if (!$item->rung->load->class->needsPreparation()) {
             return [];
         }
-        $segment = $item->rung->segment;
+        $segment = $item->rung->load->segment;
 
         return array_map(static fn (Side $side): Need => new Need(
             'prepared '.$segment->value.' '.$side->value,
@@ -37,10 +37,10 @@ final readonly class PreparedPart implements SittingRule
 
     private static function prepares(Item $item, Segment $segment, Side $side): bool
     {
-        if (EffortClass::Prep !== $item->rung->class || !$item->covers($side)) {
+        if (EffortClass::Prep !== $item->rung->load->class || !$item->covers($side)) {
             return false;
         }
-        $done = $item->rung->segment;
+        $done = $item->rung->load->segment;
 
         return $done === $segment
             || \in_array($segment, self::WHOLE_ARM, true)

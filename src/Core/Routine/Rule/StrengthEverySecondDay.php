@@ -24,7 +24,7 @@ final readonly class StrengthEverySecondDay implements SittingRule
     {
         $last = $this->limits->lastStrengthOn;
 
-        return null === $last || EffortClass::Strength !== $item->rung->class
+        return null === $last || EffortClass::Strength !== $item->rung->load->class
             ? []
             : [
                 new Need(

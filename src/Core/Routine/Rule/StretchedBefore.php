@@ -27,7 +27,7 @@ final readonly class StretchedBefore implements SittingRule
 
     public function needs(Item $item): array
     {
-        $asked = $item->rung->sittingNeed;
+        $asked = $item->rung->sitting->need;
         $needs = [];
         foreach ($item->hands->each() as $side) {
             $needs[] = null === $asked ? null : $this->need($asked, $side);
@@ -60,7 +60,11 @@ final readonly class StretchedBefore implements SittingRule
         return new Need(
             'length '.$group.' '.$side->value,
             new Phrase('sitting_rule.need.'.$words),
-            static fn (Item $i): bool => $i->covers($side) && \in_array($group, $i->rung->lengthens, true),
+            static fn (Item $i): bool => $i->covers($side) && \in_array(
+                $group,
+                $i->rung->load->lengthens,
+                true,
+            ),
         );
     }
 

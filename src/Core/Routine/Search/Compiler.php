@@ -114,7 +114,7 @@ final class Compiler
         return new Step(
             $item,
             $item->seconds(),
-            $item->seconds() * $item->rung->intensity,
+            $item->seconds() * $item->rung->load->intensity,
             $item->worth,
             needs: $needs,
             gives: $gives,
@@ -141,7 +141,7 @@ final class Compiler
 
     private function posture(Item $item): int
     {
-        return $this->postures[$item->rung->posture->value] ??= \count($this->postures) + 1;
+        return $this->postures[$item->rung->sitting->posture->value] ??= \count($this->postures) + 1;
     }
 
     private function bit(string $kind, string $name): int

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Catalogue;
+
+use HandGarden\Core\Condition\Condition as EntryCondition;
+
+/** For whom an exercise is, with what and by whom it is done, and what has to hold before. */
+final readonly class Fit
+{
+    /**
+     * @param list<Performer> $performers
+     * @param list<string>    $materials  keys of the handbook
+     * @param list<Condition> $conditions
+     * @param list<Caution>   $cautions   from `avoid when` and from the gates of its ladder
+     */
+    public function __construct(
+        public array $performers,
+        public array $materials,
+        public DoneOn $doneOn,
+        public array $conditions,
+        public array $cautions,
+        public EntryCondition $entry,
+        public ?EntryCondition $endsWhile,
+    ) {
+    }
+
+    /**
+     * @param list<Condition> $conditions of the client; with advanced dementia only what lists it fits, whatever else
+     *     there is
+     */
+    public function suits(array $conditions): bool
+    {
+        if (\in_array(Condition::AdvancedDementia, $conditions, true)) {
+            return \in_array(Condition::AdvancedDementia, $this->conditions, true);
+        }
+        foreach ($conditions as $condition) {
+            if (\in_array($condition, $this->conditions, true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
