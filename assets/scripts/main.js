@@ -4,9 +4,9 @@ import { connect as choose } from './behaviours/choose.js';
 import { connect as counter } from './behaviours/counter.js';
 import { connect as filters } from './behaviours/filters.js';
 import { connect as flipbook } from './behaviours/flipbook.js';
-import { connect as ink } from './behaviours/ink.js';
-import { connect as live } from './behaviours/live.js';
-import { connect as measure } from './behaviours/measure.js';
+import { connect as ink } from './behaviours/ink/connect.js';
+import { connect as live } from './behaviours/live/connect.js';
+import { connect as measure } from './behaviours/measure/connect.js';
 import { connect as pacer } from './behaviours/pacer.js';
 import { connect as player } from './behaviours/player.js';
 import { connect as pose } from './behaviours/pose.js';
@@ -15,6 +15,7 @@ import { connect as shortcuts } from './behaviours/shortcuts.js';
 import { connect as stopwatch } from './behaviours/stopwatch.js';
 import { connect as tryDose } from './behaviours/try-dose.js';
 
+/** @type {Record<string, (element: any) => () => void>} each says how to stop it */
 const behaviours = {
   choose,
   counter,
@@ -32,15 +33,34 @@ const behaviours = {
   'try-dose': tryDose,
 };
 
+/** @type {Map<Element, (() => void)[]>} */
+const running = new Map();
+
+/** @param {ParentNode} root */
 function connectIn(root) {
   for (const element of root.querySelectorAll('[data-behaviour]')) {
-    for (const name of element.dataset.behaviour.split(' ')) {
-      behaviours[name]?.(element);
+    const names = element.getAttribute('data-behaviour') ?? '';
+    running.set(
+      element,
+      names.split(' ').flatMap((name) => behaviours[name]?.(element) ?? []),
+    );
+  }
+}
+
+/** What is taken out of the page stops. */
+function stopRemoved() {
+  for (const [element, stops] of running) {
+    if (!element.isConnected) {
+      stops.forEach((stop) => stop());
+      running.delete(element);
     }
   }
 }
 
 connectIn(document);
-document.addEventListener('garden:added', (event) => connectIn(event.detail));
+document.addEventListener('garden:added', (event) => {
+  stopRemoved();
+  if (event instanceof CustomEvent) connectIn(event.detail);
+});
 // Whoever drives the page from outside can see that keys and forms are alive.
 document.documentElement.dataset.connected = '';

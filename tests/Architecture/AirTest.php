@@ -43,6 +43,31 @@ final class AirTest extends TestCase
         self::assertSame([], $wide);
     }
 
+    public function testNoScriptIsLongerThanAScreenOrTwo(): void
+    {
+        $long = array_filter(
+            Air::files('js', self::inProject('assets')),
+            static fn (string $file): bool => substr_count((string) file_get_contents($file), "\n") > 120,
+        );
+
+        self::assertSame([], array_values($long));
+    }
+
+    public function testEveryBehaviourSaysHowItIsStopped(): void
+    {
+        foreach (Air::files('js', self::inProject('assets/scripts/behaviours')) as $file) {
+            $text = (string) file_get_contents($file);
+            if (str_contains($text, 'export function connect(')) {
+                self::assertMatchesRegularExpression('/return (running\.stop|\(\) => \{)/', $text, $file);
+                self::assertDoesNotMatchRegularExpression(
+                    '/\b(setInterval|setTimeout)\(/',
+                    $text,
+                    $file.': timers are Running’s, so that they end',
+                );
+            }
+        }
+    }
+
     public function testNoTernaryStandsInATernary(): void
     {
         self::assertSame([], self::air()->nestedTernaries);

@@ -1,22 +1,30 @@
+import { data, one } from '../core/dom.js';
 import { frameAt, hang } from '../core/drawing.js';
+import { Running } from '../core/running.js';
 
 /**
- * Shows the movement in place of the end picture. Nothing is fetched before it is wanted; with reduced motion
- * the button
- * stays away and start, end and arrow say it all.
+ * @typedef {{
+ *   window: number[],
+ *   paint: Record<string, Record<string, string>>,
+ *   frames: [string, string, boolean?][][],
+ * }} Book
+ */
+
+/**
+ * Shows the movement in place of the end picture. Nothing is fetched before it is wanted; with reduced motion the
+ * button stays away and start, end and arrow say it all.
  * @param {HTMLElement} box carries data-book, the address of the frames
  */
 export function connect(box) {
-  const button = box.querySelector('[data-play]');
+  const running = new Running();
+  const button = one(box, '[data-play]', HTMLButtonElement);
   if (window.matchMedia('(prefers-reduced-motion: reduce)').matches) {
-    return;
+    return running.stop;
   }
   button.hidden = false;
-  const still = box.querySelector('[data-end] img');
-  const moving = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
-  moving.setAttribute('class', 'hand');
-  moving.setAttribute('role', 'img');
-  moving.setAttribute('aria-label', `${still.alt}, moving`);
+  const still = one(box, '[data-end] img', HTMLImageElement);
+  const moving = canvasFor(still);
+  /** @type {Book|null} */
   let book = null;
   let playing = false;
   let begun = 0;
@@ -27,42 +35,29 @@ export function connect(box) {
     button.textContent = 'Show moving';
     moving.replaceWith(still);
   };
+  /** @param {number} now */
   const step = (now) => {
-    if (!playing || !box.isConnected) {
-      return;
-    }
+    if (!playing || book === null || running.isOver || !box.isConnected) return;
     // A heavy one has fewer frames, not a faster hand.
     const frame = frameAt(now - begun, book.frames.length, (book.frames.length - 1) / 1.1);
     if (frame !== shown && !document.hidden) {
       shown = frame;
-      hang(
-        moving,
-        book.window,
-        book.frames[frame].map(([name, d, hole]) => ({
-          d,
-          paint: hole ? { ...book.paint[name], 'fill-rule': 'evenodd' } : book.paint[name],
-        })),
-      );
+      hang(moving, book.window, layersOf(book, frame));
     }
     requestAnimationFrame(step);
   };
-  button.addEventListener('click', async () => {
+  running.on(button, 'click', async () => {
     if (playing) {
       stop();
       return;
     }
     if (book === null) {
       button.textContent = 'Drawing …';
-      try {
-        const response = await fetch(box.dataset.book);
-        book = response.ok ? await response.json() : null;
-      } catch {
-        book = null;
-      }
-      if (book === null) {
-        button.textContent = 'Could not be drawn. Try again';
-        return;
-      }
+      book = await fetched(data(box, 'book'));
+    }
+    if (book === null) {
+      button.textContent = 'Could not be drawn. Try again';
+      return;
     }
     playing = true;
     begun = performance.now();
@@ -71,4 +66,38 @@ export function connect(box) {
     still.replaceWith(moving);
     requestAnimationFrame(step);
   });
+  return running.stop;
+}
+
+/** @param {HTMLImageElement} still */
+function canvasFor(still) {
+  const moving = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
+  moving.setAttribute('class', 'hand');
+  moving.setAttribute('role', 'img');
+  moving.setAttribute('aria-label', `${still.alt}, moving`);
+  return moving;
+}
+
+/**
+ * @param {Book} book
+ * @param {number} frame
+ */
+function layersOf(book, frame) {
+  return book.frames[frame].map(([name, d, hole]) => ({
+    d,
+    paint: hole ? { ...book.paint[name], 'fill-rule': 'evenodd' } : book.paint[name],
+  }));
+}
+
+/**
+ * @param {string} address
+ * @returns {Promise<Book|null>}
+ */
+async function fetched(address) {
+  try {
+    const response = await fetch(address);
+    return response.ok ? await response.json() : null;
+  } catch {
+    return null;
+  }
 }

@@ -1,8 +1,15 @@
+import { data, one } from '../core/dom.js';
 import { at, phasesOf } from '../core/pace.js';
+import { Running } from '../core/running.js';
 
-/** Hold ring, repetition count and rest of one item. */
+/**
+ * Hold ring, repetition count and rest of one item.
+ * @param {HTMLElement} root
+ */
 export function connect(root) {
-  const number = (name) => Number(root.dataset[name]);
+  const running = new Running();
+  /** @param {string} name */
+  const number = (name) => Number(data(root, name));
   const phases = phasesOf({
     sides: number('sides'),
     sets: number('sets'),
@@ -12,13 +19,16 @@ export function connect(root) {
     holdSeconds: number('hold'),
     restSeconds: number('rest'),
   });
-  const [ring, seconds] = [root.querySelector('.gone'), root.querySelector('[data-seconds]')];
-  const [cue, count, go, halt] = ['cue', 'count', 'go', 'halt'].map((name) =>
-    root.querySelector(`[data-${name}]`),
-  );
+  const ring = one(root, '.gone', SVGElement);
+  const seconds = one(root, '[data-seconds]', Element);
+  const cue = one(root, '[data-cue]', HTMLElement);
+  const count = one(root, '[data-count]', HTMLElement);
+  const go = one(root, '[data-go]', HTMLElement);
+  const halt = one(root, '[data-halt]', HTMLElement);
   let elapsed = 0;
+  /** @type {number|null} */
   let since = null;
-  let timer = null;
+  let tick = () => {};
 
   const show = () => {
     const now = elapsed + (since === null ? 0 : (performance.now() - since) / 1000);
@@ -45,27 +55,28 @@ export function connect(root) {
     count.textContent = parts.join(' · ');
   };
   const stop = () => {
-    clearInterval(timer);
+    tick();
     if (since !== null) elapsed += (performance.now() - since) / 1000;
     since = null;
     go.hidden = false;
     halt.hidden = true;
     go.textContent = elapsed > 0 ? 'Go on' : 'Pace me';
   };
-  go.addEventListener('click', () => {
+  running.on(go, 'click', () => {
     since = performance.now();
     go.hidden = true;
     halt.hidden = false;
     halt.focus();
-    timer = setInterval(show, 200);
+    tick = running.every(show, 200);
     show();
   });
-  halt.addEventListener('click', () => {
+  running.on(halt, 'click', () => {
     stop();
     go.focus();
   });
-  root.addEventListener('pacer:stop', () => {
+  running.on(root, 'pacer:stop', () => {
     if (since !== null) stop();
   });
   root.hidden = phases.length === 0;
+  return running.stop;
 }

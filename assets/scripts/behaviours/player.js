@@ -1,21 +1,32 @@
+import { all, data, made, maybe, one } from '../core/dom.js';
 import { isDoubleTap, lineOf } from '../core/log-line.js';
 import { numbered } from '../core/device.js';
+import { send } from '../core/log-sender.js';
 import { Outbox } from '../core/outbox.js';
+import { Running } from '../core/running.js';
 
-/** One item at a time, one tap to log it. Lines wait in the browser until the server has answered. */
+/** @typedef {import('../core/log-line.js').LogLine} LogLine */
+
+/**
+ * One item at a time, one tap to log it. Lines wait in the browser until the server has answered.
+ * @param {HTMLElement} root
+ */
 export function connect(root) {
-  const items = [...root.querySelectorAll('[data-item]')];
-  const pages = [...items, root.querySelector('[data-end]')];
-  const [place, waiting, steps] = ['place', 'waiting', 'steps'].map((name) =>
-    root.querySelector(`[data-${name}]`),
-  );
-  const token = root.querySelector('input[name="_token"]').value;
-  const outbox = new Outbox(localStorage, `garden-log-${root.dataset.sitting}`, (line) =>
-    send(root.dataset.logUrl, token, line),
+  const running = new Running();
+  const items = all(root, '[data-item]', HTMLElement);
+  const pages = [...items, one(root, '[data-end]', HTMLElement)];
+  const place = one(root, '[data-place]', HTMLElement);
+  const waiting = one(root, '[data-waiting]', HTMLElement);
+  const steps = one(root, '[data-steps]', HTMLElement);
+  const token = one(root, 'input[name="_token"]', HTMLInputElement).value;
+  const outbox = new Outbox(localStorage, `garden-log-${data(root, 'sitting')}`, (line) =>
+    send(data(root, 'logUrl'), token, line),
   );
   let current = 0;
+  /** @type {number|null} */
   let lastTap = null;
 
+  /** @param {number} index */
   const show = (index, focus = true) => {
     items[current]
       ?.querySelector('[data-behaviour="pacer"]')
@@ -25,37 +36,24 @@ export function connect(root) {
       page.hidden = i !== current;
     });
     place.textContent = current < items.length ? `${current + 1} of ${items.length}` : '';
-    if (focus) pages[current].querySelector('h2').focus();
+    if (focus) one(pages[current], 'h2', HTMLElement).focus();
   };
   const tell = () => {
     const lines = outbox.waiting().length;
-    waiting.textContent =
-      lines === 0
-        ? ''
-        : `${lines} line${lines === 1 ? '' : 's'} kept here until the network is back`;
-  };
-  const mark = (item, words) => {
-    const kept =
-      item.querySelector('[data-kept]') ??
-      item
-        .querySelector('form[data-log]')
-        .parentElement.insertAdjacentElement(
-          'beforebegin',
-          Object.assign(document.createElement('p'), { className: 'note' }),
-        );
-    kept.dataset.kept = '';
-    kept.textContent = words;
+    const kept = `${lines} line${lines === 1 ? '' : 's'} kept here until the network is back`;
+    waiting.textContent = lines === 0 ? '' : kept;
   };
   const flush = async () => {
     const { refused } = await outbox.flush();
     refuse(refused);
     tell();
   };
+  /** @param {{line: LogLine, problem: string}[]} refused */
   const refuse = (refused) => {
     for (const { line, problem } of refused) {
-      const at = items.findIndex((item) => item.dataset.item === String(line.item));
+      const at = items.findIndex((item) => data(item, 'item') === String(line.item));
       if (at === -1) continue;
-      const words = items[at].querySelector('[data-problem]');
+      const words = one(items[at], '[data-problem]', HTMLElement);
       words.textContent = `Not stored: ${problem}`;
       words.hidden = false;
       delete items[at].dataset.done;
@@ -65,15 +63,15 @@ export function connect(root) {
   };
 
   for (const [index, item] of items.entries()) {
-    const form = item.querySelector('form[data-log]');
-    form.addEventListener('submit', async (event) => {
+    const form = one(item, 'form[data-log]', HTMLFormElement);
+    running.on(form, 'submit', async (event) => {
       event.preventDefault();
       if (isDoubleTap(lastTap, event.timeStamp)) return;
       lastTap = event.timeStamp;
       const outcome = event.submitter?.value ?? 'done';
-      form.querySelector('[data-problem]').hidden = true;
+      one(form, '[data-problem]', HTMLElement).hidden = true;
       item.dataset.done = outcome;
-      mark(item, `Kept: ${outcome}.`);
+      mark(item, form, `Kept: ${outcome}.`);
       show(index + 1);
       const { refused } = await outbox.add(
         lineOf(new FormData(form), outcome, {
@@ -87,30 +85,29 @@ export function connect(root) {
     });
   }
   steps.hidden = false;
-  steps.querySelector('[data-back]').addEventListener('click', () => show(current - 1));
-  steps.querySelector('[data-on]').addEventListener('click', () => show(current + 1));
-  window.addEventListener('online', flush);
-  setInterval(() => {
+  running.on(one(steps, '[data-back]', HTMLElement), 'click', () => show(current - 1));
+  running.on(one(steps, '[data-on]', HTMLElement), 'click', () => show(current + 1));
+  running.on(window, 'online', flush);
+  running.every(() => {
     if (outbox.waiting().length > 0) flush();
   }, 10000);
   const open = items.findIndex((item) => item.dataset.done === undefined);
   show(open === -1 ? pages.length - 1 : open, false);
   flush();
+  return running.stop;
 }
 
-/** @returns {Promise<{again?: boolean, problem?: string}>} again: not answered, try later; problem: refused for good */
-async function send(url, token, line) {
-  try {
-    const response = await fetch(url, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json', 'X-Garden-Token': token },
-      body: JSON.stringify({ ...line, sent_at: new Date().toISOString() }),
-    });
-    if (response.ok && !response.redirected) return {};
-    if (response.status === 409 || response.status === 422)
-      return { problem: (await response.json()).problem };
-    return { again: true };
-  } catch {
-    return { again: true };
+/**
+ * @param {HTMLElement} item
+ * @param {HTMLFormElement} form
+ * @param {string} words
+ */
+function mark(item, form, words) {
+  let kept = maybe(item, '[data-kept]', HTMLElement);
+  if (kept === null) {
+    kept = made('p', { className: 'note' });
+    form.parentElement?.insertAdjacentElement('beforebegin', kept);
   }
+  kept.dataset.kept = '';
+  kept.textContent = words;
 }

@@ -1,50 +1,41 @@
+import { around, data, maybe, one } from '../core/dom.js';
 import { hang } from '../core/drawing.js';
+import { Running } from '../core/running.js';
 
 /**
- * The pose editor: a slider and a number for each joint, the hand drawn on both sides; light while a slider
- * moves, whole
- * when it rests.
+ * The pose editor: a slider and a number for each joint, the hand drawn on both sides; light while a slider moves,
+ * whole when it rests.
  * @param {HTMLFormElement} form carries data-sketch, the address that draws
  */
 export function connect(form) {
-  if (!form.querySelector('[data-pose]')) {
-    return;
+  const running = new Running();
+  if (maybe(form, '[data-pose]', HTMLElement) === null) {
+    return running.stop;
   }
   let which = 'end';
   let round = 0;
-  let resting = null;
   let asked = false;
 
+  /** @param {boolean} whole */
   const draw = async (whole) => {
     round += 1;
     const mine = round;
-    const data = new FormData(form);
-    data.set('which', which);
-    if (whole) {
-      data.set('whole', '1');
-    }
+    const body = new FormData(form);
+    body.set('which', which);
+    if (whole) body.set('whole', '1');
     try {
-      const response = await fetch(form.dataset.sketch, {
+      const response = await fetch(data(form, 'sketch'), {
         method: 'POST',
-        body: data,
+        body,
         headers: { Accept: 'application/json' },
       });
       const answer = await response.json();
-      if (mine !== round) {
-        return;
-      }
-      form.querySelector('[data-problem]').textContent = answer.problem ?? '';
-      for (const side of answer.problem ? [] : ['right', 'left']) {
-        hang(
-          form.querySelector(`[data-live="${side}"] svg`),
-          answer[side].window,
-          answer[side].layers,
-        );
-      }
+      if (mine === round) show(form, answer);
     } catch {
       // no network: the last drawing stays, what is typed too
     }
   };
+  const resting = running.resting(() => draw(true), 350);
   const changed = () => {
     if (!asked) {
       asked = true;
@@ -53,46 +44,60 @@ export function connect(form) {
         draw(false);
       });
     }
-    clearTimeout(resting);
-    resting = setTimeout(() => draw(true), 350);
+    resting.begin();
   };
-  const check = (number) => {
-    const value = Number(number.value.replace(',', '.'));
-    const wrong =
-      !Number.isFinite(value) ||
-      number.value.trim() === '' ||
-      value < Number(number.dataset.low) ||
-      value > Number(number.dataset.high);
-    number.toggleAttribute('aria-invalid', wrong);
-    if (wrong) {
-      number.setAttribute('aria-invalid', 'true');
-    }
-  };
-  form.addEventListener('input', (event) => {
-    const joint = event.target.closest('[data-joint]');
-    if (!joint) {
-      if (event.target.name === 'view') {
-        changed();
-      }
+  running.on(form, 'input', (event) => {
+    const joint = around(event, '[data-joint]', HTMLElement);
+    if (joint === null) {
+      if (event.target.name === 'view') changed();
       return;
     }
-    const [slider, number] = [joint.querySelector('[data-slider]'), joint.querySelector('[name]')];
+    const slider = one(joint, '[data-slider]', HTMLInputElement);
+    const number = one(joint, '[name]', HTMLInputElement);
     if (event.target === slider) {
       number.value = slider.value;
     } else {
       slider.value = number.value.replace(',', '.');
     }
     check(number);
-    form.querySelector('[name="own_pose"]').checked = true;
+    one(form, '[name="own_pose"]', HTMLInputElement).checked = true;
     changed();
   });
-  form.addEventListener('focusin', (event) => {
-    const pose = event.target.closest('[data-pose]')?.dataset.pose;
+  running.on(form, 'focusin', (event) => {
+    const pose = around(event, '[data-pose]', HTMLElement)?.dataset.pose;
     if (pose && pose !== which) {
       which = pose;
-      form.querySelector('[data-shown]').textContent = which === 'end' ? 'End' : 'Start';
+      one(form, '[data-shown]', HTMLElement).textContent = which === 'end' ? 'End' : 'Start';
       draw(true);
     }
   });
   draw(true);
+  return running.stop;
+}
+
+/**
+ * @param {HTMLFormElement} form
+ * @param {{problem?: string} & Record<string, any>} answer
+ */
+function show(form, answer) {
+  one(form, '[data-problem]', HTMLElement).textContent = answer.problem ?? '';
+  for (const side of answer.problem ? [] : ['right', 'left']) {
+    const drawn = one(form, `[data-live="${side}"] svg`, SVGElement);
+    hang(drawn, answer[side].window, answer[side].layers);
+  }
+}
+
+/** @param {HTMLInputElement} number */
+function check(number) {
+  const value = Number(number.value.replace(',', '.'));
+  const wrong =
+    !Number.isFinite(value) ||
+    number.value.trim() === '' ||
+    value < Number(data(number, 'low')) ||
+    value > Number(data(number, 'high'));
+  if (wrong) {
+    number.setAttribute('aria-invalid', 'true');
+  } else {
+    number.removeAttribute('aria-invalid');
+  }
 }

@@ -1,4 +1,9 @@
+import { Running } from '../core/running.js';
+
+/** @param {HTMLButtonElement} button */
 export function connect(button) {
+  const running = new Running();
   button.hidden = false;
-  button.addEventListener('click', () => window.print());
+  running.on(button, 'click', () => window.print());
+  return running.stop;
 }

@@ -1,51 +1,63 @@
-const OFF = 'garden-keys-off';
+import { all, around, data, made } from '../core/dom.js';
+import { Running } from '../core/running.js';
 
-/** `?` shows the keys of this page; single letters go where their link says. Off while typing, and on wish. */
+const OFF = 'garden-keys-off';
+const TYPING = 'input, select, textarea, dialog, [contenteditable]';
+
+/**
+ * `?` shows the keys of this page; single letters go where their link says. Off while typing, and on wish.
+ * @param {HTMLButtonElement} button
+ */
 export function connect(button) {
-  const targets = [...document.querySelectorAll('[data-key]')];
-  const dialog = document.createElement('dialog');
-  const title = document.createElement('h2');
-  title.textContent = 'Keys on this page';
-  const list = document.createElement('ul');
-  for (const target of targets) {
-    const item = document.createElement('li');
-    const key = document.createElement('kbd');
-    key.textContent = target.dataset.key;
-    item.append(key, ` ${target.dataset.keySays}`);
-    list.append(item);
-  }
-  const label = document.createElement('label');
-  const off = document.createElement('input');
-  off.type = 'checkbox';
-  off.checked = localStorage.getItem(OFF) === '1';
+  const running = new Running();
+  const targets = all(document, '[data-key]', HTMLElement);
+  const off = made('input', { type: 'checkbox', checked: localStorage.getItem(OFF) === '1' });
   off.addEventListener('change', () => localStorage.setItem(OFF, off.checked ? '1' : '0'));
-  label.append(off, ' Switch single keys off on this device');
-  const close = document.createElement('button');
-  close.className = 'btn mt-3';
-  close.textContent = 'Close';
-  close.addEventListener('click', () => dialog.close());
-  dialog.setAttribute('aria-label', title.textContent);
-  dialog.append(title, list, label, document.createElement('br'), close);
+  const dialog = dialogOf(targets, off);
   document.body.append(dialog);
 
   button.hidden = false;
-  button.addEventListener('click', () => dialog.showModal());
-  document.addEventListener('keydown', (event) => {
-    const typing = event.target.closest?.('input, select, textarea, dialog, [contenteditable]');
-    if (typing || event.ctrlKey || event.altKey || event.metaKey) {
-      return;
-    }
+  running.on(button, 'click', () => dialog.showModal());
+  running.on(document, 'keydown', (event) => {
+    const typing = around(event, TYPING, Element);
+    if (typing || event.ctrlKey || event.altKey || event.metaKey) return;
     if (event.key === '?') {
       event.preventDefault();
       dialog.showModal();
       return;
     }
     const target = off.checked
-      ? null
-      : targets.find((candidate) => candidate.dataset.key === event.key);
+      ? undefined
+      : targets.find((candidate) => data(candidate, 'key') === event.key);
     if (target) {
       event.preventDefault();
       target.click();
     }
   });
+  return () => {
+    running.stop();
+    dialog.remove();
+  };
+}
+
+/**
+ * @param {HTMLElement[]} targets
+ * @param {HTMLInputElement} off
+ */
+function dialogOf(targets, off) {
+  const dialog = made('dialog', {});
+  const title = made('h2', { textContent: 'Keys on this page' });
+  const list = made('ul', {});
+  for (const target of targets) {
+    const item = made('li', {});
+    item.append(made('kbd', { textContent: data(target, 'key') }), ` ${data(target, 'keySays')}`);
+    list.append(item);
+  }
+  const label = made('label', {});
+  label.append(off, ' Switch single keys off on this device');
+  const close = made('button', { className: 'btn mt-3', textContent: 'Close' });
+  close.addEventListener('click', () => dialog.close());
+  dialog.setAttribute('aria-label', 'Keys on this page');
+  dialog.append(title, list, label, document.createElement('br'), close);
+  return dialog;
 }

@@ -1,30 +1,38 @@
-/** Start, then stop: whole seconds go into the field before the button; it stops by itself at the longest time. */
+import { data, one } from '../core/dom.js';
+import { Running } from '../core/running.js';
+
+/**
+ * Start, then stop: whole seconds go into the field before the button; it stops by itself at the longest time.
+ * @param {HTMLButtonElement} button
+ */
 export function connect(button) {
-  const field = button.parentElement.querySelector('input');
-  const longest = Number(button.dataset.max);
+  const running = new Running();
+  const field = one(button.parentElement ?? document, 'input', HTMLInputElement);
+  const longest = Number(data(button, 'max'));
+  /** @type {number|null} */
   let started = null;
-  let timer = null;
-  const seconds = () => Math.min(longest, Math.floor((performance.now() - started) / 1000));
+  let tick = () => {};
+  const seconds = () =>
+    Math.min(longest, Math.floor((performance.now() - (started ?? performance.now())) / 1000));
   const stop = () => {
-    clearInterval(timer);
+    tick();
     field.value = String(seconds());
     started = null;
     button.textContent = 'Start';
     field.dispatchEvent(new Event('input', { bubbles: true }));
   };
   button.hidden = false;
-  button.addEventListener('click', () => {
+  running.on(button, 'click', () => {
     if (started !== null) {
       stop();
       return;
     }
     started = performance.now();
     button.textContent = 'Stop 0';
-    timer = setInterval(() => {
+    tick = running.every(() => {
       button.textContent = `Stop ${seconds()}`;
-      if (seconds() >= longest) {
-        stop();
-      }
+      if (seconds() >= longest) stop();
     }, 200);
   });
+  return running.stop;
 }

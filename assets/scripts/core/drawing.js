@@ -1,11 +1,13 @@
 const SVG = 'http://www.w3.org/2000/svg';
 
+/** @typedef {{paint: Record<string, string>, d: string}} Layer */
+
 /**
  * Hangs layers into an SVG, back to front. Paths that are there are used again, so that a moving picture does
  * not rebuild.
  * @param {SVGElement} svg
  * @param {number[]} view x, y, width, height
- * @param {{paint: Record<string, string>, d: string}[]} layers
+ * @param {Layer[]} layers
  */
 export function hang(svg, view, layers) {
   svg.setAttribute('viewBox', view.join(' '));
@@ -22,11 +24,15 @@ export function hang(svg, view, layers) {
     path.setAttribute('d', d);
   });
   while (svg.children.length > layers.length) {
-    svg.lastChild.remove();
+    svg.lastElementChild?.remove();
   }
 }
 
-/** The frame of a there-and-back movement at a moment, with a wait at both ends. Pure, so that it can be tested. */
+/**
+ * The frame of a there-and-back movement at a moment, with a wait at both ends. Pure, so that it can be tested.
+ * @param {number} milliseconds
+ * @param {number} frames how many there are
+ */
 export function frameAt(milliseconds, frames, perSecond = 12, wait = 700) {
   const way = ((frames - 1) * 1000) / perSecond;
   const t = milliseconds % (2 * (way + wait));

@@ -4,7 +4,20 @@
  */
 const USUAL_PIXELS_PER_MM = 4;
 
-/** @returns {object|null} as docs/formats.md says of `guide` */
+/**
+ * @typedef {{kind: 'spiral', cx: number, cy: number, start_radius: number, pitch: number, turns: number}} Spiral
+ * @typedef {{kind: 'line', x1: number, y1: number, x2: number, y2: number}} Line
+ * @typedef {{centres: number[][], radius: number, kind?: undefined}} Targets
+ * @typedef {Spiral|Line|Targets} Guide as docs/formats.md says of `guide`
+ */
+
+/**
+ * @param {string} task
+ * @param {number} width
+ * @param {number} height
+ * @param {number|null} pixelsPerMm
+ * @returns {Guide|null}
+ */
 export function guideOf(task, width, height, pixelsPerMm) {
   const mm = pixelsPerMm ?? USUAL_PIXELS_PER_MM;
   const cx = width / 2;
@@ -38,7 +51,10 @@ export function guideOf(task, width, height, pixelsPerMm) {
   return null;
 }
 
-/** @returns {{points: number[][], width: number, closed: boolean}[]} lines to draw */
+/**
+ * @param {Guide|null} guide
+ * @returns {{points: number[][], width: number, closed: boolean}[]} lines to draw
+ */
 export function outlineOf(guide) {
   if (guide === null) {
     return [];

@@ -1,15 +1,25 @@
+/** @typedef {import('./log-line.js').LogLine} LogLine */
+
 /**
  * Log lines that the server has not answered yet. They are kept in the given storage, so that a closed tab or a lost
  * network loses nothing; each goes out under the id it was made with, so that sending twice stores once.
  */
 export class Outbox {
+  /** @type {Promise<{refused: {line: LogLine, problem: string}[]}>|null} */
+  busy = null;
+
+  /**
+   * @param {Pick<Storage, 'getItem'|'setItem'>} storage
+   * @param {string} key
+   * @param {(line: LogLine) => Promise<{again?: boolean, problem?: string}>} send
+   */
   constructor(storage, key, send) {
     this.storage = storage;
     this.key = key;
     this.send = send;
-    this.busy = null;
   }
 
+  /** @returns {LogLine[]} */
   waiting() {
     try {
       return JSON.parse(this.storage.getItem(this.key) ?? '[]');
@@ -18,12 +28,13 @@ export class Outbox {
     }
   }
 
+  /** @param {LogLine} line */
   add(line) {
     this.keep([...this.waiting(), line]);
     return this.flush();
   }
 
-  /** Sends what waits, in order. @returns {Promise<{refused: Array<{line: object, problem: string}>}>} */
+  /** Sends what waits, in order. */
   flush() {
     this.busy ??= this.sendAll().finally(() => {
       this.busy = null;
@@ -32,6 +43,7 @@ export class Outbox {
   }
 
   async sendAll() {
+    /** @type {{line: LogLine, problem: string}[]} */
     const refused = [];
     for (let line = this.waiting()[0]; line !== undefined; line = this.waiting()[0]) {
       const answer = await this.send(line);
@@ -46,6 +58,7 @@ export class Outbox {
     return { refused };
   }
 
+  /** @param {LogLine[]} lines */
   keep(lines) {
     this.storage.setItem(this.key, JSON.stringify(lines));
   }

@@ -5,6 +5,7 @@
  * @returns {Array<{cue: string, seconds: number, side: number, set: number, repetition: number}>}
  */
 export function phasesOf(dose) {
+  /** @type {{cue: string, seconds: number, side: number, set: number, repetition: number}[]} */
   const phases = [];
   const timed = dose.repetitions === 1 && dose.holdSeconds === 0;
   const inOneSet = dose.repetitions * dose.parts;
@@ -38,6 +39,8 @@ export function phasesOf(dose) {
 
 /**
  * Where in the phases a moment lies.
+ * @param {ReturnType<typeof phasesOf>} phases
+ * @param {number} elapsedSeconds
  * @returns {{index: number, left: number, share: number}|null} seconds left in the phase, share of it gone; null
  *     when all is done
  */
