@@ -20,6 +20,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Table(name: 'sitting_item')]
 #[ORM\Index(name: 'sitting_item_of', columns: ['sitting_id', 'place'])]
 #[ORM\Index(name: 'sitting_item_by_client', columns: ['client_id', 'day'])]
+#[ORM\Index(name: 'sitting_item_by_item', columns: ['client_id', 'rung_id', 'hands', 'day'])]
 class SittingItem implements TellsOfClient
 {
     /** @var array<string, mixed>|null null: nothing was told of it yet; see Content\Format\LogFormat */

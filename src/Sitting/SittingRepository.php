@@ -16,6 +16,7 @@ use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
@@ -30,19 +31,16 @@ use Symfony\Contracts\Service\ResetInterface;
 /** Sittings and their log. */
 final class SittingRepository implements ResetInterface
 {
-    /**
-     * Rules look back 14 days and ask whether there was anything before; a week more stays the same however long
-     * the history is.
-     */
-    private const LOG_DAYS = 21;
-    private const LOG = "SELECT id, sitting_id, rung_id, hands, planned->>'dose' AS dose, told, day
-        FROM sitting_item
-        WHERE client_id = :client AND clinic_id = :clinic AND told IS NOT NULL
-          AND (day >= :since OR id = (
+    private const LOG = "SELECT i.id, sitting_id, rung_id, hands, planned->>'dose' AS dose, told, day,
+            COALESCE(first_day, day) AS begun
+        FROM sitting_item i
+        LEFT JOIN item_memory m ON m.client_id = i.client_id AND m.item_key = i.rung_id || '|' || i.hands
+        WHERE i.client_id = :client AND i.clinic_id = :clinic AND told IS NOT NULL
+          AND (day >= :since OR i.id = (
             SELECT id FROM sitting_item
             WHERE client_id = :client AND told IS NOT NULL ORDER BY day DESC, at DESC, id DESC LIMIT 1
           ))
-        ORDER BY at, place, id";
+        ORDER BY at, place, i.id";
 
     /** @var array<string, Dose> by rung and stored form */
     private array $doses = [];
@@ -54,6 +52,7 @@ final class SittingRepository implements ResetInterface
         private readonly EntityManagerInterface $entities,
         private readonly CatalogueStore $catalogue,
         private readonly Clock $clock,
+        private readonly ItemMemories $memories,
     ) {
     }
 
@@ -89,11 +88,11 @@ final class SittingRepository implements ResetInterface
         ));
     }
 
-    /** The log of the last weeks, see LOG_DAYS, and the newest line however old. */
+    /** The log as far as rules look back, the newest line however old, and what is kept of the time before. */
     public function log(Client $client): SittingLog
     {
         if (!isset($this->logs[$client->id])) {
-            $lines = [];
+            $lines = $begun = [];
             foreach (
                 $this->entities->getConnection()->fetchAllAssociative(
                     self::LOG,
@@ -102,10 +101,12 @@ final class SittingRepository implements ResetInterface
             ) {
                 $row = new Row($values);
                 if ($this->catalogue->get()->hasRung($row->text('rung_id'))) {
-                    $lines[] = $this->line($row);
+                    $line = $this->line($row);
+                    $lines[] = $line;
+                    $begun[$line->itemKey()] ??= $row->day('begun');
                 }
             }
-            $this->logs[$client->id] = new SittingLog($lines);
+            $this->logs[$client->id] = new SittingLog($lines, $begun);
         }
 
         return $this->logs[$client->id];
@@ -205,6 +206,7 @@ final class SittingRepository implements ResetInterface
                 $this->entities->refresh($item);
                 $item->keep(Fold::item($this->eventsOf($item)));
                 $this->keep();
+                $this->memories->renew($item);
             }
         });
     }
@@ -268,7 +270,7 @@ final class SittingRepository implements ResetInterface
     /** A day more than rules look back, so that no zone is short of one. */
     private function logSince(): string
     {
-        return $this->clock->now()->modify('-'.(self::LOG_DAYS + 1).' days')->format('Y-m-d');
+        return (new ProgressSettings())->windowFrom($this->clock->now())->modify('-1 day')->format('Y-m-d');
     }
 
     public function reset(): void

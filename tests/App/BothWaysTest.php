@@ -34,6 +34,7 @@ use HandGarden\Planning\RoutineFormat;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
 use HandGarden\Progress\OpenProposals;
+use HandGarden\Sitting\ItemMemories;
 use HandGarden\Sitting\Sitting;
 use HandGarden\Sitting\SittingItem;
 use HandGarden\Tests\Core\Cases;
@@ -72,6 +73,7 @@ final class BothWaysTest extends GardenTestCase
         $case = Cases::example($name);
         GlobalClock::set(new MockClock($case->today->format('Y-m-d').' 12:00 UTC'));
         $client = $this->stored($case, $written);
+        $this->service(ItemMemories::class)->rebuild();
         $catalogue = Cases::catalogue();
         $placements = (new Placer($catalogue))->place($case->facts, $case->today);
 

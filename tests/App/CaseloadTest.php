@@ -13,6 +13,7 @@ use HandGarden\Caseload\Summaries;
 use HandGarden\Caseload\SummaryFormat;
 use HandGarden\Client\Client;
 use HandGarden\Planning\Suspension;
+use HandGarden\Sitting\ItemMemories;
 use HandGarden\Web\Clock;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Xoshiro256StarStar;
@@ -223,6 +224,17 @@ final class CaseloadTest extends GardenTestCase
             $anew->group(),
             Group::from(\is_string($kept['grouped']) ? $kept['grouped'] : ''),
             $when,
+        );
+        $remembered = $this->remembered();
+        $this->service(ItemMemories::class)->rebuild();
+        self::assertSame($remembered, $this->remembered(), $when);
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function remembered(): array
+    {
+        return $this->entities->getConnection()->fetchAllAssociative(
+            'SELECT * FROM item_memory ORDER BY client_id, item_key',
         );
     }
 

@@ -66,6 +66,7 @@ final class RoomsTest extends TestCase
         'sitting' => 'Sitting',
         'sitting_item' => 'Sitting',
         'sitting_event' => 'Sitting',
+        'item_memory' => 'Sitting',
         'decision' => 'Progress',
         'caseload_row' => 'Caseload',
     ];

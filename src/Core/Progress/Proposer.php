@@ -73,7 +73,7 @@ final readonly class Proposer
         return new ItemHistory(
             $item,
             $window,
-            $lines,
+            $log->begunOn($item->key()) ?? $today,
             $ladder,
             fitting: $ladder->fittingRungs($conditions),
             settings: $this->settings,

@@ -13,9 +13,14 @@ final readonly class SittingLog
     /** @var array<string, list<LogLine>> what was not skipped, by item */
     private array $byItem;
 
-    /** @param list<LogLine> $lines in the order they were made */
-    public function __construct(array $lines)
-    {
+    /**
+     * @param list<LogLine>                     $lines in the order they were made; they may reach back some weeks only
+     * @param array<string, \DateTimeImmutable> $begun day on which each item was first done, where that is kept
+     */
+    public function __construct(
+        array $lines,
+        public array $begun = [],
+    ) {
         $indexed = array_map(
             static fn (int $i, LogLine $l): array => [$l->day->format('Y-m-d'), $i, $l],
             array_keys($lines),
@@ -36,6 +41,15 @@ final readonly class SittingLog
     public function of(string $itemKey): array
     {
         return $this->byItem[$itemKey] ?? [];
+    }
+
+    /** The day on which an item was first done, however far the lines reach back; null: never. */
+    public function begunOn(string $itemKey): ?\DateTimeImmutable
+    {
+        $first = $this->of($itemKey)[0]->day ?? null;
+        $kept = $this->begun[$itemKey] ?? $first;
+
+        return null === $first ? $kept : min($first, $kept);
     }
 
     /** @return list<string> */

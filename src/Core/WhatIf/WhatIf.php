@@ -75,7 +75,7 @@ final readonly class WhatIf
             }
             $proposals = $proposer->propose(
                 array_map(static fn (Course $c): Prescribed => $c->now, $courses),
-                new SittingLog($lines),
+                new SittingLog($lines, $log->begun),
                 $facts->people->conditions,
                 $assumed->daysPerWeek,
                 today: $on,

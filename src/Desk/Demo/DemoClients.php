@@ -40,6 +40,7 @@ use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
 use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\EventTime;
+use HandGarden\Sitting\ItemMemories;
 use HandGarden\Sitting\Sitting;
 use HandGarden\Sitting\SittingEvent;
 use HandGarden\Sitting\SittingItem;
@@ -58,6 +59,7 @@ final readonly class DemoClients
         private Plan $plan,
         private PlanRepository $plans,
         private DemoRecordings $recordings,
+        private ItemMemories $memories,
         #[Autowire('%kernel.project_dir%/demo')]
         private string $demoDir,
     ) {
@@ -89,6 +91,7 @@ final readonly class DemoClients
             $this->sittings($story->get('sittings'), $client, $items, $assistant, now: $now);
             $this->entities->flush();
         }
+        $this->memories->rebuild();
     }
 
     private function client(

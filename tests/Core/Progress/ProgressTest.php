@@ -22,6 +22,7 @@ use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
+use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 final class ProgressTest extends TestCase
@@ -415,6 +416,72 @@ final class ProgressTest extends TestCase
             newTingling: $newTingling || $l->newTingling,
             systemic: $systemic || $l->systemic,
             hurtLater: $hurtLater || $l->hurtLater,
+        );
+    }
+
+    public function testNoRuleDependsOnHowMuchOfTheLogIsRead(): void
+    {
+        $random = new Randomizer(new Xoshiro256StarStar(7));
+        $today = new \DateTimeImmutable(self::TODAY);
+        $asked = 0;
+        for ($case = 0; $case < 150; ++$case) {
+            $lines = [];
+            for ($daysAgo = 60; $daysAgo >= $random->getInt(0, 9); --$daysAgo) {
+                if ($random->getInt(0, 2) > 0 && !($daysAgo > 14 && $daysAgo < 24)) {
+                    $lines[] = $this->line($daysAgo, [
+                        'painAfter' => $random->getInt(0, 40) > 39 ? 5 : 1,
+                        'outcome' => $random->getInt(0, 5) > 4 ? Outcome::Skipped : Outcome::Part,
+                    ]);
+                }
+            }
+            $whole = new SittingLog($lines);
+            $first = $whole->begunOn('helped-lift-hold|right');
+            $short = new SittingLog(
+                SittingLog::since($lines, $today->modify('-14 days')),
+                null === $first ? [] : ['helped-lift-hold|right' => $first],
+            );
+            if (null === $short->lastDay()) {
+                continue;
+            }
+            $proposals = $this->ofLog($whole);
+            $asked += \count($proposals);
+
+            self::assertEquals($proposals, $this->ofLog($short), 'case '.$case);
+        }
+        self::assertGreaterThan(50, $asked);
+    }
+
+    public function testWhatWasDoneLongAgoMakesAPlateauThoughThePageReadsTwoWeeks(): void
+    {
+        $lines = array_map(
+            fn (int $daysAgo): LogLine => $this->line($daysAgo, ['repetitions' => 1]),
+            [13, 12, 11, 10, 9, 8, 6, 5, 4, 3, 2, 1],
+        );
+        $begun = static fn (int $daysAgo): array => [
+            'helped-lift-hold|right' => new \DateTimeImmutable(self::TODAY.' -'.$daysAgo.' days'),
+        ];
+
+        self::assertSame([], $this->ofLog(new SittingLog($lines, $begun(13))));
+        self::assertSame(
+            ['plateau'],
+            array_map(
+                static fn (Proposal $p): string => $p->ruleId,
+                $this->ofLog(new SittingLog($lines, $begun(40))),
+            ),
+        );
+    }
+
+    /** @return list<Proposal> */
+    private function ofLog(SittingLog $log): array
+    {
+        $rung = Cases::catalogue()->rung('helped-lift-hold');
+
+        return (new Proposer(Cases::catalogue()))->propose(
+            [new Prescribed($rung, Hands::Right, $rung->dosing->start)],
+            $log,
+            [Condition::Stroke],
+            5,
+            today: new \DateTimeImmutable(self::TODAY),
         );
     }
 

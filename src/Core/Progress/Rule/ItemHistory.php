@@ -21,14 +21,14 @@ final readonly class ItemHistory
 {
     /**
      * @param non-empty-list<LogLine> $window            of the last days, oldest first
-     * @param list<LogLine>           $lines             of the item, oldest first
+     * @param \DateTimeImmutable      $begunOn           the day on which the item was first done
      * @param list<Rung>              $fitting           rungs of the ladder that fit the client, easiest first
      * @param float                   $scheduledInWindow sittings that were planned
      */
     public function __construct(
         public Prescribed $item,
         public array $window,
-        public array $lines,
+        public \DateTimeImmutable $begunOn,
         public Ladder $ladder,
         private array $fitting,
         public ProgressSettings $settings,

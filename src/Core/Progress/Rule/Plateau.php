@@ -21,7 +21,7 @@ final readonly class Plateau implements ItemRule
         if (
             !$history->hasAutomaticRule()
             || $history->steps()->isAtCap($history->item->dose)
-            || !self::isLong($history)
+            || $history->begunOn > $history->settings->windowFrom($history->today)
             || !self::isOneDose($history)
             || $planned <= 0.0
             || $done / $planned < $history->settings->plateauAdherence
@@ -39,13 +39,6 @@ final readonly class Plateau implements ItemRule
                 'planned' => round($planned),
             ]),
         );
-    }
-
-    private static function isLong(ItemHistory $history): bool
-    {
-        $since = $history->settings->windowFrom($history->today);
-
-        return [] !== $history->lines && $history->lines[0]->day <= $since;
     }
 
     private static function isOneDose(ItemHistory $history): bool

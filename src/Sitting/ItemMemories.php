@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use Doctrine\DBAL\Connection;
+
+/**
+ * What rules with memory read: kept beside the log in the transaction that writes it, so that no rule depends on how
+ * many days of log a page reads. It can be made anew from the log at any time.
+ */
+final readonly class ItemMemories
+{
+    private const REMEMBER = "INSERT INTO item_memory (client_id, item_key, clinic_id, first_day, last_day)
+        SELECT client_id, rung_id || '|' || hands, clinic_id, MIN(day), MAX(day) FROM sitting_item
+        WHERE told->>'outcome' <> 'skipped' %s
+        GROUP BY client_id, rung_id, hands, clinic_id
+        ON CONFLICT (client_id, item_key) DO UPDATE
+            SET first_day = EXCLUDED.first_day, last_day = EXCLUDED.last_day";
+
+    public function __construct(
+        private Connection $connection,
+    ) {
+    }
+
+    /** After the log of one item changed, inside the transaction that holds the client. */
+    public function renew(SittingItem $item): void
+    {
+        $of = [$item->clientId, $item->rungId, $item->hands->value];
+        $kept = $this->connection->executeStatement(
+            \sprintf(self::REMEMBER, 'AND client_id = ? AND rung_id = ? AND hands = ?'),
+            $of,
+        );
+        if (0 === (int) $kept) { // all of it was skipped, or taken back
+            $this->connection->executeStatement(
+                'DELETE FROM item_memory WHERE client_id = ? AND item_key = ?',
+                [$item->clientId, $item->rungId.'|'.$item->hands->value],
+            );
+        }
+    }
+
+    /** Everything from scratch. */
+    public function rebuild(): void
+    {
+        $this->connection->transactional(function (): void {
+            $this->connection->executeStatement('DELETE FROM item_memory');
+            $this->connection->executeStatement(\sprintf(self::REMEMBER, ''));
+        });
+    }
+}
