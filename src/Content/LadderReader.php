@@ -214,13 +214,25 @@ final readonly class LadderReader
     private static function load(Node $node, Segment $segment): Load
     {
         return new Load(
-            array_map(MuscleLoad::fromText(...), $node->get('loads')->strings()),
-            $node->get('lengthens')->strings(),
+            array_map(self::muscle(...), $node->get('loads')->items()),
+            array_map(
+                static fn (Node $group): string => self::muscle($group)->group,
+                $node->get('lengthens')->items(),
+            ),
             $node->get('class')->enum(EffortClass::class),
             $node->get('intensity')->int(1, 5),
             segment: $segment,
             wantsFirmWrist: $node->optional('firm_wrist')?->bool() ?? false,
         );
+    }
+
+    private static function muscle(Node $node): MuscleLoad
+    {
+        $load = MuscleLoad::fromText($node->string());
+
+        return MuscleLoad::isGroup($load->group)
+            ? $load
+            : throw $node->fail('no group of muscles of this name: '.$load->group);
     }
 
     private static function inSitting(Node $node): InSitting

@@ -10,6 +10,28 @@ final readonly class MuscleLoad
     private const EXTENSION = ['finger extensors', 'thumb extensors', 'wrist extensors'];
     private const FLEXION = ['finger flexors', 'thumb flexors', 'thumb adductor', 'wrist flexors'];
 
+    /** What works or is lengthened; a word that is none of these would slip past every rule about gripping. */
+    private const GROUPS = [
+        ...self::EXTENSION,
+        ...self::FLEXION,
+        'elbow extensors',
+        'elbow flexors',
+        'hamstrings',
+        'intrinsics',
+        'leg muscles',
+        'palm tissue',
+        'pronators',
+        'radial wrist muscles',
+        'shoulder adductors',
+        'shoulder muscles',
+        'supinators',
+        'task-dependent',
+        'thenar muscles',
+        'trunk muscles',
+        'ulnar wrist muscles',
+        'web tissue',
+    ];
+
     private function __construct(
         public string $group,
         public float $share,
@@ -29,6 +51,11 @@ final readonly class MuscleLoad
                 default => 1.0,
             },
         );
+    }
+
+    public static function isGroup(string $group): bool
+    {
+        return \in_array($group, self::GROUPS, true);
     }
 
     public function extends(): bool

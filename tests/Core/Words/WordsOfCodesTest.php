@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Tests\Core;
+namespace HandGarden\Tests\Core\Words;
 
 use HandGarden\Core\Approach\Question;
 use HandGarden\Core\Condition\Comparison;
@@ -17,6 +17,8 @@ use HandGarden\Core\Words\Joint;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Core\Words\PhraseFormat;
 use HandGarden\Tests\Architecture\Air;
+use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\TestCase;
 
 /** Every code that the program can say has its words. */
