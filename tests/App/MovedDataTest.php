@@ -162,6 +162,50 @@ final class MovedDataTest extends TestCase
         self::assertSame(1, self::$own->number("SELECT count(*) FROM decision WHERE kind = 'next-rung'"));
     }
 
+    public function testWhoActedIsAnActorAndNobodyWasLost(): void
+    {
+        foreach (['sitting', 'decision', 'audit_line'] as $table) {
+            self::assertSame(
+                0,
+                self::$own->number(
+                    "SELECT count(*) FROM $table t WHERE actor_kind <> 'staff'
+                        OR NOT EXISTS (SELECT 1 FROM staff s WHERE s.id::text = t.actor_id)",
+                ),
+                $table,
+            );
+        }
+        self::assertSame(self::all('sitting'), self::$own->number(
+            "SELECT count(*) FROM sitting s JOIN sitting_event e ON e.sitting_id = s.id AND e.kind = 'begun'
+                AND e.actor_id = s.actor_id",
+        ), 'the same who began it');
+    }
+
+    public function testWhatWasSaidBeforeIsKeptAsItWasSaid(): void
+    {
+        $said = self::$own->rows("SELECT why #>> '{}' AS why FROM decision ORDER BY 1");
+
+        self::assertSame(['Longer', 'No step up'], array_column($said, 'why'));
+        self::assertSame(
+            0,
+            self::$own->number("SELECT count(*) FROM decision WHERE jsonb_typeof(why) <> 'string'"),
+        );
+        self::assertSame(
+            0,
+            self::$own->number("SELECT count(*) FROM suspension WHERE jsonb_typeof(why) <> 'string'"),
+        );
+    }
+
+    public function testEachItemIsRememberedSinceItsFirstDay(): void
+    {
+        self::assertGreaterThan(0, self::all('item_memory'));
+        self::assertSame(0, self::$own->number(
+            "SELECT count(*) FROM sitting_item i WHERE told->>'outcome' <> 'skipped' AND NOT EXISTS (
+                SELECT 1 FROM item_memory m WHERE m.client_id = i.client_id
+                    AND m.item_key = i.rung_id || '|' || i.hands AND i.day BETWEEN m.first_day AND m.last_day
+            )",
+        ));
+    }
+
     /** An exercise that is gone, a line without its item, a line twice, late pain, answered proposals. */
     private static function rare(): string
     {
