@@ -10,7 +10,7 @@ namespace HandGarden\Assessment;
  */
 final class MeasuringDays
 {
-    public const SHOWN = 12;
+    public const SHOWN = 10;
 
     /**
      * @param list<string> $days oldest first
