@@ -127,7 +127,7 @@ Stopwatch::run(
     'a trace of 30 s analysed',
     3,
     40,
-    static fn (): mixed => Steadiness::of(Trace::fromSamples(100.0, $samples)),
+    static fn (): mixed => Steadiness::from(Trace::fromSamples(100.0, $samples)),
     limitMs: 50.0,
 );
 $glove = new SimulatedDevice(DeviceKind::Glove, Profile::Tight);
@@ -151,7 +151,7 @@ Stopwatch::run(
     static fn (int $round): mixed => (
         new Figure(
             HandModel::build($drawings->pose($names[$round % count($names)])->pose),
-            Camera::of($views[$round % 5], Side::Right),
+            Camera::from($views[$round % 5], Side::Right),
         )
     )->layers(),
     limitMs: 40.0,

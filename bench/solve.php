@@ -28,7 +28,7 @@ for ($seed = 0; count($times) < CLIENTS; ++$seed) {
     $facts = $client->facts([], [], 0 === $seed % 2);
     $goals = match ($seed % 4) {
         0 => Goals::none(),
-        1 => Goals::of([[$tasks[$seed % 6], 3], [$tasks[($seed + 2) % 6], 1 + $seed % 3]]),
+        1 => Goals::from([[$tasks[$seed % 6], 3], [$tasks[($seed + 2) % 6], 1 + $seed % 3]]),
         default => Goals::one($tasks[$seed % 6]),
     };
     $brief = new Brief(

@@ -35,7 +35,7 @@ final readonly class Changes
      *
      * @return list<Change>
      */
-    public function of(array $history, int $charts = 12): array
+    public function for(array $history, int $charts = 12): array
     {
         $series = [];
         foreach ($history as $reading) {
@@ -97,7 +97,7 @@ final readonly class Changes
     {
         $first = $readings[0];
         $last = $readings[\count($readings) - 1];
-        $found = Comparison::of(
+        $found = Comparison::from(
             $kind,
             $first,
             $last,
@@ -128,7 +128,7 @@ final readonly class Changes
                 : round($found->srd->value, 1).$unit.', '.$this->wording->say($found->srd->from),
             judgement: $found->judgement,
             why: $found->why,
-            draw: fn (): Chart => Trend::of(
+            draw: fn (): Chart => Trend::from(
                 '' === $hand ? $label : $label.', '.$hand,
                 $unit,
                 $readings,
@@ -164,7 +164,7 @@ final readonly class Changes
         foreach ($byDay as $key => $days) {
             [$side, $digit] = explode(' ', $key);
             foreach ($days as $readings) {
-                $motion = FingerMotion::of(
+                $motion = FingerMotion::from(
                     new Readings($readings),
                     Side::from($side),
                     Digit::from($digit),

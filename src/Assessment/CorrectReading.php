@@ -60,7 +60,7 @@ final class CorrectReading extends AbstractController
             if ([] === $problems && $value instanceof Reading) {
                 $now = $this->clock->now();
                 $staffId = $this->who->staff()->id;
-                $right = RecordedReading::of(
+                $right = RecordedReading::from(
                     $value,
                     $this->readings->visit($client, $wrong->onDay, $staffId, $now),
                     $staffId,
@@ -82,7 +82,7 @@ final class CorrectReading extends AbstractController
 
         return $this->render('Assessment/correct.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'kind' => $kind,
             'wrong' => $wrong,
             'text' => MeasureView::text($kind, $wrong->toReading()),

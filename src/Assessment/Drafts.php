@@ -25,7 +25,7 @@ final readonly class Drafts
     ) {
     }
 
-    public function of(Client $client, string $staffId): ?MeasureDraft
+    public function for(Client $client, string $staffId): ?MeasureDraft
     {
         return $this->entities->getRepository(MeasureDraft::class)->findOneBy(
             ['clientId' => $client->id, 'clinicId' => $client->clinicId, 'staffId' => $staffId],

@@ -94,7 +94,7 @@ final readonly class FieldName
     {
         return 't' === $this->part
             ? $this->argument.':'.($this->side->value ?? '')
-            : ReadingKey::of($this->code, $this->side, $this->mode, $this->argument);
+            : ReadingKey::for($this->code, $this->side, $this->mode, $this->argument);
     }
 
     public function name(): string

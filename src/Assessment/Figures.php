@@ -19,12 +19,12 @@ final class Figures
      *     array{digit: string, active: string, passive: string, lag: string, opening: string, ask: string}
      * >
      */
-    public static function of(Readings $readings, Side $side): array
+    public static function for(Readings $readings, Side $side): array
     {
         $rows = [];
         foreach (Digit::cases() as $digit) {
-            $active = FingerMotion::of($readings, $side, $digit, Mode::Active);
-            $passive = FingerMotion::of($readings, $side, $digit, Mode::Passive);
+            $active = FingerMotion::from($readings, $side, $digit, Mode::Active);
+            $passive = FingerMotion::from($readings, $side, $digit, Mode::Passive);
             $lags = array_filter(
                 $active->lagDegrees,
                 static fn (?float $l): bool => null !== $l && $l > 0.0,

@@ -33,7 +33,7 @@ final readonly class KeepRecording
                 null === $visit
                     ? []
                     : array_map(
-                        static fn (Reading $r): RecordedReading => RecordedReading::of(
+                        static fn (Reading $r): RecordedReading => RecordedReading::from(
                             $r,
                             $visit,
                             $record->byStaffId,

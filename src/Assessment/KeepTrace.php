@@ -51,7 +51,7 @@ final readonly class KeepTrace
         if (TraceFormat::TRACE !== $node->get('format')->string()) {
             throw $node->get('format')->fail('expected '.TraceFormat::TRACE);
         }
-        $found = TraceFormat::steadiness(Steadiness::of(TraceFormat::trace($node)));
+        $found = TraceFormat::steadiness(Steadiness::from(TraceFormat::trace($node)));
         $setUp = null === $plan
             ? null
             : (

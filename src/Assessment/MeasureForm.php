@@ -173,7 +173,7 @@ final readonly class MeasureForm
             );
             if (\is_float($slow) && \is_float($quick) && $quick > $slow) {
                 $problems[
-                    ReadingKey::of($reading->code, $reading->side, null, $reading->argument)
+                    ReadingKey::for($reading->code, $reading->side, null, $reading->argument)
                 ] = \sprintf(
                     'catch at %s is beyond the slow angle %s: the slow angle goes at least as far',
                     $quick,
@@ -252,7 +252,7 @@ final readonly class MeasureForm
         $rest = [];
         foreach (null === $list || null === $side ? [] : $list->observations as $observation) {
             foreach (self::partsOf($observation) as $part) {
-                $name = ReadingKey::of(
+                $name = ReadingKey::for(
                     $observation->code,
                     $observation->sided ? $side : null,
                     null,
@@ -260,7 +260,7 @@ final readonly class MeasureForm
                 );
                 $known = array_filter(
                     $answered,
-                    static fn (Reading $r): bool => ReadingKey::of(
+                    static fn (Reading $r): bool => ReadingKey::for(
                         $r->code,
                         $r->side,
                         null,

@@ -51,7 +51,7 @@ final readonly class MeasurePage
 
     public function show(Client $client, Preset $preset, Entered $entered): Response
     {
-        $known = $this->readings->of($client);
+        $known = $this->readings->for($client);
         $catalogue = $this->catalogue->get();
         $view = new MeasureView($catalogue, $known, $entered->typed, $this->facts);
         $asked = match ($preset) {
@@ -71,7 +71,7 @@ final readonly class MeasurePage
 
         return new Response($this->twig->render('Assessment/measure.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'preset' => $preset,
             'presets' => Preset::cases(),
             'groups' => $groups,
@@ -128,7 +128,7 @@ final readonly class MeasurePage
         $hands = [];
         foreach ([Side::Right, Side::Left] as $side) {
             $hands[$side->value] = [
-                'rows' => Figures::of($readings, $side),
+                'rows' => Figures::for($readings, $side),
                 'active' => Figures::opening($readings, $side, Mode::Active),
                 'passive' => Figures::opening($readings, $side, Mode::Passive),
                 'findings' => array_map(
@@ -152,7 +152,7 @@ final readonly class MeasurePage
      */
     public function liveHand(Readings $readings, Side $side): ?array
     {
-        $pose = MeasuredPose::of($readings, $side, Mode::Active);
+        $pose = MeasuredPose::from($readings, $side, Mode::Active);
         if (null === $pose) {
             return null;
         }
@@ -177,7 +177,7 @@ final readonly class MeasurePage
             $spread = $reading->taken?->spread();
             if (null !== $reading->taken && null !== $spread && \is_float($reading->value)) {
                 $said[
-                    ReadingKey::of($reading->code, $reading->side, $reading->mode, $reading->argument)
+                    ReadingKey::for($reading->code, $reading->side, $reading->mode, $reading->argument)
                 ] = \sprintf(
                     '%d trials: %s, spread %s',
                     \count($reading->taken->trials),
@@ -212,7 +212,7 @@ final readonly class MeasurePage
      */
     private static function map(Side $side, Readings $known): array
     {
-        $map = HandMap::of($side);
+        $map = HandMap::from($side);
         $joints = [];
         foreach ($map->joints as $key => [$x, $y]) {
             [$bent, $straight] = match ($key) {
@@ -244,7 +244,7 @@ final readonly class MeasurePage
                 'y' => $y,
                 'labelX' => $toLeft ? -7.0 : 7.0,
                 'anchor' => $toLeft ? 'end' : 'start',
-                'field' => ReadingKey::of(
+                'field' => ReadingKey::for(
                     'wrist' === $key ? $straight : $bent,
                     $side,
                     Mode::Active,

@@ -10,7 +10,7 @@ use HandGarden\Core\Measure\Mode;
 /** The name of a field for a reading: code, side, mode and argument, with dashes for what does not apply. */
 final class ReadingKey
 {
-    public static function of(string $code, ?Side $side, ?Mode $mode, ?string $argument): string
+    public static function for(string $code, ?Side $side, ?Mode $mode, ?string $argument): string
     {
         return implode(':', [$code, $side->value ?? '-', $mode->value ?? '-', $argument ?? '-']);
     }

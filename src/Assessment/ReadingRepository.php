@@ -87,7 +87,7 @@ final class ReadingRepository implements ResetInterface
      * What is known now: the newest reading of each kind, hand, mode and argument; replaced ones stay in the trail
      * only.
      */
-    public function of(Client $client): Readings
+    public function for(Client $client): Readings
     {
         return new Readings(
             array_map(static fn (KeptReading $k): Reading => $k->reading, $this->newest($client)),

@@ -78,7 +78,7 @@ class RecordedReading implements TellsOfClient
         $this->id = Uuid::v7()->toRfc4122();
     }
 
-    public static function of(
+    public static function from(
         Reading $reading,
         Visit $visit,
         string $byStaffId,
@@ -157,7 +157,7 @@ class RecordedReading implements TellsOfClient
     {
         return 'tryout' === $this->code
             ? $this->argument.':'.($this->side->value ?? '')
-            : ReadingKey::of($this->code, $this->side, $this->mode, $this->argument);
+            : ReadingKey::for($this->code, $this->side, $this->mode, $this->argument);
     }
 
     public function ofClient(): string

@@ -19,7 +19,7 @@ final readonly class RecordingRepository
     }
 
     /** @return list<Recording> newest first, without those taken back */
-    public function of(Client $client, RecordingKind ...$kinds): array
+    public function for(Client $client, RecordingKind ...$kinds): array
     {
         return $this->entities->getRepository(Recording::class)->findBy(
             [

@@ -22,7 +22,7 @@ final readonly class ScreenDevice
     ) {
     }
 
-    public static function of(Request $request): self
+    public static function from(Request $request): self
     {
         $name = (string) $request->cookies->get(self::COOKIE, '');
 

@@ -55,8 +55,8 @@ final class ScreenTests extends AbstractController
         $side = Side::tryFrom((string) $request->query->get('side', ''))
             ?? $client->affected()[0]
             ?? Side::Right;
-        $device = ScreenDevice::of($request);
-        $all = $this->recordings->of($client, RecordingKind::Ink);
+        $device = ScreenDevice::from($request);
+        $all = $this->recordings->for($client, RecordingKind::Ink);
         $same = array_values(
             array_filter(
                 $all,
@@ -78,7 +78,7 @@ final class ScreenTests extends AbstractController
 
         return $device->mark($this->render('Assessment/screen.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'presets' => Preset::cases(),
             'task' => $task,
             'tasks' => InkTask::cases(),
@@ -97,7 +97,7 @@ final class ScreenTests extends AbstractController
     #[Route('/clients/{client}/screen', name: 'assessment_keep_ink', methods: ['POST'])]
     public function keep(Request $request, Client $client): Response
     {
-        $device = ScreenDevice::of($request);
+        $device = ScreenDevice::from($request);
         try {
             $node = Node::fromJson($request->getContent())->only(
                 'format',
@@ -179,7 +179,7 @@ final class ScreenTests extends AbstractController
     #[Route('/clients/{client}/screen/scale', name: 'assessment_scale', methods: ['POST'])]
     public function calibrate(Request $request, Client $client): Response
     {
-        $device = ScreenDevice::of($request);
+        $device = ScreenDevice::from($request);
         $screen = (string) $request->request->get('screen', '');
         try {
             $found = Calibration::ofCard(
@@ -314,7 +314,7 @@ final class ScreenTests extends AbstractController
             );
         }
 
-        return InkChart::of(
+        return InkChart::from(
             $task->label().', '.$last->side->value.' hand',
             $says,
             InkFormat::sheet($node),

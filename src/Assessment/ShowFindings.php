@@ -57,7 +57,7 @@ final class ShowFindings extends AbstractController
         $days = $this->readings->days($client, $today->modify('-'.$over.' days'));
         $drawn = MeasuringDays::thinned($days);
         $history = $this->readings->ofDays($client, $drawn);
-        $known = $this->readings->of($client);
+        $known = $this->readings->for($client);
         $young = $known->since($today->modify('-'.KnownFacts::DAYS.' days'));
         $history = self::withNewest($history, $known->since($today->modify('-'.$over.' days')), $drawn);
         $readings = new Readings($history);
@@ -74,11 +74,11 @@ final class ShowFindings extends AbstractController
 
         return $this->render('Assessment/findings.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'hands' => $hands,
             'changes' => (
                 new Changes($catalogue->vocabulary->kinds, $client->injectionDay(), $this->wording)
-            )->of($history),
+            )->for($history),
             'days' => $over,
             'measuredDays' => \count($days),
             'drawnDays' => \count($drawn),
@@ -86,7 +86,7 @@ final class ShowFindings extends AbstractController
             'shares' => self::shares($young, $client),
             'phase' => null === $client->injectionDay()
                 ? null
-                : InjectionPhase::of($client->injectionDay(), $today)->value,
+                : InjectionPhase::at($client->injectionDay(), $today)->value,
         ]);
     }
 
@@ -141,7 +141,7 @@ final class ShowFindings extends AbstractController
                     },
                     $f->needs,
                 )],
-                (new Findings())->of($young, $side),
+                (new Findings())->for($young, $side),
             ),
             'arcs' => array_values(
                 array_filter(
@@ -154,8 +154,8 @@ final class ShowFindings extends AbstractController
                     ],
                 ),
             ),
-            'curve' => OpeningCurve::of($young, $side),
-            'map' => IndependenceMap::of(Independence::byEye($young, $side), $side),
+            'curve' => OpeningCurve::from($young, $side),
+            'map' => IndependenceMap::from(Independence::byEye($young, $side), $side),
         ];
     }
 
@@ -188,7 +188,7 @@ final class ShowFindings extends AbstractController
             ];
         }
         foreach (Digit::cases() as $digit) {
-            $total = static fn (Side $side): ?float => FingerMotion::of(
+            $total = static fn (Side $side): ?float => FingerMotion::from(
                 $young,
                 $side,
                 $digit,

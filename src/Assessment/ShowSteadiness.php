@@ -45,7 +45,7 @@ final class ShowSteadiness extends AbstractController
     #[Route('/clients/{client}/steadiness', name: 'assessment_steadiness', methods: ['GET'])]
     public function show(Request $request, Client $client): Response
     {
-        $all = $this->recordings->of($client, RecordingKind::Trace);
+        $all = $this->recordings->for($client, RecordingKind::Trace);
         $plan = TrialPlan::parse((string) $request->query->get('trial', ''));
         $single = array_values(
             array_filter($all, static fn (Recording $r): bool => '' === $r->series),
@@ -70,7 +70,7 @@ final class ShowSteadiness extends AbstractController
 
         return $this->render('Assessment/steadiness.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'presets' => Preset::cases(),
             'actions' => KeepTrace::ACTIONS,
             'setUps' => array_values(
@@ -81,8 +81,8 @@ final class ShowSteadiness extends AbstractController
             'shown' => $shown,
             'chart' => null === $shown
                 ? null
-                : SpectrumPlot::of(
-                    Steadiness::of(TraceFormat::trace(Node::fromJson($shown->raw))),
+                : SpectrumPlot::from(
+                    Steadiness::from(TraceFormat::trace(Node::fromJson($shown->raw))),
                     \sprintf(
                         '%s, %s hand, %s',
                         KeepTrace::ACTIONS[$shown->task] ?? $shown->task,
@@ -144,7 +144,7 @@ final class ShowSteadiness extends AbstractController
                 static fn (?SetUp $s): bool => null !== $s,
             ),
         );
-        $plan = TrialPlan::of(
+        $plan = TrialPlan::from(
             random_int(1, 999_999_999),
             $request->request->getInt('trials', 3),
             $setUps,
@@ -189,7 +189,7 @@ final class ShowSteadiness extends AbstractController
         $visit = $this->readings->visit($client, $today, $staffId, $now);
         $readings = [];
         foreach ($found->results as $result) {
-            $readings[] = RecordedReading::of(
+            $readings[] = RecordedReading::from(
                 new Reading(
                     'steady_gain',
                     $series[0]->side,

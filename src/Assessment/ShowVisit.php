@@ -55,7 +55,7 @@ final class ShowVisit extends AbstractController
 
         return $this->render('Assessment/visit.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'visit' => $found,
             ...$this->rows($counting),
             'changed' => \count($taken) - \count($counting),

@@ -38,7 +38,7 @@ final class TakeMeasures extends AbstractController
     public function measure(Request $request, Client $client): Response
     {
         $staffId = $this->who->staff()->id;
-        $draft = $this->drafts->of($client, $staffId);
+        $draft = $this->drafts->for($client, $staffId);
         $preset = Preset::tryFrom((string) $request->query->get('set', ''))
             ?? $this->page->usual($client);
         if ($request->isMethod('GET')) {
@@ -61,7 +61,7 @@ final class TakeMeasures extends AbstractController
         $today = $this->clock->today($client->zone);
         $read = (
             new MeasureForm($this->catalogue->get(), $circumstances->taken($staffId))
-        )->read($typed, $today, $this->readings->of($client));
+        )->read($typed, $today, $this->readings->for($client));
         $problems = $read->problems + (
             '' === $circumstances->problem ? [] : ['hours' => $circumstances->problem]
         );
@@ -98,7 +98,7 @@ final class TakeMeasures extends AbstractController
                     ): RecordedReading {
                         $source = Drafts::source(
                             $typed,
-                            ReadingKey::of(
+                            ReadingKey::for(
                                 $reading->code,
                                 $reading->side,
                                 $reading->mode,
@@ -106,7 +106,7 @@ final class TakeMeasures extends AbstractController
                             ),
                         );
 
-                        return RecordedReading::of(
+                        return RecordedReading::from(
                             null === $source || null === $reading->taken
                                     ? $reading
                                     : $reading->with($reading->taken->from($source)),
@@ -154,7 +154,7 @@ final class TakeMeasures extends AbstractController
     {
         $staffId = $this->who->staff()->id;
         $form = $request->request->all();
-        $known = $this->readings->of($client);
+        $known = $this->readings->for($client);
         $typed = $this->drafts->change(
             $client,
             $staffId,

@@ -21,7 +21,7 @@ final readonly class TrialPlan
     }
 
     /** @param list<SetUp> $others beside unsupported */
-    public static function of(int $seed, int $trials, array $others): ?self
+    public static function from(int $seed, int $trials, array $others): ?self
     {
         $others = array_values(
             array_filter($others, static fn (SetUp $s): bool => SetUp::Unsupported !== $s),
@@ -46,7 +46,7 @@ final readonly class TrialPlan
             ),
         );
 
-        return self::of((int) $parts[1], (int) $parts[2], $setUps);
+        return self::from((int) $parts[1], (int) $parts[2], $setUps);
     }
 
     public function name(): string

@@ -100,6 +100,6 @@ final readonly class Renewal
         $this->scope->workFor($clinicId);
         $client = $this->clients->find($clinicId, $clientId)
             ?? throw new \LogicException('A row stands for a client.');
-        $this->caseload->keep($client, $this->summaries->of($client));
+        $this->caseload->keep($client, $this->summaries->for($client));
     }
 }

@@ -29,14 +29,14 @@ final readonly class Summaries
     ) {
     }
 
-    public function of(Client $client): Summary
+    public function for(Client $client): Summary
     {
         $this->sittings->reset(); // what was read before the change is older than it
         $today = $this->clock->today($client->zone);
         $practised = $this->sittings->practiceDays($client);
         $weekAgo = $today->modify('-7 days');
         $waiting = [];
-        foreach ($this->open->of($client) as $proposal) {
+        foreach ($this->open->for($client) as $proposal) {
             $group = Group::ofProposal($proposal->kind)->value;
             $waiting[$group] = ($waiting[$group] ?? 0) + 1;
         }

@@ -65,7 +65,7 @@ final class AnswerScreening extends AbstractController
 
         return $this->render('Client/screening.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'questions' => $this->catalogue->get()->screening->questions,
             'screening' => $this->cautions->screening($client),
             'today' => $today,

@@ -33,7 +33,7 @@ final class Cautions implements ResetInterface
         );
     }
 
-    public function of(Client $client): CautionsView
+    public function for(Client $client): CautionsView
     {
         $today = $this->clock->today($client->zone);
         $screening = $this->screening($client);

@@ -96,7 +96,7 @@ final class ClientInput
         $this->intake = new IntakeInput();
     }
 
-    public static function of(Client $client): self
+    public static function from(Client $client): self
     {
         $input = new self();
         $input->givenName = $client->givenName;
@@ -127,7 +127,7 @@ final class ClientInput
         $input->injectedOn = $client->injectedOn?->format('Y-m-d') ?? '';
         $input->story = $client->story;
         $input->version = (string) $client->version;
-        $input->intake = IntakeInput::of($client->intake());
+        $input->intake = IntakeInput::from($client->intake());
 
         return $input;
     }

@@ -61,7 +61,7 @@ final class EditClient extends AbstractController
     public function edit(Request $request, Client $client): Response
     {
         if ($request->isMethod('GET')) {
-            return $this->form(ClientInput::of($client), $client, []);
+            return $this->form(ClientInput::from($client), $client, []);
         }
         $input = ClientInput::typed($request->request);
         $problems = Problems::byField($this->validator->validate($input));
@@ -120,7 +120,7 @@ final class EditClient extends AbstractController
             'client' => $client,
             'problems' => $problems,
             'saved' => isset($problems['version']) && null !== $client
-                ? ClientInput::of($client)
+                ? ClientInput::from($client)
                 : null,
             'conditions' => Condition::cases(),
             'materials' => ClientInput::materialsIn($catalogue),

@@ -76,7 +76,7 @@ final class IntakeInput
     #[Assert\Date(message: '{{ value }} is not a day written as YYYY-MM-DD.')]
     public string $consentOn = '';
 
-    public static function of(Intake $intake): self
+    public static function from(Intake $intake): self
     {
         $input = new self();
         foreach (

@@ -156,7 +156,7 @@ final class CatalogueStore implements CacheWarmerInterface
             $ladders[$ladder->key] = serialize($ladder);
             foreach ($ladder->rungs as $rung) {
                 $rungs[$rung->id] = $ladder->key;
-                $pictures += PictureNames::of($rung, $drawings);
+                $pictures += PictureNames::from($rung, $drawings);
             }
         }
         $kept = [

@@ -60,7 +60,7 @@ final readonly class DrawingReader
             $angles[$digit] = $values;
         }
         try {
-            return Pose::of($angles);
+            return Pose::from($angles);
         } catch (InvalidPose $e) {
             throw $node->fail($e->getMessage());
         }

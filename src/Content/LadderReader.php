@@ -63,7 +63,7 @@ final readonly class LadderReader
     }
 
     /** For exercises that come later than the files and are held to the same rules. */
-    public static function of(Catalogue $catalogue): self
+    public static function from(Catalogue $catalogue): self
     {
         return new self(
             new ConditionParser($catalogue->vocabulary->codes()),
@@ -339,7 +339,7 @@ final readonly class LadderReader
     {
         $node->only('sets', 'repetitions', 'parts', 'move', 'hold', 'rest', 'load');
         try {
-            return Dose::of(
+            return Dose::from(
                 $node->get('sets')->int(),
                 $node->get('repetitions')->int(),
                 $node->get('parts')->int(),

@@ -49,7 +49,7 @@ final readonly class ClientCards
     ) {
     }
 
-    public function of(Client $client): ClientCard
+    public function for(Client $client): ClientCard
     {
         $names = $this->clinics->namesOfStaff();
         $key = implode('.', [
@@ -67,7 +67,7 @@ final readonly class ClientCards
     {
         $catalogue = $this->catalogue->get();
         $waiting = [];
-        foreach ($this->open->of($client) as $proposal) {
+        foreach ($this->open->for($client) as $proposal) {
             $waiting[$proposal->kind->value] = ($waiting[$proposal->kind->value] ?? 0) + 1;
         }
 
@@ -89,7 +89,7 @@ final readonly class ClientCards
         );
 
         return new ClientCard(
-            $this->cautions->of($client),
+            $this->cautions->for($client),
             '' !== $client->goalWords
                 ? $client->goalWords
                 : $catalogue->goal((string) array_key_first($client->goals))?->label,
@@ -186,9 +186,9 @@ final readonly class ClientCards
     /** @return array{side: string, affected: bool, active: ?string, passive: ?string} */
     private function hand(Client $client, Side $side): array
     {
-        $readings = $this->readings->of($client);
+        $readings = $this->readings->for($client);
         $picture = function (Mode $mode) use ($readings, $side): ?string {
-            $pose = MeasuredPose::of($readings, $side, $mode);
+            $pose = MeasuredPose::from($readings, $side, $mode);
 
             return null === $pose ? null : $this->pictures->ofPose($pose, View::Radial, $side);
         };

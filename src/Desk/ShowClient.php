@@ -17,7 +17,7 @@ final class ShowClient extends AbstractController
 {
     public function __invoke(Client $client, ClientCards $cards): Response
     {
-        $card = $cards->of($client);
+        $card = $cards->for($client);
 
         return $this->render(
             'Desk/client.html.twig',

@@ -60,12 +60,12 @@ final class Bench extends AbstractController
         }
         $now = (int) $this->clock->now()->format('Uv');
         $rows = [];
-        foreach ($this->devices->of($this->who->clinicId()) as $device) {
+        foreach ($this->devices->for($this->who->clinicId()) as $device) {
             $newest = $this->frames->newest($device->id, $device->kind);
             $rows[] = [
                 'device' => $device,
                 'ageMs' => null === $newest ? null : $now - $newest->receivedMs,
-                'profiles' => Profile::of($device->kind),
+                'profiles' => Profile::named($device->kind),
                 ...$this->frames->faults($device->id, $now),
             ];
         }
@@ -88,7 +88,7 @@ final class Bench extends AbstractController
         if ($found->isSimulated()) {
             $profile = Profile::tryFrom((string) $request->request->get('profile', ''));
             $found->profile = null !== $profile
-                && \in_array($profile, Profile::of($found->kind), true)
+                && \in_array($profile, Profile::named($found->kind), true)
                 ? $profile->value
                 : $found->profile;
             $found->wanted = '1' === $request->request->get('wanted');

@@ -78,8 +78,8 @@ final class Capture extends AbstractController
                 1,
             );
             $key = \in_array($asked, self::PINCHES, true)
-                ? ReadingKey::of('pinch_kg', $this->side($request, $found), null, $asked)
-                : ReadingKey::of('grip_kg', $this->side($request, $found), null, null);
+                ? ReadingKey::for('pinch_kg', $this->side($request, $found), null, $asked)
+                : ReadingKey::for('grip_kg', $this->side($request, $found), null, null);
             $text = $this->add($client, $key, (string) $best, Source::Gauge);
 
             return new JsonResponse(
@@ -104,7 +104,7 @@ final class Capture extends AbstractController
             ) as $reading
         ) {
             $values[
-                ReadingKey::of($reading->code, $reading->side, $reading->mode, null)
+                ReadingKey::for($reading->code, $reading->side, $reading->mode, null)
             ] = \is_float($reading->value)
                 ? (string) $reading->value
                 : '';
@@ -158,7 +158,7 @@ final class Capture extends AbstractController
         $this->put(
             $client,
             [
-                ReadingKey::of(
+                ReadingKey::for(
                     'individuation_idx',
                     $found->side,
                     null,

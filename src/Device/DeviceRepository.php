@@ -16,7 +16,7 @@ final readonly class DeviceRepository
     }
 
     /** @return list<Device> in use, oldest first */
-    public function of(string $clinicId): array
+    public function for(string $clinicId): array
     {
         return $this->entities->getRepository(Device::class)->findBy(
             ['clinicId' => $clinicId, 'retiredAt' => null],

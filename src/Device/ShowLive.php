@@ -45,7 +45,7 @@ final class ShowLive extends AbstractController
     #[Route('/clients/{client}/live', name: 'device_live', methods: ['GET'])]
     public function show(Request $request, Client $client): Response
     {
-        $all = $this->devices->of($client->clinicId);
+        $all = $this->devices->for($client->clinicId);
         $plan = TrialPlan::parse((string) $request->query->get('trial', ''));
         $wanted = (string) $request->query->get('device', '');
         $chosen = array_values(
@@ -61,7 +61,7 @@ final class ShowLive extends AbstractController
 
         return $this->render('Device/live.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'presets' => Preset::cases(),
             'devices' => $all,
             'device' => $chosen,
@@ -107,7 +107,7 @@ final class ShowLive extends AbstractController
         ];
         if (null !== $kept && DeviceKind::Glove === $found->kind) {
             $painting = (new Painter())->sketch(
-                GlovePose::of($kept->frame->values),
+                GlovePose::from($kept->frame->values),
                 View::Radial,
                 $found->side,
             );

@@ -26,10 +26,10 @@ final readonly class ConditionWords
     {
         return match (true) {
             $condition instanceof AllOf => $this->wording->say(
-                Joint::Semicolon->of(array_map($this->say(...), $condition->parts)),
+                Joint::Semicolon->joining(array_map($this->say(...), $condition->parts)),
             ),
             $condition instanceof AnyOf => $this->wording->say(
-                Joint::Or->of(array_map($this->say(...), $condition->parts)),
+                Joint::Or->joining(array_map($this->say(...), $condition->parts)),
             ),
             $condition instanceof Not => $this->wording->word(
                 'condition.not',

@@ -146,7 +146,7 @@ final class EditOwnExercise extends AbstractController
                 'name' => $catalogue->rung($from)->name.', our way',
                 'strand' => $catalogue->ladderOf($from)->strand->value,
                 'links' => ['easier' => [$from]],
-            ] + $this->written->of($from),
+            ] + $this->written->for($from),
         );
     }
 

@@ -46,14 +46,14 @@ final class OwnRungs implements MoreRungs, ResetInterface
         if (!\array_key_exists($id, $this->found)) {
             $clinicId = $this->scope->clinicId();
             $kept = null === $clinicId ? null : $this->exercises->version($clinicId, ...$parts);
-            $this->found[$id] = null === $kept ? null : $this->of($kept);
+            $this->found[$id] = null === $kept ? null : $this->for($kept);
         }
 
         return $this->found[$id];
     }
 
     /** @return array{Ladder, Rung} */
-    public function of(OwnExercise $kept): array
+    public function for(OwnExercise $kept): array
     {
         return $this->read($kept->rungId(), $kept->written, $kept->pose);
     }
@@ -69,7 +69,7 @@ final class OwnRungs implements MoreRungs, ResetInterface
     public function read(string $id, array $written, array $pose): array
     {
         $node = Node::root(['id' => $id] + array_diff_key($written, ['strand' => 1]));
-        $this->reader ??= LadderReader::of($this->catalogue->get(CatalogueStore::class)->get());
+        $this->reader ??= LadderReader::from($this->catalogue->get(CatalogueStore::class)->get());
         $rung = $this->reader->rung($node, false);
         $picture = $rung->picture;
         if ([] !== $pose) {

@@ -82,16 +82,16 @@ final readonly class PlacementWords
         $cautions = array_map(static fn (Caution $caution): string => $caution->phrase, $placed->blockedBy);
 
         return match (true) {
-            [] !== $screening => $this->wording->say(Joint::Sentences->of($screening)),
+            [] !== $screening => $this->wording->say(Joint::Sentences->joining($screening)),
             [] !== $cautions => $this->wording->word('placed.blocked', [
-                'cautions' => $this->wording->say(Joint::Semicolon->of($cautions)),
-                'findings' => $this->wording->say(Joint::Semicolon->of($parts)),
+                'cautions' => $this->wording->say(Joint::Semicolon->joining($cautions)),
+                'findings' => $this->wording->say(Joint::Semicolon->joining($parts)),
             ]),
             $placed->ladderEndsBefore => $this->wording->word(
                 'placed.ends',
-                ['findings' => $this->wording->say(Joint::Either->of($parts))],
+                ['findings' => $this->wording->say(Joint::Either->joining($parts))],
             ),
-            [] !== $parts => $this->wording->say(Joint::Semicolon->of($parts)),
+            [] !== $parts => $this->wording->say(Joint::Semicolon->joining($parts)),
             RungState::NoFit === $placed->state => $this->wording->word('placed.no_fit'),
             RungState::In === $placed->state => $this->wording->word('placed.shown_above'),
             default => $this->wording->word('placed.below_first'),

@@ -69,7 +69,7 @@ final class ShowExercises extends AbstractController
                     ),
                     'foundInAll' => \count($hits) + $oursInAll,
                     'own' => array_map(
-                        static fn (OwnExercise $one): array => ['exercise' => $one, 'rung' => $ownRungs->of(
+                        static fn (OwnExercise $one): array => ['exercise' => $one, 'rung' => $ownRungs->for(
                             $one,
                         )[1]],
                         $ours,

@@ -21,7 +21,7 @@ final readonly class WrittenRungs
      *
      * @throws InvalidData
      */
-    public function of(string $rungId): array
+    public function for(string $rungId): array
     {
         $ladder = $this->ladder($this->store->get()->ladderOf($rungId)->key);
         foreach (\is_array($ladder['rungs'] ?? null) ? $ladder['rungs'] : [] as $rung) {

@@ -25,7 +25,7 @@ final readonly class AskedByLadders implements LadderQuestions
 
     public function recheck(Client $client): array
     {
-        return (new Recheck($this->catalogue->get()))->of(
+        return (new Recheck($this->catalogue->get()))->for(
             $this->plan->placements($client),
             $this->plan->facts($client),
         );

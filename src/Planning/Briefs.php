@@ -35,7 +35,7 @@ final readonly class Briefs
     ) {
     }
 
-    public function of(Client $client, RoutineKind $kind, Edits $edits = new Edits()): Brief
+    public function for(Client $client, RoutineKind $kind, Edits $edits = new Edits()): Brief
     {
         $today = $this->clock->today($client->zone);
 

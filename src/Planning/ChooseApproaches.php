@@ -93,7 +93,7 @@ final class ChooseApproaches extends AbstractController
 
         return $this->render('Planning/approaches.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'choices' => (
                 new Approaches(
                     $facts,

@@ -43,7 +43,7 @@ final readonly class ClientRecords implements FactsSource
     public function measured(): Measured
     {
         return new Measured(
-            $this->readings->of($this->client),
+            $this->readings->for($this->client),
             $this->cautions->screening($this->client),
             $this->client->injectionDay(),
         );

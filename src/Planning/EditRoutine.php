@@ -42,7 +42,7 @@ final class EditRoutine extends AbstractController
 
     public function __invoke(Request $request, Client $client): Response
     {
-        $kind = RoutineKind::of($request->request);
+        $kind = RoutineKind::fromForm($request->request);
         $this->plans->together(function () use ($request, $client, $kind): void {
             $routine = $this->plans->routine($client, $kind);
             if (null !== $routine) {
@@ -67,7 +67,7 @@ final class EditRoutine extends AbstractController
             }
             $before = new Draft($this->plan->itemsOf($client, $routine), $routine->forbidden ?? []);
             try {
-                $draft = $this->change->of($before, $request->request, $client, $kind);
+                $draft = $this->change->for($before, $request->request, $client, $kind);
             } catch (RefusedChange $e) {
                 $this->addFlash('problem', $e->getMessage());
 

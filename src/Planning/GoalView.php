@@ -22,7 +22,7 @@ final readonly class GoalView
     ) {
     }
 
-    public static function of(
+    public static function from(
         ShortTermGoal $goal,
         Catalogue $catalogue,
         Placements $placements,
@@ -69,7 +69,7 @@ final readonly class GoalView
             $standing = $placed->standingRung();
             $from = null === $standing ? 0 : ($placed->ladder->positionOf($standing->id) ?? 0);
             foreach (\array_slice($placed->ladder->rungs, $from) as $rung) {
-                if (self::mayBe($placed->of($rung->id)?->state)) {
+                if (self::mayBe($placed->for($rung->id)?->state)) {
                     $choices[
                         $placed->ladder->name.', '.$placed->side->value
                     ][(new RungOnSide($rung->id, $placed->side))->text()] = $rung->name;

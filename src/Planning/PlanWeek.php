@@ -45,7 +45,7 @@ final readonly class PlanWeek
     }
 
     /** @throws InvalidData when the kept calendar cannot be read any more */
-    public function of(Client $client, \DateTimeImmutable $monday): Week
+    public function for(Client $client, \DateTimeImmutable $monday): Week
     {
         $times = $this->plans->weekTimes($client);
         $facts = $this->plan->facts($client);

@@ -41,7 +41,7 @@ final readonly class RoutineChange
      *
      * @throws RefusedChange
      */
-    public function of(Draft $draft, InputBag $form, Client $client, RoutineKind $kind): Draft
+    public function for(Draft $draft, InputBag $form, Client $client, RoutineKind $kind): Draft
     {
         $do = (string) $form->get('do', '');
         if ('add' === $do) {
@@ -196,7 +196,7 @@ final readonly class RoutineChange
         Client $client,
         RoutineKind $kind,
     ): Item {
-        $swaps = new Swaps($this->catalogue->get(), $this->briefs->of($client, $kind));
+        $swaps = new Swaps($this->catalogue->get(), $this->briefs->for($client, $kind));
         foreach ($swaps->for($draft->items[$at], $draft->items) as $item) {
             if ($item->key() === (string) $form->get('with', '')) {
                 return $item;
@@ -227,7 +227,7 @@ final readonly class RoutineChange
     {
         $load = $form->get('load');
         try {
-            return $this->given->check($client, $item->rung, Dose::of(
+            return $this->given->check($client, $item->rung, Dose::from(
                 GivenDose::number($form, 'sets', $item->dose->sets),
                 GivenDose::number($form, 'repetitions', $item->dose->repetitions),
                 $item->dose->parts,

@@ -21,7 +21,7 @@ enum RoutineKind: string
     private const CLINIC_ITEMS = 12;
 
     /** @param InputBag<bool|float|int|string> $asked of a form or an address */
-    public static function of(InputBag $asked): self
+    public static function fromForm(InputBag $asked): self
     {
         return self::tryFrom((string) $asked->get('kind', '')) ?? self::Home;
     }

@@ -60,7 +60,7 @@ final class SetRung extends AbstractController
                 Response::HTTP_SEE_OTHER,
             );
         }
-        $rung = $placed->of($rungId)
+        $rung = $placed->for($rungId)
             ?? throw $this->createNotFoundException('No such rung on this ladder.');
         if ([] !== $rung->screening) {
             $this->addFlash(

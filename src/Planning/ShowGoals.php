@@ -75,7 +75,7 @@ final class ShowGoals extends AbstractController
                 || null === $this->plan
                     ->placements($client)
                     ->find($this->catalogue->get()->ladderOf($rungId)->key, $side)
-                    ?->of($rungId)
+                    ?->for($rungId)
                 ? 'Choose a rung of one of the ladders.'
                 : null,
             'by' => false === $by || $by <= $this->clock->today($client->zone)
@@ -122,17 +122,17 @@ final class ShowGoals extends AbstractController
             static fn (array $goal): array => [
                 'task' => $goal[0],
                 'weight' => $goal[1],
-                'skills' => $distances->of($goal[0], $sides),
+                'skills' => $distances->for($goal[0], $sides),
             ],
             $this->briefs->goals($client)->goals,
         );
 
         return $this->render('Planning/goals.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'tasks' => $tasks,
             'shortTerm' => array_map(
-                fn (ShortTermGoal $g): GoalView => GoalView::of(
+                fn (ShortTermGoal $g): GoalView => GoalView::from(
                     $g,
                     $catalogue,
                     $placements,

@@ -32,7 +32,7 @@ final class ShowPlacement extends AbstractController
 
         return $this->render('Planning/placement.html.twig', [
             'client' => $client,
-            'banner' => $cautions->of($client),
+            'banner' => $cautions->for($client),
             'ladders' => array_map($view, $placements->trained()),
             'others' => array_map(
                 $view,

@@ -40,7 +40,7 @@ final class ShowRoutine extends AbstractController
     #[Route('/clients/{client}/routine', name: 'planning_routine', methods: ['GET'])]
     public function page(Request $request, Client $client): Response
     {
-        $kind = RoutineKind::of($request->query);
+        $kind = RoutineKind::fromForm($request->query);
         $values = $this->values($client, $kind);
         $catalogue = $this->catalogue->get();
         $chosen = $this->isGranted('ROLE_THERAPIST') ? (string) $request->query->get('item', '') : '';
@@ -67,7 +67,7 @@ final class ShowRoutine extends AbstractController
     #[IsGranted('ROLE_THERAPIST')]
     public function item(Request $request, Client $client): Response
     {
-        $kind = RoutineKind::of($request->query);
+        $kind = RoutineKind::fromForm($request->query);
         $values = $this->values($client, $kind);
         foreach ($values['view']->items as $at => $item) {
             if ($item->key() === (string) $request->query->get('item', '')) {
@@ -85,7 +85,7 @@ final class ShowRoutine extends AbstractController
 
     private function swaps(Client $client, RoutineKind $kind): Swaps
     {
-        return new Swaps($this->catalogue->get(), $this->briefs->of($client, $kind));
+        return new Swaps($this->catalogue->get(), $this->briefs->for($client, $kind));
     }
 
     /** The meters as they would be with a dose that is being typed; nothing is kept. */
@@ -93,7 +93,7 @@ final class ShowRoutine extends AbstractController
     #[IsGranted('ROLE_THERAPIST')]
     public function meters(Request $request, Client $client): Response
     {
-        $kind = RoutineKind::of($request->query);
+        $kind = RoutineKind::fromForm($request->query);
         $draft = new Draft($this->plan->items($client, $kind));
         $at = $request->query->getInt('item', -1);
         if (!isset($draft->items[$at])) {
@@ -124,7 +124,7 @@ final class ShowRoutine extends AbstractController
     {
         return $this->render(
             'Planning/print.html.twig',
-            $this->values($client, RoutineKind::of($request->query)),
+            $this->values($client, RoutineKind::fromForm($request->query)),
         );
     }
 
@@ -132,12 +132,12 @@ final class ShowRoutine extends AbstractController
     #[Route('/clients/{client}/handout.pdf', name: 'planning_handout', methods: ['GET'])]
     public function handout(Request $request, Client $client): Response
     {
-        $week = $this->week->of($client, $this->week->monday($client, ''));
+        $week = $this->week->for($client, $this->week->monday($client, ''));
         $handbook = $this->catalogue->get()->handbook();
         $html = $this
             ->renderView(
                 'Planning/handout.html.twig',
-                $this->values($client, RoutineKind::of($request->query)) + [
+                $this->values($client, RoutineKind::fromForm($request->query)) + [
                     'week' => $week,
                     'materials' => array_map(
                         static fn (string $key): string => $handbook->material($key)->label ?? $key,
@@ -179,7 +179,7 @@ final class ShowRoutine extends AbstractController
             'client' => $client,
             'kind' => $kind,
             'minutes' => $this->briefs->limits($client, $kind)->minutes,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'routine' => $routine,
             'view' => $this->view($client, $kind, $this->plan->itemsOf($client, $routine)),
             'catalogue' => $this->catalogue->get(),

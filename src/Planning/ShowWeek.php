@@ -80,7 +80,7 @@ final class ShowWeek extends AbstractController
     #[Route('/clients/{client}/week.ics', name: 'planning_week_calendar', methods: ['GET'])]
     public function calendar(Request $request, Client $client): Response
     {
-        $week = $this->week->of(
+        $week = $this->week->for(
             $client,
             $this->week->monday($client, (string) $request->query->get('of', '')),
         );
@@ -103,13 +103,13 @@ final class ShowWeek extends AbstractController
     private function page(Client $client, string $of, ?string $typed, string $problem): Response
     {
         $monday = $this->week->monday($client, $of);
-        $week = $this->week->of($client, $monday);
+        $week = $this->week->for($client, $monday);
         $times = $this->plans->weekTimes($client);
         $handbook = $this->catalogue->get()->handbook();
 
         return $this->render('Planning/week.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'week' => $week,
             'monday' => $monday,
             'times' => $times,

@@ -39,7 +39,7 @@ final class SuggestRoutine extends AbstractController
 
     public function __invoke(Request $request, Client $client): Response
     {
-        $kind = RoutineKind::of($request->request);
+        $kind = RoutineKind::fromForm($request->request);
         $back = $this->redirectToRoute(
             'planning_routine',
             ['client' => $client->id] + $kind->query(),
@@ -63,7 +63,7 @@ final class SuggestRoutine extends AbstractController
         $edits = $request->request->getBoolean('afresh')
             ? new Edits()
             : Edits::in($this->plan->itemsOf($client, $before), $forbidden);
-        $brief = $this->briefs->of($client, $kind, $edits);
+        $brief = $this->briefs->for($client, $kind, $edits);
         try {
             $routine = (new Builder($this->catalogue->get()))->build($brief);
         } catch (NothingFits $e) {
@@ -71,7 +71,7 @@ final class SuggestRoutine extends AbstractController
 
             return $back;
         }
-        $else = (new WhatElse($this->catalogue->get()))->of($routine, $brief);
+        $else = (new WhatElse($this->catalogue->get()))->for($routine, $brief);
         $saved = SavedRoutine::suggested(
             $routine,
             $client,

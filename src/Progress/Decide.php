@@ -116,7 +116,7 @@ final class Decide extends AbstractController
 
     private function find(Client $client, string $key): ?Proposal
     {
-        foreach ($this->open->of($client) as $proposal) {
+        foreach ($this->open->for($client) as $proposal) {
             if ($proposal->key() === $key) {
                 return $proposal;
             }

@@ -15,7 +15,7 @@ final readonly class DecisionRepository
     }
 
     /** @return list<Decision> newest first */
-    public function of(Client $client): array
+    public function for(Client $client): array
     {
         return $this->entities->getRepository(Decision::class)->findBy(
             ['clientId' => $client->id, 'clinicId' => $client->clinicId],
@@ -26,7 +26,7 @@ final readonly class DecisionRepository
     /** @return list<string> keys of answered proposals */
     public function keys(Client $client): array
     {
-        return array_map(static fn (Decision $d): string => $d->proposalKey, $this->of($client));
+        return array_map(static fn (Decision $d): string => $d->proposalKey, $this->for($client));
     }
 
     public function keep(Decision $decision): void

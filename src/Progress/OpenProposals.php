@@ -28,7 +28,7 @@ final readonly class OpenProposals
     }
 
     /** @return list<Proposal> most pressing first */
-    public function of(Client $client): array
+    public function for(Client $client): array
     {
         $items = [];
         foreach ($this->plans->routines($client) as $routine) {

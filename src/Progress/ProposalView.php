@@ -35,7 +35,7 @@ final readonly class ProposalView
     }
 
     /** @param array<string, LogLine> $lines by id */
-    public static function of(
+    public static function from(
         Proposal $proposal,
         Catalogue $catalogue,
         array $lines,

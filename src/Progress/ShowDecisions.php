@@ -43,21 +43,21 @@ final class ShowDecisions extends AbstractController
             $lines[$line->id] = $line;
         }
         $proposals = array_map(
-            fn (Proposal $p): ProposalView => ProposalView::of(
+            fn (Proposal $p): ProposalView => ProposalView::from(
                 $p,
                 $this->catalogue->get(),
                 $lines,
                 $this->plan->worseSide($client),
                 words: $this->words,
             ),
-            $this->open->of($client),
+            $this->open->for($client),
         );
 
         return $this->render('Progress/decisions.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'proposals' => $proposals,
-            'decisions' => \array_slice($this->decisions->of($client), 0, 20),
+            'decisions' => \array_slice($this->decisions->for($client), 0, 20),
             'suspensions' => $this->plans->suspensions($client),
             'names' => $this->clinics->namesOfStaff(),
             'clinic' => $this->clinics->own(),

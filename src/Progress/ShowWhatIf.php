@@ -62,9 +62,9 @@ final class ShowWhatIf extends AbstractController
 
         return $this->render('Progress/what-if.html.twig', [
             'client' => $client,
-            'banner' => $cautions->of($client),
+            'banner' => $cautions->for($client),
             'stems' => array_map(
-                fn (array $paths): StemView => StemView::of(
+                fn (array $paths): StemView => StemView::from(
                     $paths,
                     $plan->placements($client),
                     $this->words,

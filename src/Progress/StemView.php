@@ -34,7 +34,7 @@ final readonly class StemView
     }
 
     /** @param non-empty-array<string, StemPath> $paths of one item, by what is assumed */
-    public static function of(array $paths, Placements $placements, PlacementWords $words): self
+    public static function from(array $paths, Placements $placements, PlacementWords $words): self
     {
         $any = reset($paths);
         $side = array_values(
@@ -53,7 +53,7 @@ final readonly class StemView
                 continue;
             }
             if (
-                $rung === $any->start || RungState::NoFit !== ($placed?->of($rung->id)->state ?? null)
+                $rung === $any->start || RungState::NoFit !== ($placed?->for($rung->id)->state ?? null)
             ) {
                 $nodes[] = [
                     'name' => $rung->name,

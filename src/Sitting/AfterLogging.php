@@ -57,7 +57,7 @@ final readonly class AfterLogging
     {
         $log = $this->sittings->log($client);
         foreach ($log->itemKeys() as $key) {
-            $lines = $log->of($key);
+            $lines = $log->for($key);
             if ([] !== $lines) {
                 $this->line($client, $lines[array_key_last($lines)]);
             }

@@ -6,7 +6,7 @@ namespace HandGarden\Sitting;
 
 final class DifferentBody extends \DomainException
 {
-    public static function of(string $id): self
+    public static function from(string $id): self
     {
         return new self(
             \sprintf(

@@ -69,7 +69,7 @@ final readonly class LogIntake
             day: $time->day,
             receivedAt: $time->receivedAt,
         );
-        $logged = LogLine::of(
+        $logged = LogLine::from(
             $item->id,
             $sitting->id,
             new ItemKey($item->rungId, $item->hands),
@@ -127,7 +127,7 @@ final readonly class LogIntake
     private function same(SittingEvent $existing, Sitting $sitting, string $hash): SittingEvent
     {
         if ($existing->clinicId !== $sitting->clinicId || $existing->bodyHash !== $hash) {
-            throw DifferentBody::of($existing->id);
+            throw DifferentBody::from($existing->id);
         }
 
         return $existing;

@@ -60,7 +60,7 @@ final class PlaySitting extends AbstractController
 
         return $this->render('Sitting/play.html.twig', [
             'client' => $client,
-            'banner' => $cautions->of($client),
+            'banner' => $cautions->for($client),
             'sitting' => $sitting,
             'items' => array_map(
                 fn (SittingItem $i): array => $this->row($i, $noActiveWork),

@@ -58,7 +58,7 @@ class SittingItem implements TellsOfClient
     ) {
     }
 
-    public static function of(Sitting $sitting, int $place, Item $item): self
+    public static function from(Sitting $sitting, int $place, Item $item): self
     {
         return new self(
             Uuid::v7()->toRfc4122(),

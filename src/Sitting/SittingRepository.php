@@ -149,7 +149,7 @@ final class SittingRepository implements ResetInterface
     {
         $planned = [];
         foreach ($items as $place => $item) {
-            $planned[] = SittingItem::of($sitting, $place, $item);
+            $planned[] = SittingItem::from($sitting, $place, $item);
         }
         $this->keep($sitting, $begun, ...$planned);
     }
@@ -253,7 +253,7 @@ final class SittingRepository implements ResetInterface
         $rungId = $row->text('rung_id');
         $dose = $row->text('dose');
 
-        return LogLine::of(
+        return LogLine::from(
             $row->text('id'),
             $row->text('sitting_id'),
             new ItemKey($rungId, Hands::from($row->text('hands'))),

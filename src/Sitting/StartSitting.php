@@ -50,7 +50,7 @@ final class StartSitting extends AbstractController
                 fn (SittingItem $i): bool => $this->catalogue->get()->hasRung($i->rungId),
             ),
         );
-        $kind = RoutineKind::of($request->isMethod('POST') ? $request->request : $request->query);
+        $kind = RoutineKind::fromForm($request->isMethod('POST') ? $request->request : $request->query);
         $items = $this->plan->items($client, $kind);
         $hindrance = $this->hindrance($client, [] !== $items);
         $problems = [];
@@ -88,7 +88,7 @@ final class StartSitting extends AbstractController
             'client' => $client,
             'kind' => $kind,
             'kinds' => $this->plans->kinds($client),
-            'banner' => $this->cautions->of($client),
+            'banner' => $this->cautions->for($client),
             'hindrance' => $hindrance,
             'problems' => $problems,
             'earlier' => array_map(

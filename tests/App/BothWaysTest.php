@@ -80,7 +80,7 @@ final class BothWaysTest extends GardenTestCase
         self::assertEquals($placements, $this->service(Plan::class)->placements($client));
         if ([] === $case->log->lines) {
             $fromFile = (new Builder($catalogue))->build($case->brief($placements));
-            $brief = $this->service(Briefs::class)->of($client, RoutineKind::Home);
+            $brief = $this->service(Briefs::class)->for($client, RoutineKind::Home);
             self::assertSame(self::told($fromFile), self::told((new Builder($catalogue))->build($brief)));
         }
         $fromFile = (new Proposer($catalogue))->propose(
@@ -92,7 +92,7 @@ final class BothWaysTest extends GardenTestCase
         );
         self::assertEquals(
             array_map(self::said(...), $fromFile),
-            array_map(self::said(...), $this->service(OpenProposals::class)->of($client)),
+            array_map(self::said(...), $this->service(OpenProposals::class)->for($client)),
         );
     }
 
@@ -148,7 +148,7 @@ final class BothWaysTest extends GardenTestCase
         $visit = new Visit($clinic->id, $client->id, $case->today, $therapist->id, at: $now);
         $this->entities->persist($visit);
         foreach ($case->facts->measured->readings->current() as $reading) {
-            $this->entities->persist(RecordedReading::of($reading, $visit, $therapist->id, $now));
+            $this->entities->persist(RecordedReading::from($reading, $visit, $therapist->id, $now));
         }
         $this->storePlan($case, $client, $now);
         $this->storeLog($case, $written, $client);
@@ -209,7 +209,7 @@ final class BothWaysTest extends GardenTestCase
                 startedAt: $at,
             ));
             $rung = Cases::catalogue()->rung($line->rungId);
-            $item = SittingItem::of($sittings[$line->sittingId], $place, new Item(
+            $item = SittingItem::from($sittings[$line->sittingId], $place, new Item(
                 $rung,
                 $line->hands,
                 $line->dose,

@@ -216,7 +216,7 @@ final class CaseloadTest extends GardenTestCase
             'SELECT grouped, summary FROM caseload_row WHERE client_id = ?',
             [$client->id],
         );
-        $anew = $this->service(Summaries::class)->of($this->fresh($client));
+        $anew = $this->service(Summaries::class)->for($this->fresh($client));
 
         self::assertIsArray($kept, $when);
         self::assertSame(SummaryFormat::write($anew), $kept['summary'], $when);

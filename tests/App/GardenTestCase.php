@@ -110,7 +110,7 @@ abstract class GardenTestCase extends WebTestCase
             $this->entities->persist($visit);
             foreach (Cases::example('tight-hand')->facts->measured->readings->current() as $r) {
                 $this->entities->persist(
-                    RecordedReading::of(
+                    RecordedReading::from(
                         new Reading(
                             $r->code,
                             $r->side,
@@ -148,7 +148,7 @@ abstract class GardenTestCase extends WebTestCase
             ),
         );
         foreach ($this->service(Plan::class)->items($client) as $place => $item) {
-            $this->keep(SittingItem::of($sitting, $place, $item));
+            $this->keep(SittingItem::from($sitting, $place, $item));
         }
 
         return $sitting;

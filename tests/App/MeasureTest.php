@@ -27,7 +27,7 @@ final class MeasureTest extends OdalysTestCase
         );
 
         self::assertResponseRedirects('/clients/'.$this->odalys->id.'/placement');
-        $readings = $this->service(ReadingRepository::class)->of($this->odalys);
+        $readings = $this->service(ReadingRepository::class)->for($this->odalys);
         self::assertSame(6.0, $readings->newest('wrist_ext_hold_s', Side::Right)?->value);
         self::assertSame(1.5, $readings->newest('tone_finger', Side::Right)?->value);
         self::assertNotNull($readings->newest('index_pip_extension', Side::Right, Mode::Active));
@@ -114,7 +114,7 @@ final class MeasureTest extends OdalysTestCase
             $this->path(),
             ['o' => ['clamps_on_close:right:-:-' => 'yes'], 'none' => ['tightness:right' => '1']],
         );
-        $readings = $this->service(ReadingRepository::class)->of($this->odalys);
+        $readings = $this->service(ReadingRepository::class)->for($this->odalys);
 
         self::assertTrue($readings->newest('clamps_on_close', Side::Right)?->value);
         self::assertFalse($readings->newest('curls', Side::Right)?->value);

@@ -43,7 +43,7 @@ final class QueryCountTest extends GardenTestCase
             $visit = new Visit($clinic->id, $client->id, $day, $therapist->id, at: $day);
             $this->entities->persist($visit);
             $this->entities->persist(
-                RecordedReading::of(
+                RecordedReading::from(
                     new Reading(
                         'wrist_extension',
                         Side::Right,

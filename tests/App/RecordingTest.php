@@ -26,7 +26,7 @@ final class RecordingTest extends OdalysTestCase
         self::assertNull(
             $this
                 ->service(ReadingRepository::class)
-                ->of($this->odalys)
+                ->for($this->odalys)
                 ->newest('line_off_mm', Side::Right),
         );
         self::assertStringNotContainsString(
@@ -45,7 +45,7 @@ final class RecordingTest extends OdalysTestCase
         $this->postJson($this->path('/screen'), $this->line(6.0));
         $reading = $this
             ->service(ReadingRepository::class)
-            ->of($this->odalys)
+            ->for($this->odalys)
             ->newest('line_off_mm', Side::Right);
 
         self::assertEqualsWithDelta(6.0 / 4.0, $reading?->value, 0.02);
@@ -131,7 +131,7 @@ final class RecordingTest extends OdalysTestCase
         self::assertNull(
             $this
                 ->service(ReadingRepository::class)
-                ->of($this->odalys)
+                ->for($this->odalys)
                 ->newest('line_off_mm', Side::Right),
         );
         self::assertNotNull($this->fresh($record)->withdrawnAt);
@@ -165,7 +165,7 @@ final class RecordingTest extends OdalysTestCase
         self::assertTrue(
             $this
                 ->service(ReadingRepository::class)
-                ->of($this->odalys)
+                ->for($this->odalys)
                 ->newest('steady_gain', Side::Right, null, 'support')?->value,
         );
         $this->upload($this->trace(1.0, 9), ['trial' => $trial, 'side' => 'right']);

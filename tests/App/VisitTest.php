@@ -22,7 +22,7 @@ final class VisitTest extends OdalysTestCase
 
         self::assertSelectorExists('input[name="m[grip_kg:right:-:-]"][value="7 8 9"]');
         $this->post($this->path('/measure?set=dexterity'), ['m' => ['pegs_s:right:-:-' => '41']]);
-        $readings = $this->service(ReadingRepository::class)->of($this->odalys);
+        $readings = $this->service(ReadingRepository::class)->for($this->odalys);
         self::assertSame(
             8.0,
             $readings->newest('grip_kg', Side::Right)?->value,
@@ -92,7 +92,7 @@ final class VisitTest extends OdalysTestCase
             -10.0,
             $this
                 ->service(ReadingRepository::class)
-                ->of($this->odalys)
+                ->for($this->odalys)
                 ->newest('wrist_extension', Side::Right, Mode::Active)?->value,
             'what was known before counts again',
         );
@@ -168,7 +168,7 @@ final class VisitTest extends OdalysTestCase
         $this->entities->persist($visit);
         foreach (['wrist_extension' => -14.0, 'wrist_flexion' => -50.0] as $code => $value) {
             $this->entities->persist(
-                RecordedReading::of(
+                RecordedReading::from(
                     new \HandGarden\Core\Measure\Reading(
                         $code,
                         Side::Right,
@@ -207,7 +207,7 @@ final class VisitTest extends OdalysTestCase
                 ],
             ],
         );
-        $readings = $this->service(ReadingRepository::class)->of($this->odalys);
+        $readings = $this->service(ReadingRepository::class)->for($this->odalys);
         self::assertSame(3.0, $readings->newest('task_goes', null, null, 'clean-palm')?->value);
         self::assertSame(0.0, $readings->newest('task_goes', null, null, 'buttons')?->value);
         $this->browser->request('GET', $this->path('/measure?set=own-words'));

@@ -16,7 +16,7 @@ final class IndependenceMap
 {
     private const CELL = 38.0;
 
-    public static function of(Independence $independence, Side $side): ?Chart
+    public static function from(Independence $independence, Side $side): ?Chart
     {
         $marks = $says = [];
         $isAny = false;

@@ -13,7 +13,7 @@ final class InkChart
     private const WIDTH = 460.0;
     private const MARGIN = 14.0;
 
-    public static function of(
+    public static function from(
         string $title,
         string $says,
         Sheet $sheet,

@@ -13,7 +13,7 @@ use HandGarden\Core\Measure\Readings;
 /** Opening against wrist angle, active and passive, with the angle at which the fingers let go. */
 final class OpeningCurve
 {
-    public static function of(Readings $readings, Side $side): ?Chart
+    public static function from(Readings $readings, Side $side): ?Chart
     {
         $hand = new HandState($readings, $side);
         $plot = (new Plot(-65.0, 35.0, 0.0, 100.0))

@@ -9,7 +9,7 @@ use HandGarden\Core\Measure\Steadiness\Steadiness;
 /** Power against frequency, with the peak where there is a clear one. */
 final class SpectrumPlot
 {
-    public static function of(Steadiness $found, string $title): ?Chart
+    public static function from(Steadiness $found, string $title): ?Chart
     {
         $spectrum = $found->spectrum;
         if (null === $spectrum) {

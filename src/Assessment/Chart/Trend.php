@@ -16,7 +16,7 @@ final class Trend
      * @param string                  $basis   where the real difference comes from, in words
      * @param RealDifference|null     $srd     about the first value; null: needs repeats
      */
-    public static function of(
+    public static function from(
         string $title,
         string $unit,
         array $history,
@@ -72,7 +72,7 @@ final class Trend
                 ', ',
                 array_unique(
                     array_map(
-                        static fn (Reading $r): string => InjectionPhase::of($injectedOn, $r->on)->value,
+                        static fn (Reading $r): string => InjectionPhase::at($injectedOn, $r->on)->value,
                         $history,
                     ),
                 ),

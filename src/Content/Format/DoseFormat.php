@@ -38,7 +38,7 @@ final class DoseFormat
         }
         $node->only('sets', 'repetitions', 'parts', 'move', 'hold', 'rest', 'load');
         try {
-            return Dose::of(
+            return Dose::from(
                 $node->optional('sets')?->int() ?? $otherwise->sets,
                 $node->optional('repetitions')?->int() ?? $otherwise->repetitions,
                 $node->optional('parts')?->int() ?? $otherwise->parts,

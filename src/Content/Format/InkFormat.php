@@ -97,10 +97,10 @@ final class InkFormat
 
         return match ($task) {
             InkTask::Spiral, InkTask::Line => self::guided(
-                GuidedInk::of($sheet, self::guide($guide)),
+                GuidedInk::from($sheet, self::guide($guide)),
             ),
-            InkTask::Word => self::word(WordInk::of($sheet)),
-            InkTask::Pattern => self::pattern(PatternInk::of($sheet)),
+            InkTask::Word => self::word(WordInk::from($sheet)),
+            InkTask::Pattern => self::pattern(PatternInk::from($sheet)),
             InkTask::Tapping => self::taps(
                 TapRun::ofSheet(
                     $sheet,

@@ -50,7 +50,7 @@ final readonly class LogFormat
             throw $node->get('rung')->fail(\sprintf('"%s" is not in the catalogue', $rungId));
         }
 
-        return LogLine::of(
+        return LogLine::from(
             $node->get('id')->string(),
             $node->get('sitting')->string(),
             new ItemKey($rungId, $node->get('hands')->enum(Hands::class)),

@@ -16,7 +16,7 @@ use HandGarden\Core\Drawing\View;
 final class PictureNames
 {
     /** @return array<string, string> names by rung, side and which; `book` is the moving picture */
-    public static function of(Rung $rung, DrawingLibrary $library): array
+    public static function from(Rung $rung, DrawingLibrary $library): array
     {
         $names = [];
         foreach (Side::cases() as $side) {

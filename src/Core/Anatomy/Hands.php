@@ -14,7 +14,7 @@ enum Hands: string
     /** One after the other. */
     case Each = 'each';
 
-    public static function of(Side $side): self
+    public static function fromSide(Side $side): self
     {
         return self::from($side->value);
     }

@@ -28,7 +28,7 @@ final readonly class Dose
     }
 
     /** @throws InvalidDose */
-    public static function of(
+    public static function from(
         int $sets,
         int $repetitions,
         int $parts,
@@ -74,7 +74,7 @@ final readonly class Dose
 
     public function withSets(int $sets): self
     {
-        return self::of(
+        return self::from(
             $sets,
             $this->repetitions,
             $this->parts,
@@ -87,7 +87,7 @@ final readonly class Dose
 
     public function withRepetitions(int $repetitions): self
     {
-        return self::of(
+        return self::from(
             $this->sets,
             $repetitions,
             $this->parts,
@@ -100,7 +100,7 @@ final readonly class Dose
 
     public function withMove(int $moveSeconds): self
     {
-        return self::of(
+        return self::from(
             $this->sets,
             $this->repetitions,
             $this->parts,
@@ -113,7 +113,7 @@ final readonly class Dose
 
     public function withHold(int $holdSeconds): self
     {
-        return self::of(
+        return self::from(
             $this->sets,
             $this->repetitions,
             $this->parts,
@@ -126,7 +126,7 @@ final readonly class Dose
 
     public function withLoad(float $loadKilograms): self
     {
-        return self::of(
+        return self::from(
             $this->sets,
             $this->repetitions,
             $this->parts,

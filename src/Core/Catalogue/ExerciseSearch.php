@@ -18,7 +18,7 @@ final readonly class ExerciseSearch
         $index = [];
         foreach ($catalogue->ladders() as $ladder) {
             foreach ($ladder->rungs as $rung) {
-                $index[] = IndexedExercise::of($ladder, $rung, $catalogue->handbook());
+                $index[] = IndexedExercise::from($ladder, $rung, $catalogue->handbook());
             }
         }
 

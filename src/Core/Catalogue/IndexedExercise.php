@@ -36,7 +36,7 @@ final readonly class IndexedExercise
     ) {
     }
 
-    public static function of(Ladder $ladder, Rung $rung, Handbook $handbook): self
+    public static function from(Ladder $ladder, Rung $rung, Handbook $handbook): self
     {
         return new self(
             $rung->id,

@@ -69,8 +69,8 @@ final readonly class Atom implements Condition
             null === $found => Truth::Unknown,
             null !== $this->comparison
                 && null !== $this->wanted
-                && !\is_bool($found) => Truth::of($this->comparison->holds($found, $this->wanted)),
-            \is_bool($found) && null === $this->comparison => Truth::of($found),
+                && !\is_bool($found) => Truth::fromBool($this->comparison->holds($found, $this->wanted)),
+            \is_bool($found) && null === $this->comparison => Truth::fromBool($found),
             default => Truth::Unknown, // a number without a comparison, or a yes compared with a number, says nothing
         };
 

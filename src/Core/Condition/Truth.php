@@ -11,7 +11,7 @@ enum Truth: string
     case False = 'false';
     case Unknown = 'unknown';
 
-    public static function of(bool $value): self
+    public static function fromBool(bool $value): self
     {
         return $value ? self::True : self::False;
     }

@@ -40,7 +40,7 @@ final readonly class Batch
             throw new InvalidBatch(\sprintf('At most %d lines in one delivery.', self::MOST_LINES));
         }
         $run = self::hello($kind, array_shift($rows) ?? '');
-        $seen = $before->of($run);
+        $seen = $before->for($run);
         $numbers = $seen->numbers;
         $last = $seen->last;
         $frames = $faults = $examples = [];

@@ -20,7 +20,7 @@ final class GlovePose
      * @param array<string, float> $values a frame, degrees by channel; the drawing has wrist flexion +, the glove
      *    extension +
      */
-    public static function of(array $values): Pose
+    public static function from(array $values): Pose
     {
         $angles = [
             'wrist' => -$values['wrist'],
@@ -56,10 +56,10 @@ final class GlovePose
         ] + array_fill_keys(array_keys(DeviceKind::Glove->channels()), 80.0);
 
         return [
-            self::of(['wrist' => 40.0] + $open),
-            self::of(['wrist' => -40.0] + $open),
-            self::of(['wrist' => 40.0] + $fist),
-            self::of(['wrist' => -40.0] + $fist),
+            self::from(['wrist' => 40.0] + $open),
+            self::from(['wrist' => -40.0] + $open),
+            self::from(['wrist' => 40.0] + $fist),
+            self::from(['wrist' => -40.0] + $fist),
         ];
     }
 

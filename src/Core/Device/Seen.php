@@ -15,7 +15,7 @@ final readonly class Seen
     ) {
     }
 
-    public function of(string $run): self
+    public function for(string $run): self
     {
         return $run === $this->run ? $this : new self($run);
     }

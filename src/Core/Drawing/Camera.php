@@ -40,7 +40,7 @@ final readonly class Camera
     }
 
     /** @param float $turnDegrees of everything about the long axis of the forearm, thumb side towards the palm + */
-    public static function of(View $view, Side $side, float $turnDegrees = 0.0): self
+    public static function from(View $view, Side $side, float $turnDegrees = 0.0): self
     {
         $camera = match ($view) {
             View::Palmar => self::look([0.0, 0.0, 1.0], [0.0, 1.0, 0.0]),

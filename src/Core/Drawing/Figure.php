@@ -76,7 +76,7 @@ final class Figure
             foreach ($loops as $loop) {
                 $loop = Polyline::simplify($loop);
                 if (Polyline::area($loop) > self::CHINK_MM2) {
-                    $data .= PathData::of($loop);
+                    $data .= PathData::from($loop);
                 }
                 foreach ($loop as $p) {
                     $box = [
@@ -146,7 +146,7 @@ final class Figure
                 $data = '';
             }
             $last = $class;
-            $data .= PathData::of(Polyline::simplify($p->polygon($k, .5, 36), .03));
+            $data .= PathData::from(Polyline::simplify($p->polygon($k, .5, 36), .03));
         }
         $layers[] = new Layer($last, $data);
 
@@ -204,8 +204,8 @@ final class Figure
                     : min(4.0, $p[5] * .22) * (.45 + .55 * $shade) * $fade;
                 $behind[] = [$p[0] + $p[3] * $s, $p[1] + $p[4] * $s];
             }
-            $wash .= PathData::of(Polyline::simplify([...$edge, ...array_reverse($inside)])).(
-                $outer ? '' : PathData::of(Polyline::simplify([...$edge, ...array_reverse($behind)]))
+            $wash .= PathData::from(Polyline::simplify([...$edge, ...array_reverse($inside)])).(
+                $outer ? '' : PathData::from(Polyline::simplify([...$edge, ...array_reverse($behind)]))
             );
             $ink .= PathData::ribbon(
                 $line,

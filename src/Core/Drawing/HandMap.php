@@ -35,10 +35,10 @@ final readonly class HandMap
     ) {
     }
 
-    public static function of(Side $side): self
+    public static function from(Side $side): self
     {
         $pose = Pose::clamped(self::OPEN);
-        $camera = Camera::of(View::Dorsal, $side);
+        $camera = Camera::from(View::Dorsal, $side);
         $scene = HandModel::build($pose, null, false);
         $at = static function (string $frame) use ($scene, $camera): array {
             [$x, $y] = $camera->project($scene->place($frame));

@@ -30,7 +30,7 @@ final class MeasuredPose
      *
      * @return Pose|null null when nothing of the hand was measured
      */
-    public static function of(Readings $readings, Side $side, Mode $mode, bool $opening = true): ?Pose
+    public static function from(Readings $readings, Side $side, Mode $mode, bool $opening = true): ?Pose
     {
         $wrist = self::degrees(
             $readings,

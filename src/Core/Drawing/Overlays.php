@@ -21,11 +21,11 @@ final class Overlays
         $lines = $contours->lines();
         $fill = $outline = '';
         foreach ($contours->loops($lines) as $loop) {
-            $fill .= PathData::of(Polyline::simplify($loop));
+            $fill .= PathData::from(Polyline::simplify($loop));
         }
         foreach ($lines as [$line, , $closed]) {
             if (Polyline::length($line) > 12) {
-                $outline .= PathData::of(Polyline::simplify($line), $closed);
+                $outline .= PathData::from(Polyline::simplify($line), $closed);
             }
         }
 
@@ -81,7 +81,7 @@ final class Overlays
         $ux = ($tip[0] - $before[0]) / $d;
         $uy = ($tip[1] - $before[1]) / $d;
         $h = $width * 3.1;
-        $head = PathData::of([
+        $head = PathData::from([
             [$tip[0], $tip[1]],
             [$tip[0] - $ux * $h - $uy * $h * .55, $tip[1] - $uy * $h + $ux * $h * .55],
             [$tip[0] - $ux * $h * .7, $tip[1] - $uy * $h * .7],
@@ -136,9 +136,9 @@ final class Overlays
         $name = $allowed ? 'zone-allowed' : 'zone-off';
 
         return [
-            new Layer('zone-ground', PathData::of($rim)),
+            new Layer('zone-ground', PathData::from($rim)),
             new Layer($name.'-pattern', $allowed ? self::dots($rim) : self::hatch($rim)),
-            new Layer($name.'-rim', PathData::of($rim)),
+            new Layer($name.'-rim', PathData::from($rim)),
         ];
     }
 
@@ -187,7 +187,7 @@ final class Overlays
                     }
                 }
                 if (2 === \count($hits)) {
-                    $data .= PathData::of($hits, false);
+                    $data .= PathData::from($hits, false);
                 }
             }
         }

@@ -16,13 +16,13 @@ final readonly class Painter
 
     public function paint(PictureSpec $spec): Painting
     {
-        $camera = Camera::of($spec->view, $spec->side, $spec->shown->turnDegrees());
+        $camera = Camera::from($spec->view, $spec->side, $spec->shown->turnDegrees());
         $scene = Stage::scene($spec->shown, $spec->things, $spec->secondHand);
         $figure = new Figure($scene, $camera, $spec->focus, $spec->weight);
         $box = $figure->projection->box();
         $other = null;
         if (null !== $spec->other) {
-            $otherCamera = Camera::of($spec->view, $spec->side, $spec->other->turnDegrees());
+            $otherCamera = Camera::from($spec->view, $spec->side, $spec->other->turnDegrees());
             $other = new Projection(
                 Stage::scene($spec->other, $spec->otherThings, $spec->otherSecondHand),
                 $otherCamera,
@@ -89,7 +89,7 @@ final readonly class Painter
             );
             $figure = new Figure(
                 $scene,
-                Camera::of($spec->view, $spec->side, $subject->turnDegrees()),
+                Camera::from($spec->view, $spec->side, $subject->turnDegrees()),
                 $spec->focus,
                 $spec->weight,
                 marks: $withMarks,
@@ -108,10 +108,10 @@ final readonly class Painter
     /** Light drawing for a live pose: flesh and silhouette only. */
     public function sketch(Pose $pose, View $view, Side $side): Painting
     {
-        $projection = new Projection(HandModel::build($pose, null, false), Camera::of($view, $side));
+        $projection = new Projection(HandModel::build($pose, null, false), Camera::from($view, $side));
         $data = '';
         foreach (array_keys($projection->primitives) as $k) {
-            $data .= PathData::of($projection->polygon($k, 0.0, 20));
+            $data .= PathData::from($projection->polygon($k, 0.0, 20));
         }
 
         return new Painting(
@@ -131,7 +131,7 @@ final readonly class Painter
     {
         $boxes = array_map(
             static fn (Pose $p): array => (
-                new Projection(HandModel::build($p, null, false), Camera::of($view, $side))
+                new Projection(HandModel::build($p, null, false), Camera::from($view, $side))
             )->box(),
             $poses,
         );
@@ -157,7 +157,7 @@ final readonly class Painter
             return [];
         }
         $path = [];
-        $to = Camera::of($spec->view, $spec->side, $spec->shown->turnDegrees());
+        $to = Camera::from($spec->view, $spec->side, $spec->shown->turnDegrees());
         for ($i = 0; $i <= self::STEPS; ++$i) {
             $share = $i / self::STEPS;
             if (\in_array($place, ['thing', 'other'], true)) {
@@ -169,7 +169,7 @@ final readonly class Painter
                 continue;
             }
             $between = $spec->other->towards($spec->shown, $share);
-            $path[] = Camera::of(
+            $path[] = Camera::from(
                 $spec->view,
                 $spec->side,
                 $between->turnDegrees(),

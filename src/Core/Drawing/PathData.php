@@ -8,7 +8,7 @@ namespace HandGarden\Core\Drawing;
 final class PathData
 {
     /** @param list<non-empty-list<float>> $points */
-    public static function of(array $points, bool $close = true): string
+    public static function from(array $points, bool $close = true): string
     {
         if (\count($points) < 2) {
             return '';
@@ -71,7 +71,7 @@ final class PathData
         $left = Polyline::simplify($left);
         $right = Polyline::simplify(array_reverse($right));
 
-        return $closed ? self::of($left).self::of($right) : self::of([...$left, ...$right]);
+        return $closed ? self::from($left).self::from($right) : self::from([...$left, ...$right]);
     }
 
     private static function tenths(int $n): string

@@ -43,7 +43,7 @@ final readonly class Pose
      *
      * @throws InvalidPose when an angle is outside what can be drawn
      */
-    public static function of(array $angles): self
+    public static function from(array $angles): self
     {
         return self::make($angles, false);
     }

@@ -50,7 +50,7 @@ final readonly class SkinMarks
             if ('nail' === $kind) {
                 $nails[$body] = ($nails[$body] ?? '').$this->nail($placed, $runs, $seen);
             } elseif ('hollow' === $kind) {
-                $hollow .= $seen > self::HOLLOW_SHARE * $n ? PathData::of($placed) : '';
+                $hollow .= $seen > self::HOLLOW_SHARE * $n ? PathData::from($placed) : '';
             } elseif (
                 'palm' !== $kind
                 || $seen >= self::PALM_LINE_SHARE * $n
@@ -78,7 +78,7 @@ final readonly class SkinMarks
         $whole = $seen >= \count($outline) - 1;
         $data = '';
         foreach ($whole ? [$outline] : $runs as $run) {
-            $data .= PathData::of($run, $whole);
+            $data .= PathData::from($run, $whole);
         }
 
         return $data;

@@ -31,7 +31,7 @@ final readonly class Distances
      *
      * @return list<SkillDistance> skills whose rung fits the client, for each hand that is placed on its ladder
      */
-    public function of(GoalTask $goal, array $sides): array
+    public function for(GoalTask $goal, array $sides): array
     {
         $distances = [];
         foreach ($goal->skills as $skill) {
@@ -75,6 +75,6 @@ final readonly class Distances
 
     private function fits(LadderPlacement $placed, Rung $rung): bool
     {
-        return null !== $placed->of($rung->id) && RungState::NoFit !== $placed->of($rung->id)->state;
+        return null !== $placed->for($rung->id) && RungState::NoFit !== $placed->for($rung->id)->state;
     }
 }

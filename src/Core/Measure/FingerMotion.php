@@ -33,7 +33,7 @@ final readonly class FingerMotion
     ) {
     }
 
-    public static function of(Readings $readings, Side $side, Digit $digit, Mode $mode): self
+    public static function from(Readings $readings, Side $side, Digit $digit, Mode $mode): self
     {
         $total = 0.0;
         $deficits = 0.0;

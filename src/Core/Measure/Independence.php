@@ -45,7 +45,7 @@ final readonly class Independence
             }
         }
 
-        return self::of(
+        return self::from(
             $moved,
             self::FULL_MARK,
             'did not move all the way (3), so there is no index',
@@ -55,7 +55,7 @@ final readonly class Independence
     /** @param array<string, array<string, ?float>> $degrees by asked and moving digit */
     public static function inDegrees(array $degrees): self
     {
-        return self::of(
+        return self::from(
             $degrees,
             self::LEAST_DEGREES,
             \sprintf('moved less than %.0f degrees, so there is no index', self::LEAST_DEGREES),
@@ -84,7 +84,7 @@ final readonly class Independence
      * @param array<string, array<string, ?float>> $moved
      * @param string                              $tooLittle why there is no index when the asked one hardly moved
      */
-    private static function of(array $moved, float $least, string $tooLittle): self
+    private static function from(array $moved, float $least, string $tooLittle): self
     {
         $map = $index = $why = [];
         foreach (Digit::cases() as $asked) {

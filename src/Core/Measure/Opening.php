@@ -33,7 +33,7 @@ final readonly class Opening
         $sum = 0.0;
         $on = null;
         foreach (Digit::fingers() as $digit) {
-            $opening = FingerMotion::of($readings, $side, $digit, $mode)->openingPercent;
+            $opening = FingerMotion::from($readings, $side, $digit, $mode)->openingPercent;
             if (null === $opening) {
                 return $readings->newest('opening', $side, $mode);
             }

@@ -58,7 +58,7 @@ final readonly class LadderPlacement
         return [] === $offered ? null : $offered[array_key_last($offered)];
     }
 
-    public function of(string $rungId): ?RungPlacement
+    public function for(string $rungId): ?RungPlacement
     {
         foreach ($this->rungs as $placed) {
             if ($placed->rung->id === $rungId) {

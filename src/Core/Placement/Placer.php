@@ -196,7 +196,7 @@ final readonly class Placer
             return new Verdict(Truth::True, []);
         }
         $found = $hand->known->value('tryout', $rung->id, $hand->side);
-        $truth = null === $found ? Truth::Unknown : Truth::of('clean' === $found);
+        $truth = null === $found ? Truth::Unknown : Truth::fromBool('clean' === $found);
         $atom = new Atom(SidePrefix::Placed, 'tryout', $rung->id);
 
         return new Verdict($truth, [new Finding($atom, $hand->side, $found, $truth)]);

@@ -22,7 +22,7 @@ final readonly class Recheck
      * @return list<Needed> numbers and answers that the standing rungs and the next ones rest on, in the order of
      *    the vocabulary
      */
-    public function of(Placements $placements, ClientFacts $facts): array
+    public function for(Placements $placements, ClientFacts $facts): array
     {
         $vocabulary = $this->catalogue->vocabulary;
         $steadier = $facts->people->affected[0]->opposite();

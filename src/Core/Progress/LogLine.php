@@ -42,7 +42,7 @@ final readonly class LogLine
     }
 
     /** @param string $id by which evidence names it */
-    public static function of(
+    public static function from(
         string $id,
         string $sittingId,
         ItemKey $item,

@@ -63,7 +63,7 @@ final readonly class Proposer
         int $daysPerWeek,
         \DateTimeImmutable $today,
     ): ?ItemHistory {
-        $lines = $log->of($item->key());
+        $lines = $log->for($item->key());
         $window = SittingLog::since($lines, $this->settings->windowFrom($today));
         if ([] === $window) {
             return null;

@@ -38,7 +38,7 @@ final readonly class SittingLog
     }
 
     /** @return list<LogLine> of one item, oldest first, skipped ones left out */
-    public function of(string $itemKey): array
+    public function for(string $itemKey): array
     {
         return $this->byItem[$itemKey] ?? [];
     }
@@ -46,7 +46,7 @@ final readonly class SittingLog
     /** The day on which an item was first done, however far the lines reach back; null: never. */
     public function begunOn(string $itemKey): ?\DateTimeImmutable
     {
-        $first = $this->of($itemKey)[0]->day ?? null;
+        $first = $this->for($itemKey)[0]->day ?? null;
         $kept = $this->begun[$itemKey] ?? $first;
 
         return null === $first ? $kept : min($first, $kept);

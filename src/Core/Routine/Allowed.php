@@ -49,7 +49,7 @@ final class Allowed
 
     public function refuse(string $name, Phrase $reason): void
     {
-        $this->refused[serialize([$name, $reason])] = new LeftOut(Joint::Comma->of([$name]), $reason);
+        $this->refused[serialize([$name, $reason])] = new LeftOut(Joint::Comma->joining([$name]), $reason);
     }
 
     /**
@@ -144,10 +144,10 @@ final class Allowed
         }
         $certain = $this->certainHand($rung->fit->doneOn);
         if (null !== $certain) {
-            return $placed->side === $this->facts->people->affected[0] ? Hands::of($certain) : null;
+            return $placed->side === $this->facts->people->affected[0] ? Hands::fromSide($certain) : null;
         }
         if (DoneOn::Affected === $rung->fit->doneOn) {
-            return Hands::of($placed->side);
+            return Hands::fromSide($placed->side);
         }
         if (1 === \count($this->facts->people->affected)) {
             return Hands::Each;
@@ -156,7 +156,7 @@ final class Allowed
         $alike = null === $other || \in_array($rung, $other->offered(), true);
 
         return match (true) {
-            !$alike => Hands::of($placed->side),
+            !$alike => Hands::fromSide($placed->side),
             $placed->side === $this->facts->people->affected[0] => Hands::Each,
             default => null,
         };

@@ -14,7 +14,7 @@ final readonly class Balance
     }
 
     /** @param list<Item> $items */
-    public static function of(array $items): self
+    public static function from(array $items): self
     {
         $extension = $flexion = 0.0;
         foreach ($items as $item) {

@@ -213,7 +213,7 @@ final readonly class Builder
         if ([] !== $pins) {
             return [
                 new Phrase('nothing_fits.kept', [
-                    'items' => Joint::Comma->of($pins),
+                    'items' => Joint::Comma->joining($pins),
                     'minutes' => $brief->limits->minutes,
                 ]),
             ];
@@ -266,7 +266,7 @@ final readonly class Builder
 
         return new Phrase(
             [] === $near ? 'nothing_fits.none_fits' : 'nothing_fits.none_allowed',
-            ['role' => $role->value] + ([] === $near ? [] : ['near' => Joint::Semicolon->of($near)]),
+            ['part' => SittingRole::WarmUp === $role ? 'start' : 'end'] + ([] === $near ? [] : ['near' => Joint::Semicolon->joining($near)]),
         );
     }
 }

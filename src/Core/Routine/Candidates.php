@@ -70,7 +70,7 @@ final class Candidates
                     continue; // they come with another item
                 }
                 $item = $this->single($rung, $placed);
-                $group = null === $item ? null : OptionGroup::of($item);
+                $group = null === $item ? null : OptionGroup::from($item);
                 match ($rung->sitting->role) {
                     SittingRole::WarmUp => $first[] = $group,
                     SittingRole::CoolDown => $last[] = $group,
@@ -368,6 +368,6 @@ final class Candidates
 
         return [] === $serves
             ? $why
-            : new Phrase('reason.leads_to', ['reason' => $why, 'goals' => Joint::Comma->of($serves)]);
+            : new Phrase('reason.leads_to', ['reason' => $why, 'goals' => Joint::Comma->joining($serves)]);
     }
 }

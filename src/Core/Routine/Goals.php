@@ -29,7 +29,7 @@ final readonly class Goals
     }
 
     /** @param list<array{GoalTask, int}> $goals in any order; weights outside 1 to 3 are brought inside */
-    public static function of(array $goals): self
+    public static function from(array $goals): self
     {
         $kept = [];
         foreach ($goals as [$goal, $weight]) {
@@ -57,7 +57,7 @@ final readonly class Goals
             }
         }
 
-        return self::of($goals);
+        return self::from($goals);
     }
 
     public function isEmpty(): bool

@@ -24,7 +24,9 @@ final class NothingFits extends \DomainException implements CoreError, Explained
     {
         $first = \array_slice($reasons, 0, self::MOST_REASONS);
 
-        return new self(new Phrase('nothing_fits.because', ['reasons' => Joint::Sentences->of($first)]));
+        return new self(
+            new Phrase('nothing_fits.because', ['reasons' => Joint::Sentences->joining($first)]),
+        );
     }
 
     public function why(): Phrase

@@ -84,7 +84,7 @@ final class Objective
     }
 
     /** @param list<Item> $items in order */
-    public function of(array $items): int
+    public function for(array $items): int
     {
         $points = 0;
         $areas = [];
@@ -101,7 +101,7 @@ final class Objective
                 : 0;
             $previous = $item;
         }
-        $balance = Balance::of($items);
+        $balance = Balance::from($items);
 
         return $points - $this->shortfall($balance->extensionSeconds, $balance->flexionSeconds);
     }

@@ -21,7 +21,7 @@ final readonly class OptionGroup
     ) {
     }
 
-    public static function of(Item $item): self
+    public static function from(Item $item): self
     {
         return new self($item->rung->name, [new Option([$item])]);
     }

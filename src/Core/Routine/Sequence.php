@@ -56,7 +56,7 @@ final readonly class Sequence
 
     public function balance(): Balance
     {
-        return Balance::of($this->items);
+        return Balance::from($this->items);
     }
 
     public static function changesPosition(Item $from, Item $to): bool

@@ -21,7 +21,7 @@ final readonly class WhatElse
     }
 
     /** @return list<Alternative> five more minutes first, then most gain first; what gains nothing is not named */
-    public function of(Routine $now, Brief $brief): array
+    public function for(Routine $now, Brief $brief): array
     {
         $builder = new Builder($this->catalogue);
         $setting = $brief->facts->setting;

@@ -35,7 +35,7 @@ final readonly class WhyNot
             );
             if ([] !== $missing) {
                 $out[] = new LeftOut(
-                    Joint::Comma->of(array_map(self::label(...), $missing)),
+                    Joint::Comma->joining(array_map(self::label(...), $missing)),
                     $this->rules->whyLeftOut($chosen, $missing) ?? new Phrase('left_out.others'),
                 );
             }

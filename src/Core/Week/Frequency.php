@@ -27,7 +27,7 @@ enum Frequency: string
      * Strength never on two days running; what stretches, moves or calms every day; large movements daily for two
      * weeks.
      */
-    public static function of(Item $item, Strand $strand): self
+    public static function for(Item $item, Strand $strand): self
     {
         return match (true) {
             EffortClass::Strength === $item->rung->load->class => self::EverySecondDay,

@@ -18,7 +18,7 @@ final class Times
     private const LAST = 21 * 60;
 
     /** @return list<int> starts in minutes of the day */
-    public static function of(WeekInput $input): array
+    public static function from(WeekInput $input): array
     {
         $starts = [];
         if ($input->followsMedicine()) {

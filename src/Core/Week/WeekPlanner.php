@@ -78,7 +78,7 @@ final readonly class WeekPlanner
             array_values(
                 array_filter(
                     $input->items,
-                    fn (Item $i): bool => match (Frequency::of(
+                    fn (Item $i): bool => match (Frequency::for(
                         $i,
                         $this->catalogue->ladderOf($i->rung->id)->strand,
                     )) {
@@ -184,7 +184,7 @@ final readonly class WeekPlanner
     private function slot(WeekInput $input, int $weekday, int $seconds, bool $withHelper): ?Slot
     {
         $minutes = max(1, (int) ceil($seconds / 60));
-        foreach (Times::of($input) as $start) {
+        foreach (Times::from($input) as $start) {
             if ($start + $minutes > 1440) {
                 continue;
             }

@@ -14,7 +14,7 @@ enum Joint: string
     case Or = 'or';
 
     /** @param list<string|Phrase|Joined> $parts */
-    public function of(array $parts): Joined
+    public function joining(array $parts): Joined
     {
         return new Joined($this, $parts);
     }

@@ -53,7 +53,7 @@ final class PhraseFormat
             $node->get('parts')->items(),
         );
 
-        return $node->get('by')->enum(Joint::class)->of($parts);
+        return $node->get('by')->enum(Joint::class)->joining($parts);
     }
 
     /** @return array<string, mixed>|string|int|float */

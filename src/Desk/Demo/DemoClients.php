@@ -194,7 +194,7 @@ final readonly class DemoClients
         }
         foreach ($readings as $reading) {
             $this->entities->persist(
-                RecordedReading::of($reading, $visit, $staff->id, $now->modify($ago)),
+                RecordedReading::from($reading, $visit, $staff->id, $now->modify($ago)),
             );
         }
     }
@@ -346,7 +346,7 @@ final readonly class DemoClients
             }
         }
         $dose = DoseFormat::read($special?->optional('dose'), $item->dose);
-        $planned = SittingItem::of($sitting, $place, $item->withDose($dose));
+        $planned = SittingItem::from($sitting, $place, $item->withDose($dose));
         $event = SittingEvent::noted(
             $sitting,
             $planned->id,

@@ -221,7 +221,7 @@ final readonly class DemoRecordings
         \DateTimeImmutable $day,
         \DateTimeImmutable $at,
     ): void {
-        $found = TraceFormat::steadiness(Steadiness::of(TraceFormat::trace(Node::root($raw))));
+        $found = TraceFormat::steadiness(Steadiness::from(TraceFormat::trace(Node::root($raw))));
         $this->keep(
             $client,
             new Recording(
@@ -264,7 +264,7 @@ final readonly class DemoRecordings
             $this->entities->persist($visit);
             foreach ($readings as $reading) {
                 $this->entities->persist(
-                    RecordedReading::of($reading, $visit, $recording->byStaffId, $recording->at),
+                    RecordedReading::from($reading, $visit, $recording->byStaffId, $recording->at),
                 );
             }
         }

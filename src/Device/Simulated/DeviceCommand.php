@@ -76,14 +76,14 @@ final class DeviceCommand extends Command
         $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
         $kind = DeviceKind::tryFrom($text($input->getArgument('kind')));
         $profile = Profile::tryFrom($text($input->getOption('behaviour')));
-        if (null === $kind || null === $profile || !\in_array($profile, Profile::of($kind), true)) {
+        if (null === $kind || null === $profile || !\in_array($profile, Profile::named($kind), true)) {
             $errors->writeln(
                 'Kinds and profiles: '.implode(
                     '; ',
                     array_map(
                         static fn (DeviceKind $k): string => $k->value.': '.implode(
                             ', ',
-                            array_map(static fn (Profile $p): string => $p->value, Profile::of($k)),
+                            array_map(static fn (Profile $p): string => $p->value, Profile::named($k)),
                         ),
                         DeviceKind::cases(),
                     ),

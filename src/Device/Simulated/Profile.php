@@ -33,7 +33,7 @@ enum Profile: string
     }
 
     /** @return list<self> */
-    public static function of(DeviceKind $kind): array
+    public static function named(DeviceKind $kind): array
     {
         return match ($kind) {
             DeviceKind::Glove => self::cases(),

@@ -112,7 +112,7 @@ final readonly class CaseReader
         }
         if (null === $node) {
             foreach ($log->itemKeys() as $key) {
-                $lines = $log->of($key);
+                $lines = $log->for($key);
                 if ([] !== $lines) {
                     $last = $lines[array_key_last($lines)];
                     $items[] = new Prescribed(

@@ -44,7 +44,7 @@ final readonly class CaseRunner
 
         return $this->writer->routine(
             $routine,
-            (new WhatElse($catalogue))->of($routine, $brief),
+            (new WhatElse($catalogue))->for($routine, $brief),
         );
     }
 

@@ -24,7 +24,7 @@ final class AnalyseCommand extends FileCommand
 
         return ['format' => $format->string()] + match ($format->string()) {
             TraceFormat::TRACE => TraceFormat::steadiness(
-                Steadiness::of(
+                Steadiness::from(
                     TraceFormat::trace(
                         $node->only(
                             'format',

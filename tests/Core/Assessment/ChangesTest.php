@@ -184,7 +184,7 @@ final class ChangesTest extends TestCase
                     new \DateTimeImmutable('2026-01-15'),
                     Said::wording(),
                 )
-            )->of($pair)[0]->judgement,
+            )->for($pair)[0]->judgement,
         );
         $on = [
             $pair[0]->with(new Taken(medication: MedicationState::Off)),
@@ -214,7 +214,7 @@ final class ChangesTest extends TestCase
      */
     private function changes(array $history): array
     {
-        return (new Changes(Cases::catalogue()->vocabulary->kinds, null, Said::wording()))->of($history);
+        return (new Changes(Cases::catalogue()->vocabulary->kinds, null, Said::wording()))->for($history);
     }
 
     private function reading(string $code, ?Mode $mode, float $value, string $day): Reading

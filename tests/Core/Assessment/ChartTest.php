@@ -33,7 +33,7 @@ final class ChartTest extends TestCase
 {
     public function testTheOpeningCurveNamesTheReleaseAngle(): void
     {
-        $chart = OpeningCurve::of($this->openings([-60 => 50.0, -30 => 30.0]), Side::Right);
+        $chart = OpeningCurve::from($this->openings([-60 => 50.0, -30 => 30.0]), Side::Right);
 
         self::assertNotNull($chart);
         self::assertStringContainsString(
@@ -48,20 +48,20 @@ final class ChartTest extends TestCase
     {
         self::assertStringContainsString(
             'stays under 40 % at every wrist angle',
-            OpeningCurve::of($this->openings([-60 => 30.0, 0 => 10.0]), Side::Right)->description
+            OpeningCurve::from($this->openings([-60 => 30.0, 0 => 10.0]), Side::Right)->description
                 ?? '',
         );
         self::assertStringContainsString(
             'lets go at +30° or more',
-            OpeningCurve::of($this->openings([0 => 80.0, 30 => 60.0]), Side::Right)->description
+            OpeningCurve::from($this->openings([0 => 80.0, 30 => 60.0]), Side::Right)->description
                 ?? '',
         );
         self::assertStringContainsString(
             'measure a second wrist angle',
-            OpeningCurve::of($this->openings([0 => 80.0]), Side::Right)->description ?? '',
+            OpeningCurve::from($this->openings([0 => 80.0]), Side::Right)->description ?? '',
         );
         self::assertNull(
-            OpeningCurve::of(new Readings([]), Side::Left),
+            OpeningCurve::from(new Readings([]), Side::Left),
             'nothing measured, nothing drawn',
         );
     }
@@ -107,7 +107,7 @@ final class ChartTest extends TestCase
 
     public function testTheMapShowsEveryShareAsAFigure(): void
     {
-        $chart = IndependenceMap::of(
+        $chart = IndependenceMap::from(
             Independence::inDegrees(
                 [
                     'ring' => [
@@ -128,7 +128,7 @@ final class ChartTest extends TestCase
         self::assertContains('100', $texts);
         self::assertContains('–', $texts, 'what was not asked is no zero');
         self::assertStringContainsString(': Ring 0.65.', $chart->description);
-        self::assertNull(IndependenceMap::of(Independence::inDegrees([]), Side::Left));
+        self::assertNull(IndependenceMap::from(Independence::inDegrees([]), Side::Left));
     }
 
     public function testATrendShowsTheBandInsideWhichAChangeIsNone(): void
@@ -136,8 +136,8 @@ final class ChartTest extends TestCase
         $kind = Cases::catalogue()->vocabulary->kinds->find('wrist_extension');
         self::assertNotNull($kind);
         $history = [$this->reading('2026-01-01', 10.0), $this->reading('2026-02-01', 13.0)];
-        $srd = RealDifference::of($kind, Repeats::of([]), true, false);
-        $chart = Trend::of(
+        $srd = RealDifference::from($kind, Repeats::from([]), true, false);
+        $chart = Trend::from(
             'Wrist',
             '°',
             $history,
@@ -156,7 +156,7 @@ final class ChartTest extends TestCase
         self::assertCount(
             0,
             self::marks(
-                Trend::of('Pegs', 's', $history, null, injectedOn: null),
+                Trend::from('Pegs', 's', $history, null, injectedOn: null),
                 'rect',
                 'real-band',
             ),
@@ -167,14 +167,14 @@ final class ChartTest extends TestCase
     public function testTheSpectrumMarksAClearPeakOnly(): void
     {
         $noise = new Noise(5);
-        $clear = SpectrumPlot::of(Steadiness::of($noise->tremor(5.2, 1.0, 20.0, 0.05)), 'Arms out');
+        $clear = SpectrumPlot::from(Steadiness::from($noise->tremor(5.2, 1.0, 20.0, 0.05)), 'Arms out');
         self::assertNotNull($clear);
         self::assertCount(1, self::marks($clear, 'line', 'release'));
         self::assertStringContainsString('Shakes 5.2 times a second', $clear->description);
-        $idle = SpectrumPlot::of(Steadiness::of($noise->idle(20.0)), 'Arms out');
+        $idle = SpectrumPlot::from(Steadiness::from($noise->idle(20.0)), 'Arms out');
         self::assertNotNull($idle);
         self::assertCount(0, self::marks($idle, 'line', 'release'));
-        self::assertNull(SpectrumPlot::of(Steadiness::of($noise->idle(2.0)), 'Too short'));
+        self::assertNull(SpectrumPlot::from(Steadiness::from($noise->idle(2.0)), 'Too short'));
     }
 
     public function testTwoSheetsAreDrawnToTheSameScale(): void
@@ -185,7 +185,7 @@ final class ChartTest extends TestCase
                 [new InkPoint(20.0, 200.0, $y)],
             ],
         );
-        $chart = InkChart::of(
+        $chart = InkChart::from(
             'Line',
             'Says.',
             $sheet(210.0),
@@ -213,7 +213,7 @@ final class ChartTest extends TestCase
             self::marks($chart, 'circle', 'active-dot'),
             'a touch without a movement is a dot',
         );
-        self::assertNull(InkChart::of('Empty', '', new Sheet([]), null));
+        self::assertNull(InkChart::from('Empty', '', new Sheet([]), null));
     }
 
     /** @return list<array{tag: string, attributes: array<string, string>, text: string}> */

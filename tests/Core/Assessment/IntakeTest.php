@@ -37,7 +37,7 @@ final class IntakeTest extends TestCase
         self::assertSame('yes', $kept->said()['Epilepsy']);
         self::assertEquals(
             $input->intake(),
-            IntakeInput::of($kept)->intake(),
+            IntakeInput::from($kept)->intake(),
             'shown again it is the same',
         );
     }

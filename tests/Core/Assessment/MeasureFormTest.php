@@ -183,7 +183,7 @@ final class MeasureFormTest extends TestCase
 
     public function testTheNameOfATrialIsItsPlan(): void
     {
-        $plan = TrialPlan::of(42, 3, [SetUp::Support, SetUp::Unsupported, SetUp::Exhale]);
+        $plan = TrialPlan::from(42, 3, [SetUp::Support, SetUp::Unsupported, SetUp::Exhale]);
         self::assertNotNull($plan);
         self::assertSame('trial-42-3-support+exhale', $plan->name());
         self::assertEquals($plan, TrialPlan::parse($plan->name()));

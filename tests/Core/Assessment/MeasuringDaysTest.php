@@ -21,7 +21,7 @@ final class MeasuringDaysTest extends TestCase
         $thin = MeasuringDays::thinned($days);
 
         self::assertCount(MeasuringDays::SHOWN, $thin);
-        self::assertSame(['1', '200'], [$thin[0], $thin[11]]);
+        self::assertSame(['1', '200'], [$thin[0], $thin[MeasuringDays::SHOWN - 1]]);
         $gaps = array_map(
             static fn (int $i): int => (int) $thin[$i + 1] - (int) $thin[$i],
             range(0, MeasuringDays::SHOWN - 2),

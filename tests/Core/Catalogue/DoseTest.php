@@ -20,9 +20,9 @@ final class DoseTest extends TestCase
     public static function impossible(): iterable
     {
         yield 'no set' => [
-            static fn (): Dose => Dose::of(0, 5, 1, 4, holdSeconds: 0, restSeconds: 0),
+            static fn (): Dose => Dose::from(0, 5, 1, 4, holdSeconds: 0, restSeconds: 0),
         ];
-        yield 'no repetition' => [static fn (): Dose => Dose::of(
+        yield 'no repetition' => [static fn (): Dose => Dose::from(
             1,
             0,
             1,
@@ -30,7 +30,7 @@ final class DoseTest extends TestCase
             holdSeconds: 0,
             restSeconds: 0,
         )];
-        yield 'a negative hold' => [static fn (): Dose => Dose::of(
+        yield 'a negative hold' => [static fn (): Dose => Dose::from(
             1,
             5,
             1,
@@ -38,7 +38,7 @@ final class DoseTest extends TestCase
             holdSeconds: -1,
             restSeconds: 0,
         )];
-        yield 'a load that is no number' => [static fn (): Dose => Dose::of(
+        yield 'a load that is no number' => [static fn (): Dose => Dose::from(
             1,
             5,
             1,
@@ -48,7 +48,7 @@ final class DoseTest extends TestCase
             loadKilograms: \NAN,
         )];
         yield 'changed to nothing' => [
-            static fn (): Dose => Dose::of(
+            static fn (): Dose => Dose::from(
                 1,
                 5,
                 1,
@@ -78,7 +78,7 @@ final class DoseTest extends TestCase
     public function testClampingBringsAnyDoseIntoTheRange(): void
     {
         $rung = Cases::catalogue()->rung('weighted-wrist-lift');
-        $wild = Dose::of(9, 99, 1, 60, holdSeconds: 60, restSeconds: 30, loadKilograms: 5.0);
+        $wild = Dose::from(9, 99, 1, 60, holdSeconds: 60, restSeconds: 30, loadKilograms: 5.0);
 
         $rung->dosing->range->check($rung->dosing->range->clamp($wild), $rung->name);
         self::assertSame(0.5, $rung->dosing->range->clamp($wild)->loadKilograms);
@@ -86,13 +86,13 @@ final class DoseTest extends TestCase
 
     public function testADoseComesBackFromItsFormAsItWas(): void
     {
-        $dose = Dose::of(2, 8, 3, 4, holdSeconds: 5, restSeconds: 10, loadKilograms: 0.25);
+        $dose = Dose::from(2, 8, 3, 4, holdSeconds: 5, restSeconds: 10, loadKilograms: 0.25);
 
         self::assertEquals(
             $dose,
             DoseFormat::read(
                 Node::root(DoseFormat::write($dose)),
-                Dose::of(1, 1, 1, 1, holdSeconds: 0, restSeconds: 0),
+                Dose::from(1, 1, 1, 1, holdSeconds: 0, restSeconds: 0),
             ),
         );
         self::assertEquals(
@@ -108,19 +108,19 @@ final class DoseTest extends TestCase
     /** @return iterable<string, array{Dose, string}> */
     public static function words(): iterable
     {
-        yield 'repetitions' => [Dose::of(1, 8, 1, 6, holdSeconds: 0, restSeconds: 0), '8 ×'];
+        yield 'repetitions' => [Dose::from(1, 8, 1, 6, holdSeconds: 0, restSeconds: 0), '8 ×'];
         yield 'with a hold' => [
-            Dose::of(1, 8, 1, 4, holdSeconds: 5, restSeconds: 0),
+            Dose::from(1, 8, 1, 4, holdSeconds: 5, restSeconds: 0),
             '8 ×, hold 5 s',
         ];
-        yield 'sets' => [Dose::of(2, 5, 1, 6, holdSeconds: 0, restSeconds: 30), '2 sets of 5 ×'];
+        yield 'sets' => [Dose::from(2, 5, 1, 6, holdSeconds: 0, restSeconds: 30), '2 sets of 5 ×'];
         yield 'parts' => [
-            Dose::of(1, 5, 4, 3, holdSeconds: 0, restSeconds: 0),
+            Dose::from(1, 5, 4, 3, holdSeconds: 0, restSeconds: 0),
             '5 × in each of 4 parts',
         ];
-        yield 'seconds' => [Dose::of(1, 1, 1, 25, holdSeconds: 0, restSeconds: 0), '25 s'];
-        yield 'minutes' => [Dose::of(1, 1, 1, 150, holdSeconds: 0, restSeconds: 0), '2.5 min'];
-        yield 'a load' => [Dose::of(
+        yield 'seconds' => [Dose::from(1, 1, 1, 25, holdSeconds: 0, restSeconds: 0), '25 s'];
+        yield 'minutes' => [Dose::from(1, 1, 1, 150, holdSeconds: 0, restSeconds: 0), '2.5 min'];
+        yield 'a load' => [Dose::from(
             1,
             8,
             1,
@@ -139,7 +139,7 @@ final class DoseTest extends TestCase
 
     public function testAtMostComparesEveryPart(): void
     {
-        $dose = Dose::of(2, 8, 1, 4, holdSeconds: 5, restSeconds: 0, loadKilograms: 0.25);
+        $dose = Dose::from(2, 8, 1, 4, holdSeconds: 5, restSeconds: 0, loadKilograms: 0.25);
 
         self::assertTrue($dose->isAtMost($dose));
         foreach (

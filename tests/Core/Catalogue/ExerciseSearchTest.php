@@ -135,7 +135,7 @@ final class ExerciseSearchTest extends TestCase
     /** @return iterable<string, array{DoseKind, Dose, string}> */
     public static function doses(): iterable
     {
-        yield 'repetitions' => [DoseKind::Repetitions, Dose::of(
+        yield 'repetitions' => [DoseKind::Repetitions, Dose::from(
             2,
             8,
             1,
@@ -145,10 +145,10 @@ final class ExerciseSearchTest extends TestCase
         ), '2 sets of 8 ×'];
         yield 'holds with load' => [
             DoseKind::Holds,
-            Dose::of(1, 5, 1, 6, holdSeconds: 10, restSeconds: 0, loadKilograms: 0.25),
+            Dose::from(1, 5, 1, 6, holdSeconds: 10, restSeconds: 0, loadKilograms: 0.25),
             '5 ×, hold 10 s, 0.25 kg',
         ];
-        yield 'timed' => [DoseKind::Timed, Dose::of(
+        yield 'timed' => [DoseKind::Timed, Dose::from(
             1,
             1,
             1,
@@ -156,7 +156,7 @@ final class ExerciseSearchTest extends TestCase
             holdSeconds: 0,
             restSeconds: 0,
         ), '1 min 30 s'];
-        yield 'timed in minutes' => [DoseKind::Timed, Dose::of(
+        yield 'timed in minutes' => [DoseKind::Timed, Dose::from(
             1,
             1,
             1,
@@ -164,7 +164,7 @@ final class ExerciseSearchTest extends TestCase
             holdSeconds: 0,
             restSeconds: 0,
         ), '2 min'];
-        yield 'pieces' => [DoseKind::Objects, Dose::of(
+        yield 'pieces' => [DoseKind::Objects, Dose::from(
             1,
             5,
             1,
@@ -172,7 +172,7 @@ final class ExerciseSearchTest extends TestCase
             holdSeconds: 0,
             restSeconds: 0,
         ), '5 pieces'];
-        yield 'fingers' => [DoseKind::PerFinger, Dose::of(
+        yield 'fingers' => [DoseKind::PerFinger, Dose::from(
             1,
             3,
             4,
@@ -180,7 +180,7 @@ final class ExerciseSearchTest extends TestCase
             holdSeconds: 0,
             restSeconds: 0,
         ), '3 × each of 4'];
-        yield 'sides' => [DoseKind::PerSide, Dose::of(
+        yield 'sides' => [DoseKind::PerSide, Dose::from(
             1,
             10,
             2,
@@ -190,12 +190,12 @@ final class ExerciseSearchTest extends TestCase
         ), '10 × each of 2 ways'];
         yield 'a sequence' => [
             DoseKind::Sequence,
-            Dose::of(3, 1, 4, 3, holdSeconds: 0, restSeconds: 0),
+            Dose::from(3, 1, 4, 3, holdSeconds: 0, restSeconds: 0),
             '3 sets of 1 × 4 in a row',
         ];
         yield 'on a beat' => [
             DoseKind::Tempo,
-            Dose::of(1, 8, 1, 3, holdSeconds: 0, restSeconds: 0),
+            Dose::from(1, 8, 1, 3, holdSeconds: 0, restSeconds: 0),
             '8 ×',
         ];
     }

@@ -166,6 +166,6 @@ final class LadderReaderTest extends TestCase
     /** @param array<mixed> $file */
     private function read(array $file): Ladder
     {
-        return LadderReader::of(Cases::catalogue())->read(Node::root($file));
+        return LadderReader::from(Cases::catalogue())->read(Node::root($file));
     }
 }

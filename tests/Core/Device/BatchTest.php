@@ -102,7 +102,7 @@ final class BatchTest extends TestCase
     public static function simulated(): iterable
     {
         foreach (DeviceKind::cases() as $kind) {
-            foreach (Profile::of($kind) as $profile) {
+            foreach (Profile::named($kind) as $profile) {
                 yield $kind->value.' '.$profile->value => [$kind, $profile];
             }
         }
@@ -147,7 +147,7 @@ final class BatchTest extends TestCase
     {
         $values = array_fill_keys(array_keys(DeviceKind::Glove->channels()), 0.0);
         $values = ['wrist' => -30.0, 'index_pip' => 64.4, 'thumb_ip' => -12.0] + $values;
-        $pose = GlovePose::of($values);
+        $pose = GlovePose::from($values);
 
         self::assertSame(30.0, $pose->wrist, 'the drawing has wrist flexion as plus');
         self::assertSame(64.4, $pose->fingers['index'][1]);

@@ -80,7 +80,7 @@ final class DrawingTest extends TestCase
         foreach ([$views[$at % 5], $views[($at + 2) % 5]] as $view) {
             $projection = new Projection(
                 HandModel::build(Cases::drawings()->pose($name)->pose),
-                Camera::of($view, Side::Right),
+                Camera::from($view, Side::Right),
             );
             $contours = new Contours($projection);
             $box = [\INF, \INF, -\INF, -\INF];
@@ -110,8 +110,8 @@ final class DrawingTest extends TestCase
     {
         $scene = HandModel::build(Cases::drawings()->pose('opp-index')->pose);
         [$right, $left] = [
-            new Projection($scene, Camera::of(View::Three, Side::Right)),
-            new Projection($scene, Camera::of(View::Three, Side::Left)),
+            new Projection($scene, Camera::from(View::Three, Side::Right)),
+            new Projection($scene, Camera::from(View::Three, Side::Left)),
         ];
 
         foreach ($right->circles as $i => [$x, $y, $z, $r]) {
@@ -120,7 +120,7 @@ final class DrawingTest extends TestCase
         $wash = static fn (Side $side): string => array_column(
             array_map(
                 static fn ($l): array => [$l->class, $l->data],
-                (new Figure($scene, Camera::of(View::Three, $side)))->layers(),
+                (new Figure($scene, Camera::from(View::Three, $side)))->layers(),
             ),
             1,
             0,
@@ -135,7 +135,7 @@ final class DrawingTest extends TestCase
     public function testTheThumbOfARightPalmIsOnTheRight(): void
     {
         $scene = HandModel::build(Cases::drawings()->pose('flat')->pose);
-        $thumb = static fn (View $view, Side $side): float => Camera::of($view, $side)->project(
+        $thumb = static fn (View $view, Side $side): float => Camera::from($view, $side)->project(
             $scene->anchors['thumb.tip'],
         )[0];
 
@@ -167,11 +167,11 @@ final class DrawingTest extends TestCase
                 ),
             ],
         );
-        $pose = MeasuredPose::of($readings, $side, Mode::Active);
+        $pose = MeasuredPose::from($readings, $side, Mode::Active);
 
         self::assertSame(30.0, $pose?->wrist);
         $scene = HandModel::build($pose);
-        $camera = Camera::of(View::Radial, $side);
+        $camera = Camera::from(View::Radial, $side);
         self::assertGreaterThan(
             $camera->project($scene->frames['hand']->origin)[1] + 40,
             $camera->project($scene->frames['middle.mcp']->origin)[1],
@@ -200,16 +200,16 @@ final class DrawingTest extends TestCase
                 on: $day,
             ),
         ]);
-        $pose = MeasuredPose::of($readings, Side::Right, Mode::Active);
+        $pose = MeasuredPose::from($readings, Side::Right, Mode::Active);
 
         self::assertSame(62.0, $pose?->fingers['index'][1]);
         self::assertSame(-35.0, $pose->fingers['index'][0]);
-        self::assertNull(MeasuredPose::of($readings, Side::Left, Mode::Active));
+        self::assertNull(MeasuredPose::from($readings, Side::Left, Mode::Active));
     }
 
     public function testAHandOpenedHalfwayByEyeLiesBetweenFistAndFlat(): void
     {
-        $open = static fn (float $percent): float => MeasuredPose::of(
+        $open = static fn (float $percent): float => MeasuredPose::from(
             new Readings(
                 [
                     new Reading(
@@ -234,7 +234,7 @@ final class DrawingTest extends TestCase
     {
         $this->expectException(InvalidPose::class);
         $this->expectExceptionMessage('index PIP: 140 is outside -10..115');
-        Pose::of(['index' => [0, 140, 0, 0]]);
+        Pose::from(['index' => [0, 140, 0, 0]]);
     }
 
     /** @return iterable<string, array{string}> */
@@ -281,7 +281,7 @@ final class DrawingTest extends TestCase
     public function testEqualPicturesHaveOneNameAndDifferentOnesDoNot(): void
     {
         $spec = static fn (float $wrist, Side $side): string => (
-            new PictureSpec(new NamedPose('any', Pose::of(['wrist' => $wrist])), View::Radial, $side)
+            new PictureSpec(new NamedPose('any', Pose::from(['wrist' => $wrist])), View::Radial, $side)
         )->hash();
 
         self::assertSame($spec(-30, Side::Right), $spec(-30, Side::Right));

@@ -59,8 +59,8 @@ final class FigureOfBodyTest extends TestCase
     public function testALeftFigureIsTheMirrorImage(): void
     {
         $scene = Stage::scene(Cases::drawings()->subject('bottle-lifted', View::Side));
-        $right = (new Projection($scene, Camera::of(View::Side, Side::Right)))->box();
-        $left = (new Projection($scene, Camera::of(View::Side, Side::Left)))->box();
+        $right = (new Projection($scene, Camera::from(View::Side, Side::Right)))->box();
+        $left = (new Projection($scene, Camera::from(View::Side, Side::Left)))->box();
 
         self::assertEqualsWithDelta([-$right[2], $right[1], -$right[0], $right[3]], $left, 0.5);
     }
@@ -148,7 +148,7 @@ final class FigureOfBodyTest extends TestCase
                 $of = null === $joint['at']
                     ? $value
                     : array_values(array_replace($rest, [$joint['at'] => $value]));
-                self::assertNotSame([], Pose::of([$joint['part'] => $of])->fingers, $joint['name']);
+                self::assertNotSame([], Pose::from([$joint['part'] => $of])->fingers, $joint['name']);
             }
         }
     }

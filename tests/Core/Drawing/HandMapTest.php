@@ -13,8 +13,8 @@ final class HandMapTest extends TestCase
 {
     public function testTheLeftMapIsTheRightOneMirroredAndEveryJointLiesInside(): void
     {
-        $right = HandMap::of(Side::Right);
-        $left = HandMap::of(Side::Left);
+        $right = HandMap::from(Side::Right);
+        $left = HandMap::from(Side::Left);
         self::assertSame(array_keys($right->joints), array_keys($left->joints));
         foreach ($right->joints as $key => [$x, $y]) {
             self::assertEqualsWithDelta(-$x, $left->joints[$key][0], 0.1, $key);
@@ -26,7 +26,7 @@ final class HandMapTest extends TestCase
 
     public function testTheBackOfARightHandHasItsThumbOnTheLeftAndItsFingersUp(): void
     {
-        $joints = HandMap::of(Side::Right)->joints;
+        $joints = HandMap::from(Side::Right)->joints;
         self::assertLessThan($joints['little_mcp'][0], $joints['thumb_ip'][0]);
         foreach (Digit::fingers() as $finger) {
             self::assertLessThan(

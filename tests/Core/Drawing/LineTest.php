@@ -67,7 +67,7 @@ final class LineTest extends TestCase
     public function testPathDataDoesNotDrift(int $seed): void
     {
         $line = self::wandering(new Randomizer(new Mt19937($seed)));
-        $points = self::read(PathData::of($line, false));
+        $points = self::read(PathData::from($line, false));
         $end = $points[\count($points) - 1];
 
         self::assertEqualsWithDelta(
@@ -83,13 +83,13 @@ final class LineTest extends TestCase
     {
         self::assertSame(
             'M0 0l10 0 0 10-10 0Z',
-            PathData::of([[0.0, 0.0], [10.0, 0.0], [10.0, 10.0], [0.0, 10.0]]),
+            PathData::from([[0.0, 0.0], [10.0, 0.0], [10.0, 10.0], [0.0, 10.0]]),
         );
         self::assertSame(
             'M1.5-2l.5-.5',
-            str_replace(' -', '-', PathData::of([[1.5, -2.0], [2.0, -2.5]], false)),
+            str_replace(' -', '-', PathData::from([[1.5, -2.0], [2.0, -2.5]], false)),
         );
-        self::assertSame('', PathData::of([[1.0, 1.0]]), 'a point is no line');
+        self::assertSame('', PathData::from([[1.0, 1.0]]), 'a point is no line');
         self::assertSame(
             ['0', '-0.5', '12', '3.1'],
             array_map(PathData::number(...), [-0.04, -0.5, 12.0, 3.14]),

@@ -24,7 +24,7 @@ final class DistancesTest extends TestCase
         $placements = (new Placer(Cases::catalogue()))->place($case->facts, $case->today);
         $distances = (
             new Distances(Cases::catalogue(), $placements)
-        )->of($this->goal('pour-glass'), [Side::Right]);
+        )->for($this->goal('pour-glass'), [Side::Right]);
         $byRung = array_column(
             array_map(
                 static fn (SkillDistance $d): array => [$d->skill->rungId, $d->rungs],
@@ -38,7 +38,7 @@ final class DistancesTest extends TestCase
         self::assertSame(1, $byRung['wrist-to-neutral-release']);
         $palm = (
             new Distances(Cases::catalogue(), $placements)
-        )->of($this->goal('clean-palm'), [Side::Right]);
+        )->for($this->goal('clean-palm'), [Side::Right]);
         self::assertTrue($palm[0]->isReached());
     }
 
@@ -51,7 +51,7 @@ final class DistancesTest extends TestCase
                 foreach (
                     (
                         new Distances(Cases::catalogue(), $placements)
-                    )->of($goal, [$client->side]) as $distance
+                    )->for($goal, [$client->side]) as $distance
                 ) {
                     $silent = \in_array(
                         $distance->state,
@@ -91,10 +91,10 @@ final class DistancesTest extends TestCase
         self::assertSame(4.0, Goals::one($palm)->weightOf('stretch-1'));
         self::assertSame(
             4.0,
-            Goals::of([[$palm, 1]])->weightOf('stretch-1'),
+            Goals::from([[$palm, 1]])->weightOf('stretch-1'),
             'alone it is the most important one',
         );
-        $both = Goals::of([[$cup, 1], [$palm, 3]]);
+        $both = Goals::from([[$cup, 1], [$palm, 3]]);
         self::assertSame([$palm, 3], $both->goals[0]);
         self::assertEqualsWithDelta(4 + 2 / 3, $both->weightOf('stretch-1'), 1e-9);
         self::assertSame(

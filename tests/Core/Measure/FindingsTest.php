@@ -248,7 +248,7 @@ final class FindingsTest extends TestCase
     {
         $keys = array_map(
             static fn (Finding $f): string => $f->key,
-            (new Findings())->of(self::readings([['tone_elbow', null, null, 0.0]]), Side::Right),
+            (new Findings())->for(self::readings([['tone_elbow', null, null, 0.0]]), Side::Right),
         );
         self::assertNotContains('tone-elbow', $keys);
     }
@@ -257,7 +257,7 @@ final class FindingsTest extends TestCase
     {
         $states = array_map(
             static fn (Finding $f): string => $f->state->value,
-            (new Findings())->of(
+            (new Findings())->for(
                 self::readings([['curls', null, null, true], ['thumb_out', null, null, true]]),
                 Side::Right,
             ),
@@ -307,7 +307,7 @@ final class FindingsTest extends TestCase
     /** @param list<array{string, ?string, ?string, float|bool}> $known */
     private static function find(array $known, string $key): Finding
     {
-        foreach ((new Findings())->of(self::readings($known), Side::Right) as $finding) {
+        foreach ((new Findings())->for(self::readings($known), Side::Right) as $finding) {
             if ($finding->key === $key) {
                 return $finding;
             }

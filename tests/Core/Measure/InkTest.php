@@ -91,7 +91,7 @@ final class InkTest extends TestCase
                 $x = 400.0 * $i / (10 * $rate);
                 $points[] = new InkPoint(1000.0 * $i / $rate, $x, 100.0 + 20.0 * sin($x / 30.0));
             }
-            $rms[] = GuidedInk::of(new Sheet([$points], self::SCALE), $guide)->rmsMm ?? 0.0;
+            $rms[] = GuidedInk::from(new Sheet([$points], self::SCALE), $guide)->rmsMm ?? 0.0;
         }
         self::assertEqualsWithDelta($rms[0], $rms[1], 0.01);
     }
@@ -112,46 +112,46 @@ final class InkTest extends TestCase
             self::SCALE,
         );
 
-        $found = PathTremor::of($shaken(120.0, 25.0));
+        $found = PathTremor::from($shaken(120.0, 25.0));
         self::assertNotNull($found);
         self::assertEqualsWithDelta(5.5, (float) $found->peakHz, 0.15);
         self::assertEqualsWithDelta(2.0, (float) $found->halfSwingMm(), 0.15);
-        self::assertNull(PathTremor::of($shaken(40.0, 25.0)), 'too few samples a second');
-        self::assertTrue(PathTremor::of($shaken(120.0, 10.0))?->isTooShort());
+        self::assertNull(PathTremor::from($shaken(40.0, 25.0)), 'too few samples a second');
+        self::assertTrue(PathTremor::from($shaken(120.0, 10.0))?->isTooShort());
         self::assertNull(
-            PathTremor::of(new Sheet($shaken(120.0, 25.0)->strokes)),
+            PathTremor::from(new Sheet($shaken(120.0, 25.0)->strokes)),
             'no millimetres without calibration',
         );
     }
 
     public function testAShrinkingLineOfLetters(): void
     {
-        $even = PatternInk::of(self::letters(static fn (int $i): float => 40.0));
+        $even = PatternInk::from(self::letters(static fn (int $i): float => 40.0));
         self::assertEqualsWithDelta(0.0, (float) $even->trendPercent, 0.5);
         self::assertEqualsWithDelta(10.0, (float) $even->meanHeightMm, 0.3);
-        $shrinking = PatternInk::of(self::letters(static fn (int $i): float => 40.0 - 2.0 * $i));
+        $shrinking = PatternInk::from(self::letters(static fn (int $i): float => 40.0 - 2.0 * $i));
         self::assertGreaterThan(35.0, $shrinking->trendPercent);
         self::assertLessThan(
             -35.0,
-            PatternInk::of(self::letters(static fn (int $i): float => 20.0 + 2.0 * $i))->trendPercent
+            PatternInk::from(self::letters(static fn (int $i): float => 20.0 + 2.0 * $i))->trendPercent
                 ?? 0.0,
             'growing is below nought',
         );
         self::assertNull(
-            PatternInk::of(self::letters(static fn (int $i): float => 40.0, 2))->trendPercent,
+            PatternInk::from(self::letters(static fn (int $i): float => 40.0, 2))->trendPercent,
         );
     }
 
     public function testAShakeDoesNotCutALetterInTwo(): void
     {
-        $calm = PatternInk::of(self::letters(static fn (int $i): float => 40.0));
-        $shaky = PatternInk::of(self::letters(static fn (int $i): float => 40.0, 12, 2.0));
+        $calm = PatternInk::from(self::letters(static fn (int $i): float => 40.0));
+        $shaky = PatternInk::from(self::letters(static fn (int $i): float => 40.0, 12, 2.0));
         self::assertCount(\count($calm->heightsPixels), $shaky->heightsPixels);
     }
 
     public function testAWordHasSizeTimeAndLifts(): void
     {
-        $word = WordInk::of(
+        $word = WordInk::from(
             new Sheet(
                 [
                     [new InkPoint(0, 10, 20), new InkPoint(500, 90, 60)],
@@ -164,16 +164,16 @@ final class InkTest extends TestCase
             [30.0, 10.0, 1.5, 1],
             [$word?->widthMm, $word?->heightMm, $word?->seconds, $word?->penLifts],
         );
-        self::assertNull(WordInk::of(new Sheet([])));
+        self::assertNull(WordInk::from(new Sheet([])));
         self::assertNull(
-            WordInk::of(new Sheet([[new InkPoint(0, 10, 20), new InkPoint(500, 90, 60)]]))?->widthMm,
+            WordInk::from(new Sheet([[new InkPoint(0, 10, 20), new InkPoint(500, 90, 60)]]))?->widthMm,
             'not calibrated',
         );
     }
 
     public function testTapsCountWhereverTheyLand(): void
     {
-        $even = TapRun::of(
+        $even = TapRun::from(
             array_map(static fn (int $i): array => [250.0 * $i, $i % 2], range(0, 59)),
         );
         self::assertSame([60, 60, 0], [$even->taps, $even->onTarget, $even->sameTwice]);
@@ -184,12 +184,12 @@ final class InkTest extends TestCase
         for ($at = 0.0, $gap = 150.0; $at < 16_000.0; $at += $gap, $gap *= 1.03) {
             $slowing[] = [$at, null];
         }
-        $tired = TapRun::of($slowing);
+        $tired = TapRun::from($slowing);
         self::assertSame(0, $tired->onTarget);
         self::assertLessThan(\count($slowing), $tired->taps, 'taps after 15 s do not count');
         self::assertGreaterThan(40.0, $tired->slowingPercent);
         self::assertGreaterThan(20.0, $tired->rhythmPercent);
-        self::assertNull(TapRun::of([[0.0, 0]])->rhythmPercent);
+        self::assertNull(TapRun::from([[0.0, 0]])->rhythmPercent);
     }
 
     public function testTheSameCircleTwiceIsNoticed(): void
@@ -225,7 +225,7 @@ final class InkTest extends TestCase
             $points[] = new InkPoint(10.0 * $i, $x, $y);
         }
 
-        return GuidedInk::of(new Sheet([$points], self::SCALE), $guide)
+        return GuidedInk::from(new Sheet([$points], self::SCALE), $guide)
             ?? throw new \LogicException('nothing drawn');
     }
 

@@ -22,13 +22,13 @@ final class MeasureTest extends TestCase
 
         self::assertSame(
             80.0 + 95.0 + 60.0 - 15.0 - 5.0,
-            FingerMotion::of($readings, Side::Right, Digit::Index, Mode::Active)->totalDegrees,
+            FingerMotion::from($readings, Side::Right, Digit::Index, Mode::Active)->totalDegrees,
         );
     }
 
     public function testAMissingJointGivesNoTotalAndSaysWhich(): void
     {
-        $motion = FingerMotion::of(
+        $motion = FingerMotion::from(
             $this->index(Mode::Active, [[80, 0], [95, 15]]),
             Side::Right,
             Digit::Index,
@@ -52,7 +52,7 @@ final class MeasureTest extends TestCase
 
         self::assertSame(
             100.0,
-            FingerMotion::of($readings, Side::Right, Digit::Thumb, Mode::Active)->totalDegrees,
+            FingerMotion::from($readings, Side::Right, Digit::Thumb, Mode::Active)->totalDegrees,
         );
     }
 
@@ -75,7 +75,7 @@ final class MeasureTest extends TestCase
                 Mode::Passive,
             ),
         ]);
-        $motion = FingerMotion::of($readings, Side::Right, Digit::Index, Mode::Active);
+        $motion = FingerMotion::from($readings, Side::Right, Digit::Index, Mode::Active);
 
         self::assertSame(['mcp' => 0.0, 'pip' => 30.0, 'dip' => 0.0], $motion->lagDegrees);
         self::assertSame(

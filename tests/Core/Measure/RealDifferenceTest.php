@@ -37,7 +37,7 @@ final class RealDifferenceTest extends TestCase
                 for ($day = 0; $day < $days; ++$day) {
                     $byDay[] = [2.0 * $noise->gauss(), 2.0 * $noise->gauss(), 2.0 * $noise->gauss()];
                 }
-                $srd = RealDifference::of($kind, Repeats::of($byDay), true, false);
+                $srd = RealDifference::from($kind, Repeats::from($byDay), true, false);
                 self::assertNotNull($srd);
                 $gains += Judgement::Gain === $srd->judge(
                     2.0 * $noise->gauss() - 2.0 * $noise->gauss(),
@@ -58,9 +58,9 @@ final class RealDifferenceTest extends TestCase
         int $readings,
         ?float $expected,
     ): void {
-        $srd = RealDifference::of(
+        $srd = RealDifference::from(
             self::kind($code),
-            Repeats::of([]),
+            Repeats::from([]),
             $sameTester,
             $byEye,
             readings: $readings,
@@ -85,16 +85,16 @@ final class RealDifferenceTest extends TestCase
 
     public function testOwnErrorIsNeverTakenForLessThanTheDefault(): void
     {
-        $close = Repeats::of([[10.0, 10.1, 10.0], [20.0, 20.0, 20.1], [15.0, 15.1, 15.0]]);
+        $close = Repeats::from([[10.0, 10.1, 10.0], [20.0, 20.0, 20.1], [15.0, 15.1, 15.0]]);
         self::assertTrue($close->areEnough());
         self::assertSame(
             5.0,
-            RealDifference::of(self::kind('index_pip_extension'), $close, true, false)?->value,
+            RealDifference::from(self::kind('index_pip_extension'), $close, true, false)?->value,
         );
-        $wide = Repeats::of([[10.0, 20.0, 0.0], [20.0, 30.0, 10.0], [15.0, 25.0, 5.0]]);
+        $wide = Repeats::from([[10.0, 20.0, 0.0], [20.0, 30.0, 10.0], [15.0, 25.0, 5.0]]);
         self::assertEqualsWithDelta(
             1.96 * \M_SQRT2 * 10.0,
-            RealDifference::of(self::kind('index_pip_extension'), $wide, true, false)->value ?? 0.0,
+            RealDifference::from(self::kind('index_pip_extension'), $wide, true, false)->value ?? 0.0,
             1e-9,
         );
     }
@@ -102,14 +102,14 @@ final class RealDifferenceTest extends TestCase
     public function testRepeatsOfOneDayOrTooFewAreNotEnough(): void
     {
         self::assertFalse(
-            Repeats::of([[1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0]])->areEnough(),
+            Repeats::from([[1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0, 8.0]])->areEnough(),
             'one day',
         );
         self::assertFalse(
-            Repeats::of([[1.0, 2.0, 3.0], [1.0, 2.0, 3.0]])->areEnough(),
+            Repeats::from([[1.0, 2.0, 3.0], [1.0, 2.0, 3.0]])->areEnough(),
             'four degrees of freedom',
         );
-        self::assertTrue(Repeats::of([[1.0, 2.0, 3.0, 4.0], [1.0, 2.0, 3.0, 4.0]])->areEnough());
+        self::assertTrue(Repeats::from([[1.0, 2.0, 3.0, 4.0], [1.0, 2.0, 3.0, 4.0]])->areEnough());
     }
 
     public function testLowerIsBetterWhereItIs(): void
@@ -118,16 +118,16 @@ final class RealDifferenceTest extends TestCase
         $newer = self::reading('index_pip_extension', 30.0, '2026-11-01');
         self::assertSame(
             Judgement::Gain,
-            Comparison::of(self::kind('index_pip_extension'), $older, $newer, [])->judgement,
+            Comparison::from(self::kind('index_pip_extension'), $older, $newer, [])->judgement,
             'stops less short of straight',
         );
         self::assertSame(
             Judgement::Loss,
-            Comparison::of(self::kind('index_pip_extension'), $newer, $older, [])->judgement,
+            Comparison::from(self::kind('index_pip_extension'), $newer, $older, [])->judgement,
         );
         self::assertSame(
             Judgement::NoChange,
-            Comparison::of(
+            Comparison::from(
                 self::kind('index_pip_extension'),
                 $older,
                 self::reading('index_pip_extension', 36.0, '2026-11-01'),
@@ -146,7 +146,7 @@ final class RealDifferenceTest extends TestCase
         ] as $other) {
             self::assertSame(
                 Judgement::NotComparable,
-                Comparison::of(
+                Comparison::from(
                     $kind,
                     $plain,
                     self::reading('wrist_extension', 40.0, '2026-11-01', $other),
@@ -168,12 +168,12 @@ final class RealDifferenceTest extends TestCase
         );
         self::assertSame(
             'once on, once off medicine',
-            Said::of(Comparison::of($kind, $on, $off, [])->why),
+            Said::of(Comparison::from($kind, $on, $off, [])->why),
         );
         $injected = new \DateTimeImmutable('2026-10-15');
         self::assertSame(
             Judgement::NotComparable,
-            Comparison::of(
+            Comparison::from(
                 $kind,
                 $plain,
                 self::reading('wrist_extension', 40.0, '2026-11-01', new Taken('a')),
@@ -184,7 +184,7 @@ final class RealDifferenceTest extends TestCase
         );
         self::assertSame(
             Judgement::NoChange,
-            Comparison::of(
+            Comparison::from(
                 $kind,
                 $plain,
                 self::reading('wrist_extension', 19.0, '2026-10-10', new Taken('b')),
@@ -194,7 +194,7 @@ final class RealDifferenceTest extends TestCase
         );
         self::assertSame(
             Judgement::Gain,
-            Comparison::of(
+            Comparison::from(
                 $kind,
                 $plain,
                 self::reading('wrist_extension', 19.0, '2026-10-10', new Taken('a')),
@@ -215,7 +215,7 @@ final class RealDifferenceTest extends TestCase
         );
         self::assertSame(
             Judgement::NotComparable,
-            Comparison::of(
+            Comparison::from(
                 self::kind('wrist_extension'),
                 $usual,
                 self::reading('wrist_extension', 40.0, '2026-11-01'),
@@ -230,7 +230,7 @@ final class RealDifferenceTest extends TestCase
         $newer = self::reading('grip_kg', 14.0, '2026-11-01');
         self::assertSame(
             Judgement::NeedsRepeats,
-            Comparison::of(self::kind('grip_kg'), $older, $newer, [])->judgement,
+            Comparison::from(self::kind('grip_kg'), $older, $newer, [])->judgement,
         );
         $history = [];
         foreach (['2026-10-01', '2026-10-08', '2026-10-15'] as $day) {
@@ -238,7 +238,7 @@ final class RealDifferenceTest extends TestCase
         }
         self::assertSame(
             Judgement::Gain,
-            Comparison::of(self::kind('grip_kg'), $older, $newer, $history)->judgement,
+            Comparison::from(self::kind('grip_kg'), $older, $newer, $history)->judgement,
         );
     }
 
@@ -246,7 +246,7 @@ final class RealDifferenceTest extends TestCase
     {
         $day = new \DateTimeImmutable('2026-06-01');
         $phases = array_map(
-            static fn (int $days): InjectionPhase => InjectionPhase::of(
+            static fn (int $days): InjectionPhase => InjectionPhase::at(
                 $day,
                 $day->modify($days.' days'),
             ),

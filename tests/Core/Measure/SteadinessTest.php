@@ -21,7 +21,7 @@ final class SteadinessTest extends TestCase
         for ($i = 0; $i < 40; ++$i) {
             $hz = $noise->between(2.6, 11.7);
             $peak = $noise->between(0.2, 6.0);
-            $found = Steadiness::of(
+            $found = Steadiness::from(
                 $noise->tremor($hz, $peak, $noise->between(18.0, 40.0), $peak / \M_SQRT2 / 10.0),
             );
             self::assertNotNull($found->peakHz, "no peak at $hz Hz");
@@ -38,7 +38,7 @@ final class SteadinessTest extends TestCase
     public function testTwoMillimetresAtFiveHertzIsWhatTheFormulaSays(): void
     {
         self::assertEqualsWithDelta(2.0, Signal::Acceleration->halfSwingMm(1.974, 5.0), 0.001);
-        $found = Steadiness::of((new Noise(1))->tremor(5.0, 1.974, 20.0, 0.02));
+        $found = Steadiness::from((new Noise(1))->tremor(5.0, 1.974, 20.0, 0.02));
         self::assertEqualsWithDelta(2.0, (float) $found->halfSwingMm(), 0.05);
         self::assertStringContainsString('Shakes 5.0 times a second, 2.0 mm', $found->words());
     }
@@ -51,7 +51,7 @@ final class SteadinessTest extends TestCase
             $runs = 60.0 === $seconds ? 20 : 60;
             $false = 0;
             for ($i = 0; $i < $runs; ++$i) {
-                $false += null === Steadiness::of($noise->idle($seconds, $memory, $axes))->peakHz
+                $false += null === Steadiness::from($noise->idle($seconds, $memory, $axes))->peakHz
                     ? 0
                     : 1;
             }
@@ -71,22 +71,22 @@ final class SteadinessTest extends TestCase
 
     public function testTooShortSaysSo(): void
     {
-        $short = Steadiness::of((new Noise(3))->tremor(5.0, 2.0, 17.5, 0.1));
+        $short = Steadiness::from((new Noise(3))->tremor(5.0, 2.0, 17.5, 0.1));
         self::assertTrue($short->isTooShort());
         self::assertNull($short->peakHz);
         self::assertNull($short->rmsNear(5.0));
         self::assertStringContainsString('Too short', $short->words());
-        self::assertFalse(Steadiness::of((new Noise(3))->tremor(5.0, 2.0, 18.0, 0.1))->isTooShort());
+        self::assertFalse(Steadiness::from((new Noise(3))->tremor(5.0, 2.0, 18.0, 0.1))->isTooShort());
     }
 
     public function testNoWindowReachesAcrossAGapAndRepeatsAddUp(): void
     {
         $noise = new Noise(9);
         $repeat = $noise->tremor(6.0, 1.0, 10.0, 0.05);
-        self::assertSame(4, Spectrum::of($repeat)?->windows);
+        self::assertSame(4, Spectrum::from($repeat)?->windows);
         $two = $repeat->with($noise->tremor(6.0, 1.0, 10.0, 0.05));
-        self::assertSame(8, Spectrum::of($two)?->windows, 'twenty seconds in one would hold nine');
-        self::assertEqualsWithDelta(6.0, (float) Steadiness::of($two)->peakHz, 0.15);
+        self::assertSame(8, Spectrum::from($two)?->windows, 'twenty seconds in one would hold nine');
+        self::assertEqualsWithDelta(6.0, (float) Steadiness::from($two)->peakHz, 0.15);
     }
 
     public function testSamplesAreSortedDoublesLeftOutAndGapsCut(): void
@@ -138,7 +138,7 @@ final class SteadinessTest extends TestCase
 
     public function testOtherRatesGiveTheSameAnswer(): void
     {
-        $found = Steadiness::of((new Noise(4))->tremor(4.2, 1.5, 24.0, 0.1, rate: 50.0));
+        $found = Steadiness::from((new Noise(4))->tremor(4.2, 1.5, 24.0, 0.1, rate: 50.0));
         self::assertEqualsWithDelta(4.2, (float) $found->peakHz, 0.15);
         self::assertEqualsWithDelta(1.5, (float) $found->peakValue(), 0.075);
     }
@@ -146,11 +146,11 @@ final class SteadinessTest extends TestCase
     public function testAFlatOrSlowlySampledTraceHasNoPeak(): void
     {
         $flat = array_map(static fn (int $i): array => [10.0 * $i, 1.0, 2.0, 9.0], range(0, 2400));
-        self::assertNull(Steadiness::of(Trace::fromSamples(100.0, $flat))->peakHz);
+        self::assertNull(Steadiness::from(Trace::fromSamples(100.0, $flat))->peakHz);
         $slow = array_map(
             static fn (int $i): array => [500.0 * $i, sin($i), 0.0, 0.0],
             range(0, 100),
         );
-        self::assertNull(Steadiness::of(Trace::fromSamples(2.0, $slow))->peakHz);
+        self::assertNull(Steadiness::from(Trace::fromSamples(2.0, $slow))->peakHz);
     }
 }

@@ -27,7 +27,7 @@ final class RecheckTest extends TestCase
     public function testEverythingAskedCanBeAnsweredInAFieldAndIsAskedOnce(string $name): void
     {
         $case = Cases::example($name);
-        $asked = (new Recheck(Cases::catalogue()))->of(
+        $asked = (new Recheck(Cases::catalogue()))->for(
             (new Placer(Cases::catalogue()))->place($case->facts, $case->today),
             $case->facts,
         );
@@ -52,7 +52,7 @@ final class RecheckTest extends TestCase
         $case = Cases::example('tight-hand');
         $asked = array_map(
             static fn (Needed $n): string => $n->code,
-            (new Recheck(Cases::catalogue()))->of(
+            (new Recheck(Cases::catalogue()))->for(
                 (new Placer(Cases::catalogue()))->place($case->facts, $case->today),
                 $case->facts,
             ),
@@ -70,7 +70,7 @@ final class RecheckTest extends TestCase
     {
         $case = Cases::example('tight-hand');
         $placements = (new Placer(Cases::catalogue()))->place($case->facts, $case->today);
-        foreach ((new Recheck(Cases::catalogue()))->of($placements, $case->facts) as $fact) {
+        foreach ((new Recheck(Cases::catalogue()))->for($placements, $case->facts) as $fact) {
             if (
                 null !== Cases::catalogue()->vocabulary->observation($fact->code)
                 && Cases::catalogue()->vocabulary->isSided($fact->code)

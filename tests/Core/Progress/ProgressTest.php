@@ -112,7 +112,7 @@ final class ProgressTest extends TestCase
 
     public function testAtTheLeastDoseTheRungBelowIsProposed(): void
     {
-        $dose = Dose::of(1, 4, 1, 4, holdSeconds: 1, restSeconds: 0);
+        $dose = Dose::from(1, 4, 1, 4, holdSeconds: 1, restSeconds: 0);
         $proposal = $this->one(
             'helped-lift-hold',
             [$this->line(1, ['painBefore' => 1, 'painAfter' => 4], $dose)],
@@ -191,7 +191,7 @@ final class ProgressTest extends TestCase
 
     public function testAtTheTopOfTheLastRuleTheNextFittingRungIsProposed(): void
     {
-        $top = Dose::of(1, 15, 1, 4, holdSeconds: 10, restSeconds: 0);
+        $top = Dose::from(1, 15, 1, 4, holdSeconds: 10, restSeconds: 0);
         $proposal = $this->one(
             'helped-lift-hold',
             [$this->line(5, [], $top), $this->line(3, [], $top), $this->line(1, [], $top)],
@@ -204,7 +204,7 @@ final class ProgressTest extends TestCase
 
     public function testAChainStaysAtItsTopAsUpkeep(): void
     {
-        $top = Dose::of(2, 1, 1, 10, holdSeconds: 30, restSeconds: 0);
+        $top = Dose::from(2, 1, 1, 10, holdSeconds: 30, restSeconds: 0);
 
         self::assertNull(
             $this->one(

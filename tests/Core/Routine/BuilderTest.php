@@ -179,7 +179,7 @@ final class BuilderTest extends TestCase
             $brief = new Brief(
                 $placements,
                 $facts,
-                Goals::of([[$goals[$seed % 6], 3], [$goals[($seed + 2) % 6], 1 + $seed % 3]]),
+                Goals::from([[$goals[$seed % 6], 3], [$goals[($seed + 2) % 6], 1 + $seed % 3]]),
                 $limits,
                 today: $client->today,
             );
@@ -210,7 +210,7 @@ final class BuilderTest extends TestCase
                 foreach ($placed->offered() as $rung) {
                     $offered[$rung->id] = true;
                     self::assertNotContains(
-                        $placed->of($rung->id)?->state,
+                        $placed->for($rung->id)?->state,
                         [RungState::Blocked, RungState::NotYet, RungState::Measure, RungState::NoFit],
                         "seed $seed",
                     );

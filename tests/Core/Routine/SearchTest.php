@@ -57,7 +57,7 @@ final class SearchTest extends TestCase
         $random = new Randomizer(new Mt19937($seed));
         $client = new RandomClient($seed, true);
         $facts = $client->facts([], [], true);
-        $goals = Goals::of(
+        $goals = Goals::from(
             [
                 [Cases::catalogue()->goals[$seed % 6], 3],
                 [Cases::catalogue()->goals[($seed + 3) % 6], $random->getInt(1, 3)],
@@ -93,7 +93,7 @@ final class SearchTest extends TestCase
             self::assertSame([], $rules->broken($found->items));
             self::assertSame(
                 $found->value,
-                $objective->of($found->items),
+                $objective->for($found->items),
                 'worth of the order that comes back',
             );
         }
@@ -140,7 +140,7 @@ final class SearchTest extends TestCase
         $limits = new Limits(30);
         $rules = SittingRules::for($limits, new HandsAtWork(['right' => 0.0, 'left' => 0.0], true));
         $groups = array_map(
-            fn (string $id): OptionGroup => OptionGroup::of($this->item($id)->worth(10)),
+            fn (string $id): OptionGroup => OptionGroup::from($this->item($id)->worth(10)),
             self::HEAVY,
         );
 
@@ -167,9 +167,9 @@ final class SearchTest extends TestCase
         $limits = new Limits(20);
         $rules = SittingRules::for($limits, new HandsAtWork(['right' => 0.0, 'left' => 0.0], true));
         $groups = [
-            OptionGroup::of($this->item('dry-wash-warm-up')),
+            OptionGroup::from($this->item('dry-wash-warm-up')),
             new OptionGroup('wanted', [new Option([$this->item('thumb-lift-away-stretch')])], true),
-            OptionGroup::of($this->item('finger-lengthening-massage')),
+            OptionGroup::from($this->item('finger-lengthening-massage')),
         ];
 
         self::assertNull(
@@ -242,7 +242,7 @@ final class SearchTest extends TestCase
         foreach ($this->allWays($groups, 0, [], $rules, pause: $pause) as $items) {
             $works = array_filter($items, static fn (Item $i): bool => self::isWork($i));
             if ([] !== $works && [] === $rules->broken($items)) {
-                $best = max($best ?? \PHP_INT_MIN, $objective->of($items));
+                $best = max($best ?? \PHP_INT_MIN, $objective->for($items));
             }
         }
 

@@ -306,7 +306,7 @@ final class SittingRuleTest extends TestCase
     {
         foreach (Cases::catalogue()->rungs() as $rung) {
             if ($need === $rung->sitting->need) {
-                return $this->item($rung->id, Hands::of(Side::Right));
+                return $this->item($rung->id, Hands::fromSide(Side::Right));
             }
         }
         self::fail($need->value);

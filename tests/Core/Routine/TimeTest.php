@@ -50,7 +50,7 @@ final class TimeTest extends TestCase
 
     public function testMoreOfAnythingNeverTakesLess(): void
     {
-        $dose = Dose::of(2, 5, 2, 4, holdSeconds: 3, restSeconds: 10);
+        $dose = Dose::from(2, 5, 2, 4, holdSeconds: 3, restSeconds: 10);
         foreach (
             [
                 $dose->withSets(3),

@@ -41,7 +41,7 @@ final class WhatElseTest extends TestCase
         $limits = new Limits(30, 120.0, 20);
         $brief = new Brief($placements, $facts, $case->goals, $limits, today: $case->today);
         $now = (new Builder(Cases::catalogue()))->build($brief);
-        $found = (new WhatElse(Cases::catalogue()))->of($now, $brief);
+        $found = (new WhatElse(Cases::catalogue()))->for($now, $brief);
 
         self::assertSame(
             $found,
@@ -101,7 +101,7 @@ final class WhatElseTest extends TestCase
         self::assertSame(
             [],
             array_filter(
-                (new WhatElse(Cases::catalogue()))->of($now, $brief),
+                (new WhatElse(Cases::catalogue()))->for($now, $brief),
                 static fn (Alternative $a): bool => 'alternative.minutes' !== $a->with->code,
             ),
         );

@@ -148,7 +148,7 @@ final class FoldTest extends TestCase
     {
         $rung = Cases::catalogue()->rung('pressed-lift-hold');
 
-        return LogLine::of(
+        return LogLine::from(
             'line',
             'sitting',
             new ItemKey($rung->id, Hands::Right),

@@ -71,7 +71,7 @@ final class WhatIfTest extends TestCase
     {
         $case = Cases::example('cupped-hands');
         $rung = Cases::catalogue()->rung('round-ring-thumb-touch');
-        $cap = Dose::of(
+        $cap = Dose::from(
             $rung->dosing->range->sets[1],
             $rung->dosing->range->repetitions[1],
             $rung->dosing->start->parts,

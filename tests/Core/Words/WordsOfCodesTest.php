@@ -87,7 +87,7 @@ final class WordsOfCodesTest extends TestCase
     {
         $phrase = new Phrase('reason.leads_to', [
             'reason' => new Phrase('reason.stands', ['ladder' => 'Wrist lifting']),
-            'goals' => Joint::Comma->of(['Pour a glass', new Phrase('reason.pause')]),
+            'goals' => Joint::Comma->joining(['Pour a glass', new Phrase('reason.pause')]),
             'points' => 3,
             'share' => 0.5,
         ]);

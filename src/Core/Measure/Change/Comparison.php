@@ -27,7 +27,7 @@ final readonly class Comparison
      * @param \DateTimeImmutable|null $injectedOn last tone injection; across it and between its phases nothing
      *     is compared
      */
-    public static function of(
+    public static function from(
         MeasureKind $kind,
         Reading $older,
         Reading $newer,
@@ -48,10 +48,10 @@ final readonly class Comparison
             $before->source !== $after->source => new Phrase('incomparable.way'),
             $older->byEye !== $newer->byEye => new Phrase('incomparable.by_eye'),
             null !== $injectedOn
-                && InjectionPhase::of(
+                && InjectionPhase::at(
                     $injectedOn,
                     $older->on,
-                ) !== InjectionPhase::of(
+                ) !== InjectionPhase::at(
                     $injectedOn,
                     $newer->on,
                 ) => new Phrase('incomparable.injection'),
@@ -61,7 +61,7 @@ final readonly class Comparison
         if (null !== $why) {
             return new self(Judgement::NotComparable, $difference, null, $why);
         }
-        $srd = RealDifference::of(
+        $srd = RealDifference::from(
             $kind,
             Repeats::ofReadings($history),
             null === $before->byStaffId

@@ -13,7 +13,7 @@ enum InjectionPhase: string
     case Fading = 'weeks 7 to 12';
     case Over = 'over';
 
-    public static function of(\DateTimeImmutable $injectedOn, \DateTimeImmutable $day): self
+    public static function at(\DateTimeImmutable $injectedOn, \DateTimeImmutable $day): self
     {
         $days = (int) $injectedOn->diff($day)->format('%r%a');
 

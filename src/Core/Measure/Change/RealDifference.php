@@ -27,7 +27,7 @@ final readonly class RealDifference
      *
      * @return self|null null when there is neither a default nor enough repeats
      */
-    public static function of(
+    public static function from(
         MeasureKind $kind,
         Repeats $repeats,
         bool $sameTester,

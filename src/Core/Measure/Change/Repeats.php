@@ -24,7 +24,7 @@ final readonly class Repeats
     }
 
     /** @param list<list<float>> $byDay the trials of each day */
-    public static function of(array $byDay): self
+    public static function from(array $byDay): self
     {
         $scatter = 0.0;
         $free = $days = 0;
@@ -54,7 +54,7 @@ final readonly class Repeats
             ];
         }
 
-        return self::of(array_values($byDay));
+        return self::from(array_values($byDay));
     }
 
     public function areEnough(): bool

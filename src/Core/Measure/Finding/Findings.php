@@ -26,7 +26,7 @@ final readonly class Findings
      *
      * @return list<Finding> found first, then what cannot be told, then what was looked for and is not there
      */
-    public function of(Readings $readings, Side $side): array
+    public function for(Readings $readings, Side $side): array
     {
         $hand = new HandState($readings, $side);
         $other = new HandState($readings, $side->opposite());
@@ -39,7 +39,7 @@ final readonly class Findings
             ...(new PartFindings($this->settings, $hand))->all(),
         ];
         foreach (ToneGroup::cases() as $group) {
-            $all[] = (new ToneFindings($this->settings, $hand, $other))->of($group);
+            $all[] = (new ToneFindings($this->settings, $hand, $other))->for($group);
         }
         $all = array_values(array_filter($all, static fn (?Finding $f): bool => null !== $f));
         $rank = static fn (Finding $f): int => (int) array_search($f->state, State::cases(), true);
@@ -57,7 +57,7 @@ final readonly class Findings
     public function found(Readings $readings, Side $side): array
     {
         return array_values(
-            array_filter($this->of($readings, $side), static fn (Finding $f): bool => $f->isFound()),
+            array_filter($this->for($readings, $side), static fn (Finding $f): bool => $f->isFound()),
         );
     }
 }

@@ -83,7 +83,7 @@ final readonly class HandState
         $lags = [];
         foreach (Digit::fingers() as $digit) {
             foreach (
-                FingerMotion::of(
+                FingerMotion::from(
                     $this->readings,
                     $this->side,
                     $digit,

@@ -56,7 +56,7 @@ final readonly class PartFindings
             $this->hand->side,
             $state,
             $found
-                ? new Phrase('limit.intrinsics.title_of', ['fingers' => Joint::Comma->of($tight)])
+                ? new Phrase('limit.intrinsics.title_of', ['fingers' => Joint::Comma->joining($tight)])
                 : new Phrase('limit.intrinsics.title'),
             because: $because,
             needs: $found ? [] : $needs,

@@ -22,7 +22,7 @@ final readonly class ToneFindings
     }
 
     /** Null where nothing of the group was measured and no grade speaks of tone. */
-    public function of(ToneGroup $group): ?Finding
+    public function for(ToneGroup $group): ?Finding
     {
         $slow = $this->hand->number('slow_angle', $group->value);
         $catch = $this->hand->number('catch_angle', $group->value);

@@ -31,7 +31,7 @@ final readonly class GuidedInk
     }
 
     /** Null when nothing was drawn that takes time. */
-    public static function of(Sheet $sheet, Guide $guide): ?self
+    public static function from(Sheet $sheet, Guide $guide): ?self
     {
         $halfWidth = self::HALF_WIDTH_MM * ($sheet->pixelsPerMm ?? self::USUAL_PIXELS_PER_MM);
         $squares = $off = $total = 0.0;
@@ -58,7 +58,7 @@ final readonly class GuidedInk
             100.0 * $off / $total,
             seconds: $sheet->seconds(),
             sampleHz: PathTremor::rateHz($sheet),
-            tremor: PathTremor::of($sheet),
+            tremor: PathTremor::from($sheet),
         );
     }
 }

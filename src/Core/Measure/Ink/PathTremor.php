@@ -20,7 +20,7 @@ final class PathTremor
     private const EVEN_HZ = 100.0;
 
     /** Null when the screen was not calibrated or gave fewer than 60 samples a second. */
-    public static function of(Sheet $sheet): ?Steadiness
+    public static function from(Sheet $sheet): ?Steadiness
     {
         $rate = self::rateHz($sheet);
         // Screens that deliver 60 a second report 16 or 17 ms: the check allows for that rounding.
@@ -37,7 +37,7 @@ final class PathTremor
 
         return [] === $stretches
             ? null
-            : Steadiness::of(new Trace(self::EVEN_HZ, $stretches), Signal::Velocity);
+            : Steadiness::from(new Trace(self::EVEN_HZ, $stretches), Signal::Velocity);
     }
 
     /** Samples a second while the pointer was down. */

@@ -27,7 +27,7 @@ final readonly class PatternInk
     ) {
     }
 
-    public static function of(Sheet $sheet): self
+    public static function from(Sheet $sheet): self
     {
         $heights = [];
         foreach ($sheet->strokes as $stroke) {

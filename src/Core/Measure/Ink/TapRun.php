@@ -29,7 +29,7 @@ final readonly class TapRun
      * @param list<array{float, int|null}> $taps milliseconds from the first tap, and the circle that was hit: 0,
      *     1 or null
      */
-    public static function of(array $taps, float $seconds = self::SECONDS): self
+    public static function from(array $taps, float $seconds = self::SECONDS): self
     {
         usort($taps, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
         $taps = array_values(
@@ -75,6 +75,6 @@ final readonly class TapRun
             $taps[] = [$touch->ms - $start, $hit];
         }
 
-        return self::of($taps);
+        return self::from($taps);
     }
 }

@@ -17,7 +17,7 @@ final readonly class WordInk
     ) {
     }
 
-    public static function of(Sheet $sheet): ?self
+    public static function from(Sheet $sheet): ?self
     {
         $bounds = $sheet->bounds();
         if (null === $bounds) {

@@ -23,7 +23,7 @@ final readonly class Spectrum
     }
 
     /** Null when no stretch is as long as one window. */
-    public static function of(Trace $trace): ?self
+    public static function from(Trace $trace): ?self
     {
         $length = (int) round(self::WINDOW_SECONDS * $trace->rateHz);
         $padded = 2;

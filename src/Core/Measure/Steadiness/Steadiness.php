@@ -32,9 +32,9 @@ final readonly class Steadiness
     ) {
     }
 
-    public static function of(Trace $trace, Signal $signal = Signal::Acceleration): self
+    public static function from(Trace $trace, Signal $signal = Signal::Acceleration): self
     {
-        $spectrum = Spectrum::of($trace);
+        $spectrum = Spectrum::from($trace);
         if (null === $spectrum || $spectrum->windows < self::FEWEST_WINDOWS) {
             return new self($signal, $spectrum, $trace->seconds(), null, rms: null);
         }

@@ -89,7 +89,7 @@ final readonly class SteadyingTrial
         $analysed = array_map(
             static fn (array $list): array => array_values(
                 array_filter(
-                    array_map(static fn (Trace $t): Steadiness => Steadiness::of($t), $list),
+                    array_map(static fn (Trace $t): Steadiness => Steadiness::from($t), $list),
                     static fn (Steadiness $s): bool => !$s->isTooShort(),
                 ),
             ),

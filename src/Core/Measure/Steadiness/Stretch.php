@@ -20,7 +20,7 @@ final readonly class Stretch
     }
 
     /** @param list<array{float, float, float}> $samples */
-    public static function of(array $samples): self
+    public static function from(array $samples): self
     {
         return new self(
             array_column($samples, 0),

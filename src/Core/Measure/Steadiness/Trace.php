@@ -35,7 +35,7 @@ final readonly class Trace
                 continue;
             }
             if (null !== $last && $at - $last > 2.5 * $step) {
-                $stretches[] = Stretch::of($axes);
+                $stretches[] = Stretch::from($axes);
                 $axes = [];
             } elseif (null !== $last) {
                 $gaps[] = $at - $last;
@@ -44,7 +44,7 @@ final readonly class Trace
             $last = $at;
         }
         if ([] !== $axes) {
-            $stretches[] = Stretch::of($axes);
+            $stretches[] = Stretch::from($axes);
         }
         $mean = [] === $gaps ? $step : array_sum($gaps) / \count($gaps);
         if (abs($mean - $step) > 0.05 * $step) {

@@ -27,7 +27,7 @@ final readonly class TightHandOpensMore implements SittingRule
 
     public function broken(array $items): array
     {
-        $balance = Balance::of($items);
+        $balance = Balance::from($items);
         $enough = self::BALANCE * $balance->flexionSeconds - self::ROUNDING;
         if (!$this->tightHandGrips($items) || $balance->extensionSeconds >= $enough) {
             return [];

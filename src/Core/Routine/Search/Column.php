@@ -22,7 +22,7 @@ final readonly class Column
      * @param int         $gives  bits of what is done before
      * @param int         $reach  bits of what can be done before
      */
-    public static function of(
+    public static function from(
         array $stages,
         PriceSet $set,
         int $gives,

@@ -109,7 +109,7 @@ final class Compiler
             $heavy |= $this->bit('group', $group);
         }
         $area = $this->objective->areaOf($item);
-        $balance = Balance::of([$item]);
+        $balance = Balance::from([$item]);
 
         return new Step(
             $item,

@@ -34,7 +34,7 @@ final readonly class PriceSet
         $this->later = $later; // stages run down, so that the last one after a given stage holds the whole sum
     }
 
-    public function of(int $seconds, int $effort, int $items): float
+    public function for(int $seconds, int $effort, int $items): float
     {
         return $this->perSecond * $seconds + $this->perEffort * $effort + $this->perItem * $items;
     }

@@ -195,7 +195,7 @@ final class Prices
         );
         $shared = $this->shared->open($stage, $state->keys, $reach);
         for ($i = 0; $i < (null === $start ? self::STEPS : self::STEPS_ON); ++$i) {
-            $column = Column::of($this->stages, $set, $gives, $reach, downTo: $stage);
+            $column = Column::from($this->stages, $set, $gives, $reach, downTo: $stage);
             $bound = $column->gain
                 + $this->shared->gain($shared, 0, $set)
                 + $set->perSecond * $left[0]

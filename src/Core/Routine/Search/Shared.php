@@ -105,7 +105,7 @@ final class Shared
             if (0 === ($open & $bit)) {
                 continue;
             }
-            $net = $worth - $set->of($seconds, $effort, 1);
+            $net = $worth - $set->for($seconds, $effort, 1);
             $sum += max(0.0, $net);
             if (0 === ($areas & $area)) {
                 $ofAreas[$area] = max($ofAreas[$area] ?? 0.0, $ofArea + min(0.0, $net));
@@ -124,7 +124,7 @@ final class Shared
     {
         $sum = [0, 0, 0];
         foreach ($this->items as $bit => [$worth, , $seconds, $effort]) {
-            if (0 !== ($open & $bit) && $worth > $set->of($seconds, $effort, 1)) {
+            if (0 !== ($open & $bit) && $worth > $set->for($seconds, $effort, 1)) {
                 $sum = [$sum[0] + $seconds, $sum[1] + $effort, $sum[2] + 1];
             }
         }
