@@ -131,6 +131,20 @@ final class BuilderTest extends TestCase
         );
     }
 
+    public function testThePartOfASittingThatCannotBeHadIsNamed(): void
+    {
+        $client = ['conditions' => ['spasticity'], 'affected' => ['right'], 'unaffected' => ['left']];
+        $why = $this->whyNothing(Cases::changed('tight-hand', ['client' => $client]));
+
+        self::assertStringStartsWith('No routine can be made: ', $why);
+        self::assertStringContainsString('No closing item is allowed', $why);
+        self::assertStringNotContainsString('nothing_fits', $why);
+        $minutes = $this->whyNothing(
+            Cases::changed('tight-hand', ['limits' => ['minutes' => 5], 'client' => $client]),
+        );
+        self::assertStringContainsString('No closing item is allowed', $minutes);
+    }
+
     private function whyNothing(CaseFile $case): string
     {
         try {
