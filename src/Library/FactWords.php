@@ -11,7 +11,7 @@ use HandGarden\Core\Measure\Unit;
 use HandGarden\Web\Wording;
 
 /** Names what a condition asks for. */
-final readonly class FactWords
+final class FactWords
 {
     private const OF_A_RUNG = ['stands', 'met', 'tryout', 'helper_signed'];
     private const WITH_WORDS_OF_ITS_OWN = [
@@ -24,13 +24,21 @@ final readonly class FactWords
         'supervised',
     ];
 
+    /** @var array<string, string> one page names the same facts hundreds of times */
+    private array $names = [];
+
     public function __construct(
-        private CatalogueStore $store,
-        private Wording $wording,
+        private readonly CatalogueStore $store,
+        private readonly Wording $wording,
     ) {
     }
 
     public function name(string $code, ?string $argument): string
+    {
+        return $this->names[$code.'|'.$argument] ??= $this->named($code, $argument);
+    }
+
+    private function named(string $code, ?string $argument): string
     {
         $plain = str_replace('_', ' ', (string) $argument);
 

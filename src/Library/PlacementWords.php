@@ -18,21 +18,38 @@ use HandGarden\Core\Words\Joint;
 use HandGarden\Web\Wording;
 
 /** Says what a placement found. */
-final readonly class PlacementWords
+final class PlacementWords
 {
+    /** @var array<string, string> rungs of a ladder share most of what is asked of a hand */
+    private array $said = [];
+
     public function __construct(
-        private CatalogueStore $store,
-        private Wording $wording,
-        private FactWords $facts,
+        private readonly CatalogueStore $store,
+        private readonly Wording $wording,
+        private readonly FactWords $facts,
     ) {
     }
 
     /** One fact: 'Wrist held up: 4 s, needs at least 5 s'. */
     public function finding(Finding $finding, Side $placed): string
     {
-        $atom = $finding->atom;
         $isOwn = $finding->side === $placed
-            || !$this->store->get()->vocabulary->isSided($atom->code);
+            || !$this->store->get()->vocabulary->isSided($finding->atom->code);
+        $found = $finding->found;
+        $key = serialize([
+            (string) $finding->atom,
+            \is_float($found) ? (string) $found : $found,
+            $finding->truth,
+            $finding->negated,
+            $isOwn ? null : $finding->side,
+        ]);
+
+        return $this->said[$key] ??= $this->saidOf($finding, $isOwn);
+    }
+
+    private function saidOf(Finding $finding, bool $isOwn): string
+    {
+        $atom = $finding->atom;
         $whose = $isOwn ? '' : $this->wording->word('finding.whose', ['side' => $finding->side->value]);
         $name = 'tryout' === $atom->code
             ? $this->wording->word(

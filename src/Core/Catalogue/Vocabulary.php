@@ -37,6 +37,12 @@ final readonly class Vocabulary
     /** @var array<string, Observation> */
     private array $observations;
 
+    /** @var array<string, bool> whether a fact is of one hand, by its code; rules ask thousands of times a page */
+    private array $sided;
+
+    /** @var array<string, true> by code of the reading */
+    private array $shortLived;
+
     /**
      * @param list<CheckList>        $lists
      * @param list<StrongerEvidence> $evidence
@@ -48,13 +54,22 @@ final readonly class Vocabulary
         public array $evidence,
         public array $gates,
     ) {
-        $byCode = [];
+        $byCode = $shortLived = [];
+        $sided = array_fill_keys([...array_keys($kinds->derived), ...self::OF_A_HAND], true);
         foreach ($lists as $list) {
             foreach ($list->observations as $observation) {
                 $byCode[$observation->code] = $observation;
+                $sided[$observation->code] = $observation->sided;
+                $shortLived += $observation->isShortLived ? [$observation->code => true] : [];
             }
         }
+        foreach ($kinds->all() as $kind) {
+            $sided += array_fill_keys(array_column($kind->answers, 'code'), $kind->sided);
+            $shortLived += $kind->isShortLived ? [$kind->code => true] : [];
+        }
         $this->observations = $byCode;
+        $this->sided = $sided;
+        $this->shortLived = $shortLived;
     }
 
     /** @return list<string> every word that a condition may use */
@@ -76,9 +91,7 @@ final readonly class Vocabulary
     /** Facts about the body or about two hands meeting have no side. */
     public function isSided(string $code): bool
     {
-        return $this->observations[$code]->sided
-            ?? $this->kinds->behind($code)->sided
-            ?? (isset($this->kinds->derived[$code]) || \in_array($code, self::OF_A_HAND, true));
+        return $this->sided[$code] ?? false;
     }
 
     /** Whether there is something to measure, to look at or to try; other words follow from the plan and the people. */
@@ -90,9 +103,7 @@ final readonly class Vocabulary
     /** Whether it changes within days, so that a reading counts for less long. */
     public function isShortLived(string $readingCode): bool
     {
-        return $this->observations[$readingCode]->isShortLived
-            ?? $this->kinds->find($readingCode)->isShortLived
-            ?? false;
+        return isset($this->shortLived[$readingCode]);
     }
 
     public function secondsToTake(string $code): int
