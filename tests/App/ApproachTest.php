@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
+use HandGarden\Account\Clinic;
+use HandGarden\Account\Role;
+use HandGarden\Core\Approach\Question;
 use HandGarden\Planning\ApproachChoice;
+use HandGarden\Tests\Core\Said;
 use Symfony\Component\DomCrawler\Crawler;
 
 final class ApproachTest extends OdalysTestCase
@@ -57,5 +61,55 @@ final class ApproachTest extends OdalysTestCase
             ['question' => 'amount', 'school' => 'b', 'note' => 'comes from far away'],
         );
         self::assertSame(4, $trained());
+    }
+
+    public function testWhatIsChosenIsSaidWithTheItemsItConcerns(): void
+    {
+        $path = '/clients/'.$this->odalys->id;
+        $this->post($path.'/routine/suggest', []);
+        $this->browser->request('GET', $path.'/routine');
+        self::assertStringContainsString(
+            'A trick movement is allowed here so that it starts',
+            $this->shown(),
+        );
+        $this->post(
+            $path.'/approaches',
+            ['question' => 'tricks', 'school' => 'b', 'note' => 'She relearns them too fast'],
+        );
+        $this->post($path.'/routine/suggest', []);
+        $this->browser->request('GET', $path.'/routine');
+        self::assertStringContainsString('No trick movements, on this rung either', $this->shown());
+        self::assertStringNotContainsString('A trick movement is allowed', $this->shown());
+
+        $this->browser->request('GET', $path.'/approaches');
+        self::assertSelectorTextContains('#tricks', 'Chosen: She relearns them too fast');
+        self::assertSelectorTextContains(
+            '#tricks',
+            'Default would be: The task can start; the next rung withdraws it.',
+        );
+    }
+
+    public function testEveryQuestionIsAskedInWordsWithBothSchoolsAndWhatChoosingChanges(): void
+    {
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/approaches');
+        $page = html_entity_decode($this->shown());
+        foreach (Question::cases() as $question) {
+            foreach (['asks', 'a', 'b', 'effect'] as $part) {
+                $words = Said::wording()->word('approach.'.$question->value.'.'.$part);
+                self::assertStringContainsString($words, $page, $question->value.' '.$part);
+            }
+        }
+        self::assertStringNotContainsString('approach.', $page, 'no code is shown');
+        self::assertStringNotContainsString('approach_default', $page);
+    }
+
+    public function testAnAssistantChoosesNothing(): void
+    {
+        $clinic = $this->entities->find(Clinic::class, $this->odalys->clinicId);
+        self::assertNotNull($clinic);
+        $this->signIn($this->staff($clinic, Role::Assistant));
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/approaches');
+
+        $this->assertStatus(403);
     }
 }

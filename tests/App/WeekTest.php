@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
+use HandGarden\Account\Clinic;
+use HandGarden\Account\Role;
 use HandGarden\Planning\WeekTimes;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 
@@ -65,6 +67,39 @@ final class WeekTest extends OdalysTestCase
     {
         $this->upload('Dentist on Monday');
         $this->assertStatus(422);
+        self::assertCount(0, $this->entities->getRepository(WeekTimes::class)->findAll());
+    }
+
+    public function testWhatDoesNotFitIntoADayIsNamedAndTheDayStays(): void
+    {
+        $this->upload(
+            "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\n"
+                ."DTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:20260105\nRRULE:FREQ=DAILY\n"
+                ."END:VEVENT\nEND:VCALENDAR\n",
+        );
+        $crawler = $this->browser->request('GET', $this->path('?of=2026-01-08'));
+
+        self::assertStringContainsString(
+            '0 of 5 training days have room for the whole sitting',
+            $this->shown(),
+        );
+        self::assertCount(7, $crawler->filter('.week > section'));
+        foreach ($crawler->filter('.week > section') as $day) {
+            self::assertStringContainsString('No free time that is long enough.', $day->textContent);
+        }
+        self::assertStringNotContainsString('week.', $crawler->filter('main')->text(), 'no code is shown');
+    }
+
+    public function testAnAssistantReadsTheWeekAndChangesNothing(): void
+    {
+        $clinic = $this->entities->find(Clinic::class, $this->odalys->clinicId);
+        self::assertNotNull($clinic);
+        $this->signIn($this->staff($clinic, Role::Assistant));
+        $this->browser->request('GET', $this->path(''));
+        $this->assertStatus(200);
+        $this->post($this->path(''), ['helper_hours' => 'Mon-Sat 8:00-12:00']);
+
+        $this->assertStatus(403);
         self::assertCount(0, $this->entities->getRepository(WeekTimes::class)->findAll());
     }
 
