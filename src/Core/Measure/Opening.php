@@ -16,7 +16,7 @@ final readonly class Opening
      */
     public const CLOSED_DEGREES = 270.0;
 
-    /** Opening that is enough to get round an object; default, clinic setting. */
+    /** Opening that is enough to get round an object; a default that no page sets yet. */
     public const FUNCTIONAL_PERCENT = 40.0;
 
     public static function fromDeficits(float $sumDegrees): float

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress;
 
-/** Defaults of the progress rules; every one is a clinic setting. */
+/** Defaults of the progress rules, from practice; no page sets them yet. See docs/sources.md. */
 final readonly class ProgressSettings
 {
     public function __construct(

@@ -253,6 +253,7 @@ final readonly class Builder
 
     private static function noneOf(SittingRole $role, Placements $placements): Phrase
     {
+        $part = SittingRole::WarmUp === $role ? 'start' : 'end';
         $near = [];
         foreach ($placements->ladders as $placed) {
             $next = $placed->next;
@@ -264,9 +265,11 @@ final readonly class Builder
             }
         }
 
-        return new Phrase(
-            [] === $near ? 'nothing_fits.none_fits' : 'nothing_fits.none_allowed',
-            ['part' => SittingRole::WarmUp === $role ? 'start' : 'end'] + ([] === $near ? [] : ['near' => Joint::Semicolon->joining($near)]),
-        );
+        return [] === $near
+            ? new Phrase('nothing_fits.none_fits', ['part' => $part])
+            : new Phrase(
+                'nothing_fits.none_allowed',
+                ['part' => $part, 'near' => Joint::Semicolon->joining($near)],
+            );
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
-/** What a sitting may take; all defaults are clinic settings. */
+/** What a sitting may take. Minutes are the client's or the clinic's; the other defaults no page sets yet. */
 final readonly class Limits
 {
     public const SET_UP_SECONDS = 20;

@@ -10,7 +10,7 @@ use HandGarden\Core\Words\Phrase;
 
 /**
  * The smallest difference that is more than error of measurement: SRD = 1.96 x sqrt(2) x SEM. SEM is the client's own
- * once there are enough repeats, and never below what the default implies; before that the default (clinic setting).
+ * once there are enough repeats, and never below what the default implies; before that the default.
  */
 final readonly class RealDifference
 {
