@@ -10,6 +10,9 @@ use PHPUnit\Framework\TestCase;
 /** One thought a line, held for every file. */
 final class AirTest extends TestCase
 {
+    /** Signing in and out can be done twice. */
+    private const SIGNING = ['sign-in.html.twig', 'base.html.twig'];
+
     private static ?Air $air = null;
 
     public function testALineOfCodeHoldsOneThought(): void
@@ -66,6 +69,26 @@ final class AirTest extends TestCase
                 );
             }
         }
+    }
+
+    /** Sent twice, done once: a form that changes something says who it is. */
+    public function testEveryFormThatChangesSomethingCarriesAnIdOfItsOwn(): void
+    {
+        $without = [];
+        foreach (Air::files('twig', self::inProject('templates')) as $file) {
+            preg_match_all(
+                '/<form[^>]*method="post".*?<\\/form>/s',
+                (string) file_get_contents($file),
+                $forms,
+            );
+            foreach ($forms[0] as $form) {
+                if (1 !== preg_match('/\.token\(\)|\bform_\.token|request_id\(\)|\{\{ common \}\}/', $form)) {
+                    $without[] = basename($file);
+                }
+            }
+        }
+
+        self::assertSame([], array_values(array_diff($without, self::SIGNING)));
     }
 
     public function testNoTernaryStandsInATernary(): void
