@@ -8,11 +8,11 @@ use HandGarden\Assessment\Visit;
 use HandGarden\Client\CautionsView;
 use HandGarden\Planning\LadderView;
 use HandGarden\Sitting\SittingLine;
+use Twig\Markup;
 
 /**
  * Everything the overview of one client shows.
  *
- * @phpstan-type Stem array{key: string, name: string, side: string, state: string, words: string, shapes: list<string>}
  * @phpstan-type Measured array{
  *     id: string,
  *     label: string,
@@ -28,7 +28,7 @@ final readonly class ClientCard
     /**
      * @param list<array{side: string, affected: bool, active: ?string, passive: ?string}> $hands
      * @param list<array{ladder: LadderView, hands: string}> $ladders
-     * @param list<array{strand: string, label: string, stems: list<Stem>}> $map every strand with its ladders
+     * @param Markup                $map      every strand with its ladders, drawn
      * @param array<string, int>    $ahead    how many other ladders there are, by what they wait for
      * @param array<string, int>    $waiting  proposals by kind
      * @param list<SittingLine>     $sittings newest first
@@ -41,7 +41,7 @@ final readonly class ClientCard
         public ?string $goal,
         public array $hands,
         public array $ladders,
-        public array $map,
+        public Markup $map,
         public array $ahead,
         public array $waiting,
         public array $sittings,

@@ -26,6 +26,8 @@ use HandGarden\Progress\OpenProposals;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 use Symfony\Contracts\Cache\CacheInterface;
+use Twig\Environment;
+use Twig\Markup;
 
 /**
  * Makes the overview of a client and keeps it while nothing it rests on has changed: the caseload counts the changes
@@ -43,6 +45,7 @@ final readonly class ClientCards
         private OpenProposals $open,
         private SittingRepository $sittings,
         private Cautions $cautions,
+        private Environment $twig,
         private PlacementViews $views,
         private ClinicRepository $clinics,
         private Clock $clock,
@@ -109,7 +112,10 @@ final readonly class ClientCards
                     ),
                 ),
             ),
-            map: self::map($ladders),
+            map: new Markup($this->twig->render(
+                'Planning/_map.html.twig',
+                ['map' => self::map($ladders), 'client' => $client],
+            ), 'UTF-8'),
             ahead: array_count_values(
                 array_map(
                     static fn (array $row): string => $row['ladder']->state,

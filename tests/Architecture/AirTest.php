@@ -82,7 +82,10 @@ final class AirTest extends TestCase
                 $forms,
             );
             foreach ($forms[0] as $form) {
-                if (1 !== preg_match('/\.token\(\)|\bform_\.token|request_id\(\)|\{\{ common \}\}/', $form)) {
+                if (1 !== preg_match(
+                    '/\.token\(\)|\bform_\.token|request_id\(\)|\{\{ common \}\}/',
+                    $form,
+                )) {
                     $without[] = basename($file);
                 }
             }
