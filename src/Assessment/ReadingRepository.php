@@ -46,6 +46,8 @@ final class ReadingRepository implements ResetInterface
             source, by_staff_id FROM newest JOIN reading USING (id)';
 
     /** Hops from one day to the next, so that a day costs the same with one reading as with a hundred. */
+    private const COLUMNS = 'code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position,
+        medication, source, by_staff_id';
     private const DAYS = 'WITH RECURSIVE measured AS (
             (
                 SELECT r.on_day FROM reading r
@@ -166,6 +168,27 @@ final class ReadingRepository implements ResetInterface
     }
 
     /**
+     * What was known on a day: the newest of each thing that was measured in the weeks before it, which the database
+     * picks out, however often a hand was measured.
+     */
+    public function asOf(Client $client, \DateTimeImmutable $day, int $lookBackDays): Readings
+    {
+        return new Readings($this->read(
+            'SELECT DISTINCT ON (code, side, mode, argument) '.self::COLUMNS.' FROM reading
+             WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL
+                AND on_day <= ? AND on_day >= ?
+             ORDER BY code, side, mode, argument, on_day DESC, at DESC, id DESC',
+            [
+                $client->id,
+                $client->clinicId,
+                $day->format('Y-m-d'),
+                $day->modify('-'.$lookBackDays.' days')->format('Y-m-d'),
+            ],
+            array_fill(0, 4, ParameterType::STRING),
+        ));
+    }
+
+    /**
      * Everything that counts since a day, oldest first, in one query.
      *
      * @param list<string> $codes empty: every code
@@ -192,15 +215,28 @@ final class ReadingRepository implements ResetInterface
      */
     private function standing(Client $client, string $condition, array $values, array $types): array
     {
-        $rows = $this->entities->getConnection()->executeQuery(
-            'SELECT code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position, medication,
-                source, by_staff_id FROM reading
+        return $this->read(
+            'SELECT '.self::COLUMNS.' FROM reading
              WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL
                 AND '.$condition.' ORDER BY on_day, at, id',
             [$client->id, $client->clinicId, ...$values],
             [ParameterType::STRING, ParameterType::STRING, ...$types],
-        )->fetchAllAssociative();
+        );
+    }
 
+    /**
+     * @param list<string|list<string>>              $values
+     * @param list<ParameterType|ArrayParameterType> $types
+     *
+     * @return list<Reading>
+     */
+    private function read(string $query, array $values, array $types): array
+    {
+        $rows = $this->entities->getConnection()->executeQuery(
+            $query,
+            $values,
+            $types,
+        )->fetchAllAssociative();
         $days = $taken = []; // thousands of rows share a few days and circumstances
         $readings = [];
         foreach ($rows as $values) {

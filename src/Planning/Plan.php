@@ -9,8 +9,6 @@ use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Measure\Reading;
-use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\PlacementChange;
@@ -63,21 +61,15 @@ final class Plan implements ResetInterface
     public function changes(Client $client): ?array
     {
         $today = $this->clock->today($client->zone);
-        $history = $this->readings->since(
-            $client,
-            $today->modify('-'.(2 * KnownFacts::DAYS).' days'),
-        );
-        $days = array_values(
-            array_unique(
-                array_map(static fn (Reading $r): string => $r->on->format('Y-m-d'), $history),
-            ),
-        );
+        $days = $this->readings->days($client, $today->modify('-'.(2 * KnownFacts::DAYS).' days'));
         $before = $days[\count($days) - 2] ?? null;
         if (null === $before) {
             return null;
         }
         $since = new \DateTimeImmutable($before, new \DateTimeZone('UTC'));
-        $facts = $this->facts($client)->withReadings((new Readings($history))->until($since));
+        $facts = $this->facts($client)->withReadings(
+            $this->readings->asOf($client, $since, KnownFacts::DAYS),
+        );
 
         return [
             'since' => $since,

@@ -57,11 +57,6 @@ final readonly class Readings
         return array_values(array_map(static fn (array $list): Reading => $list[0], $this->byKey));
     }
 
-    public function until(\DateTimeImmutable $day): self
-    {
-        return $this->where(static fn (Reading $r): bool => $r->on <= $day);
-    }
-
     public function since(\DateTimeImmutable $day): self
     {
         return $this->where(static fn (Reading $r): bool => $r->on >= $day);
