@@ -83,3 +83,25 @@ test('what comes after a while does not come when all is over', async () => {
   await wait(30);
   expect(came).toBe(0);
 });
+
+test('a timer that came, or was ended, is not held', async () => {
+  const running = new Running();
+  let rounds = 0;
+  await new Promise((done) => {
+    const again = () => {
+      rounds += 1;
+      if (rounds < 20) running.after(again, 0);
+      else done();
+    };
+    again();
+  });
+  expect(running.timers).toBe(0);
+
+  const stop = running.every(() => {}, 1000);
+  running.resting(() => {}, 1000).begin();
+  expect(running.timers).toBe(2);
+  stop();
+  expect(running.timers).toBe(1);
+  running.stop();
+  expect(running.timers).toBe(0);
+});

@@ -4,6 +4,14 @@
 export class Running {
   #ends = new AbortController();
 
+  /** @type {Set<() => void>} how each timer that runs is ended */
+  #timers = new Set();
+
+  /** How many timers run. */
+  get timers() {
+    return this.#timers.size;
+  }
+
   /** Of every listener, so that it ends with the rest. */
   get signal() {
     return this.#ends.signal;
@@ -28,16 +36,13 @@ export class Running {
    * @param {number} milliseconds
    */
   resting(act, milliseconds) {
-    /** @type {ReturnType<typeof setTimeout>|undefined} */
-    let timer;
-    const stop = () => clearTimeout(timer);
-    this.signal.addEventListener('abort', stop);
+    let stop = () => {};
     return {
       begin: () => {
         stop();
-        if (!this.isOver) timer = setTimeout(act, milliseconds);
+        if (!this.isOver) stop = this.after(act, milliseconds);
       },
-      stop,
+      stop: () => stop(),
     };
   }
 
@@ -48,19 +53,38 @@ export class Running {
    */
   every(act, milliseconds) {
     const timer = setInterval(act, milliseconds);
-    const stop = () => clearInterval(timer);
-    this.signal.addEventListener('abort', stop);
-    return stop;
+    return this.#held(() => clearInterval(timer));
   }
 
   /**
    * @param {() => void} act
    * @param {number} milliseconds
+   * @returns {() => void} ends it before it comes
    */
   after(act, milliseconds) {
-    const timer = setTimeout(act, milliseconds);
-    this.signal.addEventListener('abort', () => clearTimeout(timer));
+    const timer = setTimeout(() => {
+      stop();
+      act();
+    }, milliseconds);
+    const stop = this.#held(() => clearTimeout(timer));
+    return stop;
   }
 
-  stop = () => this.#ends.abort();
+  stop = () => {
+    this.#ends.abort();
+    for (const end of [...this.#timers]) end();
+  };
+
+  /**
+   * Held only while the timer runs: a page that asks eight times a second would else collect them for hours.
+   * @param {() => void} end
+   */
+  #held(end) {
+    const stop = () => {
+      this.#timers.delete(stop);
+      end();
+    };
+    this.#timers.add(stop);
+    return stop;
+  }
 }
