@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
-use HandGarden\Account\Clinic;
 use HandGarden\Account\Role;
 use HandGarden\Core\Approach\Question;
 use HandGarden\Planning\ApproachChoice;
@@ -105,9 +104,7 @@ final class ApproachTest extends OdalysTestCase
 
     public function testAnAssistantChoosesNothing(): void
     {
-        $clinic = $this->entities->find(Clinic::class, $this->odalys->clinicId);
-        self::assertNotNull($clinic);
-        $this->signIn($this->staff($clinic, Role::Assistant));
+        $this->signIn($this->staff($this->quayside(), Role::Assistant));
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/approaches');
 
         $this->assertStatus(403);

@@ -62,7 +62,7 @@ final class AuditTest extends OdalysTestCase
 
     public function testWhatIsRefusedIsNotWrittenAsDone(): void
     {
-        $this->signIn($this->staff($this->clinicOfOdalys(), Role::Assistant));
+        $this->signIn($this->staff($this->quayside(), Role::Assistant));
         $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
         $this->assertStatus(403);
 
@@ -86,7 +86,7 @@ final class AuditTest extends OdalysTestCase
 
     public function testTwoPeopleAreTwoActors(): void
     {
-        $assistant = $this->staff($this->clinicOfOdalys(), Role::Assistant);
+        $assistant = $this->staff($this->quayside(), Role::Assistant);
         $this->browser->request('GET', '/clients/'.$this->odalys->id);
         $this->signIn($assistant);
         $this->browser->request('GET', '/clients/'.$this->odalys->id);
@@ -95,14 +95,6 @@ final class AuditTest extends OdalysTestCase
             [$this->therapist->id, $assistant->id],
             array_map(static fn (AuditLine $line): string => $line->actorId, $this->lines()),
         );
-    }
-
-    private function clinicOfOdalys(): \HandGarden\Account\Clinic
-    {
-        return $this->entities->find(
-            \HandGarden\Account\Clinic::class,
-            $this->odalys->clinicId,
-        ) ?? self::fail();
     }
 
     /** @return list<AuditLine> oldest first */

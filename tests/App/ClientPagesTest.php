@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
-use HandGarden\Account\Clinic;
 use HandGarden\Account\Role;
 use HandGarden\Client\ClientPages;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -23,8 +22,7 @@ final class ClientPagesTest extends OdalysTestCase
     #[DataProvider('roles')]
     public function testEachLinkOpensAndEachPageShowsTheSameLinks(Role $role): void
     {
-        $clinic = $this->entities->find(Clinic::class, $this->odalys->clinicId);
-        self::assertNotNull($clinic);
+        $clinic = $this->quayside();
         $this->signIn($this->staff($clinic, $role));
         $links = $this->links('/clients/'.$this->odalys->id);
         self::assertGreaterThanOrEqual(7, \count($links));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
+use HandGarden\Account\Clinic;
 use HandGarden\Account\Staff;
 use HandGarden\Client\Client;
 
@@ -13,6 +14,15 @@ abstract class OdalysTestCase extends GardenTestCase
     protected Staff $therapist;
 
     protected Client $odalys;
+
+    /** The clinic of the client, for a second person to sign in. */
+    protected function quayside(): Clinic
+    {
+        $clinic = $this->entities->find(Clinic::class, $this->odalys->clinicId);
+        self::assertNotNull($clinic);
+
+        return $clinic;
+    }
 
     protected function setUp(): void
     {

@@ -27,8 +27,7 @@ final class SittingTest extends OdalysTestCase
     {
         $this->signIn(
             $this->staff(
-                $this->entities->find(\HandGarden\Account\Clinic::class, $this->odalys->clinicId)
-                    ?? self::fail(),
+                $this->quayside(),
                 Role::Assistant,
             ),
         );

@@ -67,8 +67,7 @@ final class VisitTest extends OdalysTestCase
     public function testADraftBelongsToOnePerson(): void
     {
         $this->post($this->path('/measure/figures'), ['m' => ['grip_kg:right:-:-' => '7']]);
-        $clinic = $this->entities->find(\HandGarden\Account\Clinic::class, $this->odalys->clinicId);
-        self::assertNotNull($clinic);
+        $clinic = $this->quayside();
         $this->signIn($this->staff($clinic));
         $this->browser->request('GET', $this->path('/measure?set=dexterity'));
 
@@ -134,8 +133,7 @@ final class VisitTest extends OdalysTestCase
 
     public function testAnAssistantReadsFindingsAndVisitsButSignsNothing(): void
     {
-        $clinic = $this->entities->find(\HandGarden\Account\Clinic::class, $this->odalys->clinicId);
-        self::assertNotNull($clinic);
+        $clinic = $this->quayside();
         $this->signIn($this->staff($clinic, Role::Assistant));
         $this->browser->request('GET', $this->path('/findings'));
         $this->assertStatus(200);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
-use HandGarden\Account\Clinic;
 use HandGarden\Account\Role;
 use HandGarden\Planning\WeekTimes;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
@@ -92,9 +91,7 @@ final class WeekTest extends OdalysTestCase
 
     public function testAnAssistantReadsTheWeekAndChangesNothing(): void
     {
-        $clinic = $this->entities->find(Clinic::class, $this->odalys->clinicId);
-        self::assertNotNull($clinic);
-        $this->signIn($this->staff($clinic, Role::Assistant));
+        $this->signIn($this->staff($this->quayside(), Role::Assistant));
         $this->browser->request('GET', $this->path(''));
         $this->assertStatus(200);
         $this->post($this->path(''), ['helper_hours' => 'Mon-Sat 8:00-12:00']);

@@ -65,7 +65,7 @@ final class Said
         return new FactWords(self::store(), self::wording());
     }
 
-    private static function store(): CatalogueStore
+    public static function store(): CatalogueStore
     {
         return self::$store ??= new CatalogueStore(
             Cases::root().'/catalogue',

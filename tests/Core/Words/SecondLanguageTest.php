@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\Core\Words;
 
-use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Proposer;
@@ -15,6 +14,7 @@ use HandGarden\Exchange\Case\CaseFile;
 use HandGarden\Library\FactWords;
 use HandGarden\Library\PlacementWords;
 use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Said;
 use HandGarden\Web\Wording;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -121,15 +121,10 @@ final class SecondLanguageTest extends TestCase
     private static function placement(): PlacementWords
     {
         if (null === self::$placement) {
-            $store = new CatalogueStore(
-                Cases::root().'/catalogue',
-                sys_get_temp_dir().'/hand-garden-second-'.getmypid(),
-                true,
-            );
             self::$placement = new PlacementWords(
-                $store,
+                Said::store(),
                 self::wording(),
-                new FactWords($store, self::wording()),
+                new FactWords(Said::store(), self::wording()),
             );
         }
 
