@@ -96,7 +96,7 @@ final readonly class MeasureForm
             || null === $kind
             || ($kind->sided && null === $parsed[1])
             || ($kind->hasMode && null === $parsed[2])
-            || (null === $parsed[3] && [] !== $kind->arguments && !$kind->mayBeTakenAtRest())
+            || (null === $parsed[3] && [] !== $kind->arguments && !$kind->mayBeTakenAtRest)
             || (null !== $parsed[3] && !\in_array($parsed[3], $kind->arguments, true))
         ) {
             return \sprintf('there is no measure "%s"', $key);

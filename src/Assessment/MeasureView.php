@@ -89,7 +89,7 @@ final readonly class MeasureView
     private static function takenAt(MeasureKind $kind): array
     {
         return match (true) {
-            $kind->mayBeTakenAtRest() => [null, ...$kind->arguments],
+            $kind->mayBeTakenAtRest => [null, ...$kind->arguments],
             [] === $kind->arguments => [null],
             default => $kind->arguments,
         };
@@ -259,7 +259,7 @@ final readonly class MeasureView
 
     private static function label(MeasureKind $kind, ?string $argument): string
     {
-        if ($kind->mayBeTakenAtRest()) {
+        if ($kind->mayBeTakenAtRest) {
             return null === $argument ? 'Wrist as it rests' : ucfirst(self::at($kind, $argument));
         }
         $end = $kind->isFlexionEnd ? ' bent' : ' straight';

@@ -23,6 +23,11 @@ use Symfony\Contracts\Service\ResetInterface;
 /** Readings and visits of one client. */
 final class ReadingRepository implements ResetInterface
 {
+    private const COLUMNS = 'code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position,
+        medication, source, by_staff_id';
+    /** Neither corrected nor taken back. */
+    private const STANDS = 'r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL';
+
     /**
      * Hops from one measured thing to the next, so that it costs the same after two hundred assessments as after
      * two.
@@ -31,35 +36,32 @@ final class ReadingRepository implements ResetInterface
             (
                 SELECT r.id, r.measured FROM reading r
                 WHERE r.client_id = :client AND r.clinic_id = :clinic
-                    AND r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL
+                    AND '.self::STANDS.'
                 ORDER BY r.measured DESC, r.on_day DESC, r.at DESC, r.id DESC LIMIT 1
             )
             UNION ALL
             SELECT hop.id, hop.measured FROM newest CROSS JOIN LATERAL (
                 SELECT r.id, r.measured FROM reading r
                 WHERE r.client_id = :client AND r.clinic_id = :clinic
-                    AND r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL AND r.measured < newest.measured
+                    AND '.self::STANDS.' AND r.measured < newest.measured
                 ORDER BY r.measured DESC, r.on_day DESC, r.at DESC, r.id DESC LIMIT 1
             ) hop
         )
-        SELECT id, code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position, medication,
-            source, by_staff_id FROM newest JOIN reading USING (id)';
+        SELECT id, '.self::COLUMNS.' FROM newest JOIN reading USING (id)';
 
     /** Hops from one day to the next, so that a day costs the same with one reading as with a hundred. */
-    private const COLUMNS = 'code, side, mode, argument, number, yes, word, on_day, by_eye, trials, position,
-        medication, source, by_staff_id';
     private const DAYS = 'WITH RECURSIVE measured AS (
             (
                 SELECT r.on_day FROM reading r
                 WHERE r.client_id = :client AND r.clinic_id = :clinic
-                    AND r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL AND r.on_day >= :since
+                    AND '.self::STANDS.' AND r.on_day >= :since
                 ORDER BY r.on_day LIMIT 1
             )
             UNION ALL
             SELECT hop.on_day FROM measured CROSS JOIN LATERAL (
                 SELECT r.on_day FROM reading r
                 WHERE r.client_id = :client AND r.clinic_id = :clinic
-                    AND r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL AND r.on_day > measured.on_day
+                    AND '.self::STANDS.' AND r.on_day > measured.on_day
                 ORDER BY r.on_day LIMIT 1
             ) hop
         )
@@ -77,8 +79,8 @@ final class ReadingRepository implements ResetInterface
     public function lastDay(Client $client): ?\DateTimeImmutable
     {
         $day = $this->entities->getConnection()->fetchOne(
-            'SELECT max(on_day) FROM reading
-                WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL',
+            'SELECT max(on_day) FROM reading r
+                WHERE client_id = ? AND clinic_id = ? AND '.self::STANDS,
             [$client->id, $client->clinicId],
         );
 
@@ -174,8 +176,8 @@ final class ReadingRepository implements ResetInterface
     public function asOf(Client $client, \DateTimeImmutable $day, int $lookBackDays): Readings
     {
         return new Readings($this->read(
-            'SELECT DISTINCT ON (code, side, mode, argument) '.self::COLUMNS.' FROM reading
-             WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL
+            'SELECT DISTINCT ON (code, side, mode, argument) '.self::COLUMNS.' FROM reading r
+             WHERE client_id = ? AND clinic_id = ? AND '.self::STANDS.'
                 AND on_day <= ? AND on_day >= ?
              ORDER BY code, side, mode, argument, on_day DESC, at DESC, id DESC',
             [
@@ -216,8 +218,8 @@ final class ReadingRepository implements ResetInterface
     private function standing(Client $client, string $condition, array $values, array $types): array
     {
         return $this->read(
-            'SELECT '.self::COLUMNS.' FROM reading
-             WHERE client_id = ? AND clinic_id = ? AND replaced_by_id IS NULL AND withdrawn_at IS NULL
+            'SELECT '.self::COLUMNS.' FROM reading r
+             WHERE client_id = ? AND clinic_id = ? AND '.self::STANDS.'
                 AND '.$condition.' ORDER BY on_day, at, id',
             [$client->id, $client->clinicId, ...$values],
             [ParameterType::STRING, ParameterType::STRING, ...$types],

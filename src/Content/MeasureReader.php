@@ -116,7 +116,7 @@ final readonly class MeasureReader
     {
         $node->only('code', 'label', 'group', 'unit', 'range', 'how', 'seconds', ...self::OPTIONAL);
         $code = $node->get('code')->string();
-        $at = $node->optional('at')?->only('is', 'of');
+        $at = $node->optional('at')?->only('is', 'of', 'or');
         $taken = $at?->get('is')->enum(TakenAt::class);
         [$min, $max] = self::range($node);
 
@@ -132,12 +132,13 @@ final readonly class MeasureReader
             sided: $node->optional('sided')?->bool() ?? true,
             arguments: null === $at ? [] : $this->arguments($at->get('of')),
             step: self::step($node->optional('step')),
-            lowerIsBetter: self::lowerIsBetter($node),
-            combine: 'best' === $node->optional('combine')?->string() ? Combine::Best : Combine::Mean,
+            lowerIsBetter: self::says($node, 'better', 'lower'),
+            combine: self::says($node, 'combine', 'best') ? Combine::Best : Combine::Mean,
             usualTrials: $node->optional('trials')?->int(1, 9) ?? 1,
             argumentLabels: TakenAt::Task === $taken ? $this->tasks : [],
             group: $node->get('group')->string(),
             takenAt: $taken,
+            mayBeTakenAtRest: null !== $at && self::says($at, 'or', 'at rest'),
             isByEye: self::is($node, 'by_eye'),
             isShortLived: self::is($node, 'short_lived'),
             answers: self::answers($code, $node->optional('answers')),
@@ -170,7 +171,7 @@ final readonly class MeasureReader
                         digit: $digit,
                         joint: $joint,
                         isFlexionEnd: 'flexion' === $name,
-                        lowerIsBetter: self::lowerIsBetter($end),
+                        lowerIsBetter: self::says($end, 'better', 'lower'),
                         group: $digit->value,
                     );
                 }
@@ -275,13 +276,14 @@ final readonly class MeasureReader
         };
     }
 
-    private static function lowerIsBetter(Node $node): bool
+    /** Whether the one word that may stand here stands here. */
+    private static function says(Node $node, string $key, string $word): bool
     {
-        $better = $node->optional('better')?->string();
+        $said = $node->optional($key)?->string();
 
-        return \in_array($better, [null, 'lower'], true)
-            ? 'lower' === $better
-            : throw $node->get('better')->fail('expected lower, or nothing');
+        return \in_array($said, [null, $word], true)
+            ? $word === $said
+            : throw $node->get($key)->fail('expected '.$word.', or nothing');
     }
 
     private static function is(Node $node, string $key): bool

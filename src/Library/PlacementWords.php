@@ -10,6 +10,7 @@ use HandGarden\Core\Catalogue\Caution;
 use HandGarden\Core\Condition\Finding;
 use HandGarden\Core\Condition\Truth;
 use HandGarden\Core\Measure\ToneGrade;
+use HandGarden\Core\Measure\Unit;
 use HandGarden\Core\Placement\Needed;
 use HandGarden\Core\Placement\RungPlacement;
 use HandGarden\Core\Placement\RungState;
@@ -132,7 +133,9 @@ final class PlacementWords
             \is_bool($found) => $this->answer($found),
             \is_string($found) => $found,
             is_nan($found) => $this->wording->word('finding.at_no_angle'),
-            str_starts_with($code, 'tone_') => ToneGrade::fromRank($found)->value,
+            Unit::Grade === $this->store->get()->vocabulary->unitOf($code) => ToneGrade::fromRank(
+                $found,
+            )->value,
             default => round($found).$this->facts->unit($code),
         };
     }

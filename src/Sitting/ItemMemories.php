@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Sitting;
 
 use Doctrine\DBAL\Connection;
+use HandGarden\Core\Routine\ItemKey;
 
 /**
  * What rules with memory read: kept beside the log in the transaction that writes it, so that no rule depends on how
@@ -35,7 +36,7 @@ final readonly class ItemMemories
         if (0 === (int) $kept) { // all of it was skipped, or taken back
             $this->connection->executeStatement(
                 'DELETE FROM item_memory WHERE client_id = ? AND item_key = ?',
-                [$item->clientId, $item->rungId.'|'.$item->hands->value],
+                [$item->clientId, (new ItemKey($item->rungId, $item->hands))->text()],
             );
         }
     }

@@ -7,7 +7,7 @@ namespace HandGarden\Core\Catalogue;
 /** One exercise at one difficulty. */
 final readonly class Rung
 {
-    private const SET_UP_SECONDS = 20;
+    public const SET_UP_SECONDS = 20;
 
     /**
      * @param list<string> $easier ids named as easier, beside the neighbour in the ladder

@@ -17,6 +17,7 @@ final readonly class MeasureKind
      * @param list<string>          $arguments      what the same measure can be taken at, such as wrist angles;
      *     empty: nothing
      * @param array<string, string> $argumentLabels how an argument is said, where that is not plain from itself
+     * @param bool                  $mayBeTakenAtRest without any argument as well: with the wrist as it rests
      * @param bool                  $isByEye        judged by looking, never measured with an instrument
      * @param bool                  $isShortLived   changes within days, so that a reading counts for less long
      * @param list<NumberFact>      $answers        what conditions call it
@@ -43,17 +44,12 @@ final readonly class MeasureKind
         public array $argumentLabels = [],
         public string $group = '',
         public ?TakenAt $takenAt = null,
+        public bool $mayBeTakenAtRest = false,
         public bool $isByEye = false,
         public bool $isShortLived = false,
         public array $answers = [],
         public array $derived = [],
     ) {
-    }
-
-    /** Opening is judged with the wrist as it rests as well as at certain angles of it. */
-    public function mayBeTakenAtRest(): bool
-    {
-        return TakenAt::WristAngle === $this->takenAt && [] !== $this->derived;
     }
 
     public function accepts(float $value): bool

@@ -46,7 +46,7 @@ final readonly class Item
     {
         return $this->isPause ? 30 : $this->dose->totalSeconds(
             $this->hands->sides(),
-            Limits::SET_UP_SECONDS,
+            Rung::SET_UP_SECONDS,
         );
     }
 

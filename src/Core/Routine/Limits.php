@@ -7,7 +7,6 @@ namespace HandGarden\Core\Routine;
 /** What a sitting may take. Minutes are the client's or the clinic's; the other defaults no page sets yet. */
 final readonly class Limits
 {
-    public const SET_UP_SECONDS = 20;
     public const BETWEEN_SECONDS = 15;
     public const POSTURE_CHANGE_SECONDS = 30;
     public const EFFORT_PER_MINUTE = 3;

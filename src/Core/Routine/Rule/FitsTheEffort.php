@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Core\Routine\Rule;
 
 use HandGarden\Core\Routine\BrokenRule;
+use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\Sequence;
 use HandGarden\Core\Words\Phrase;
@@ -32,7 +33,7 @@ final readonly class FitsTheEffort implements SittingRule
         return $this->words('left_out.effort', [...$chosen, ...$missing]);
     }
 
-    /** @param list<\HandGarden\Core\Routine\Item> $items */
+    /** @param list<Item> $items */
     private function words(string $code, array $items): ?Phrase
     {
         $effort = (new Sequence($items))->effort();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Core\Routine\Rule;
 
 use HandGarden\Core\Routine\BrokenRule;
+use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\Sequence;
 use HandGarden\Core\Words\Phrase;
@@ -34,7 +35,7 @@ final readonly class FitsTheTime implements SittingRule
         return $over > 0 ? $this->words('left_out.time', $over) : null;
     }
 
-    /** @param list<\HandGarden\Core\Routine\Item> $items */
+    /** @param list<Item> $items */
     private function secondsOver(array $items): int
     {
         return (new Sequence($items))->seconds() - $this->limits->seconds();
