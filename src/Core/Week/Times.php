@@ -23,14 +23,8 @@ final class Times
         $starts = [];
         if ($input->followsMedicine()) {
             foreach ($input->doseMinutes as $dose) {
-                for (
-                    $start = $dose
-                        + self::FELT_AFTER; $start <= $dose
-                        + self::FELT_AFTER
-                        + self::WINDOW; $start += self::STEP
-                ) {
-                    $starts[] = $start;
-                }
+                $felt = $dose + self::FELT_AFTER;
+                array_push($starts, ...range($felt, $felt + self::WINDOW, self::STEP));
             }
         } else {
             $starts = [...($input->isStiff ? [self::BEFORE_BREAKFAST] : []), ...self::OF_DAY];
@@ -39,13 +33,11 @@ final class Times
             $starts[] = $start; // where nothing better is free
         }
 
-        return array_values(
-            array_unique(
-                array_filter(
-                    $starts,
-                    static fn (int $s): bool => $s >= self::FIRST && $s < self::LAST,
-                ),
-            ),
-        );
+        return array_values(array_unique(array_filter($starts, self::isOfTheDay(...))));
+    }
+
+    private static function isOfTheDay(int $start): bool
+    {
+        return $start >= self::FIRST && $start < self::LAST;
     }
 }
