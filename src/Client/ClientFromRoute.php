@@ -33,7 +33,11 @@ final readonly class ClientFromRoute implements ValueResolverInterface
             return [];
         }
         $id = $request->attributes->get('client');
-        $client = \is_string($id) ? $this->clients->find($this->who->clinicId(), $id) : null;
+        $client = match (true) {
+            !\is_string($id) => null,
+            $request->isMethodSafe() => $this->clients->find($this->who->clinicId(), $id),
+            default => $this->clients->findToChange($this->who->clinicId(), $id),
+        };
         if (null === $client) {
             throw new NotFoundHttpException('No such client.');
         }

@@ -26,6 +26,20 @@ final readonly class ClientRepository
             : null;
     }
 
+    /** The same for somebody who is about to change what is kept of them: one at a time, the others wait. */
+    public function findToChange(string $clinicId, string $id): ?Client
+    {
+        if (!Uuid::isValid($id)) {
+            return null;
+        }
+        $this->entities->getConnection()->executeQuery(
+            'SELECT 1 FROM client WHERE id = ? AND clinic_id = ? FOR UPDATE',
+            [$id, $clinicId],
+        );
+
+        return $this->find($clinicId, $id);
+    }
+
     /** @return list<Client> by family name */
     public function all(string $clinicId, bool $archived): array
     {

@@ -163,28 +163,32 @@ final readonly class PlanRepository
         );
     }
 
-    /** Lets an item, or everything, rest; what rests already is left as it is. */
+    /**
+     * Lets an item, or everything, rest. What rests already is left as it is, and so is what a therapist reopened
+     * after this was told: they knew of it.
+     */
     public function suspend(
         Client $client,
         string $itemKey,
         Phrase $why,
+        \DateTimeImmutable $told,
         \DateTimeImmutable $at,
     ): void {
-        $resting = array_map(
-            static fn (Suspension $s): string => $s->itemKey,
-            $this->suspensions($client),
+        $earlier = $this->entities->getRepository(Suspension::class)->findBy(
+            $this->scope($client) + ['itemKey' => $itemKey],
         );
-        if (!\in_array($itemKey, $resting, true)) {
-            $this->keep(
-                new Suspension(
-                    $client->clinicId,
-                    $client->id,
-                    $itemKey,
-                    PhraseFormat::write($why),
-                    at: $at,
-                ),
-            );
+        foreach ($earlier as $suspension) {
+            if (null === $suspension->reopenedAt || $suspension->reopenedAt >= $told) {
+                return;
+            }
         }
+        $this->keep(new Suspension(
+            $client->clinicId,
+            $client->id,
+            $itemKey,
+            PhraseFormat::write($why),
+            at: $at,
+        ));
     }
 
     public function routine(Client $client, RoutineKind $kind = RoutineKind::Home): ?SavedRoutine

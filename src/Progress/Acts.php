@@ -58,13 +58,15 @@ final readonly class Acts
                 $client,
                 $key ?? Decided::EVERYTHING,
                 $proposal->why,
-                $now,
+                told: $now,
+                at: $now,
             ),
             ProposalKind::SuspendRoutine => $this->plans->suspend(
                 $client,
                 Decided::EVERYTHING,
                 $proposal->why,
-                $now,
+                told: $now,
+                at: $now,
             ),
             ProposalKind::Shorten => $this->shorten($client),
             // the dose is all there is to it

@@ -25,7 +25,8 @@ final readonly class AfterLogging
     ) {
     }
 
-    public function line(Client $client, LogLine $line): void
+    /** @param \DateTimeImmutable $told when it reached us: what was reopened after that stays open */
+    public function line(Client $client, LogLine $line, \DateTimeImmutable $told): void
     {
         $symptoms = new Symptoms(new ProgressSettings());
         if (!$symptoms->suspends($line)) {
@@ -41,7 +42,8 @@ final readonly class AfterLogging
             $client,
             $key,
             new Phrase($code, ['item' => $this->nameOf($line->rungId), 'on' => Phrase::day($line->day)]),
-            $this->clock->now(),
+            $told,
+            at: $this->clock->now(),
         );
     }
 
@@ -59,7 +61,7 @@ final readonly class AfterLogging
         foreach ($log->itemKeys() as $key) {
             $lines = $log->for($key);
             if ([] !== $lines) {
-                $this->line($client, $lines[array_key_last($lines)]);
+                $this->line($client, $lines[array_key_last($lines)], $this->clock->now());
             }
         }
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Sitting;
 
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use HandGarden\Account\Audit;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\LogFormat;
@@ -19,7 +20,8 @@ use Symfony\Component\Uid\Uuid;
 
 /**
  * Takes one line of an item as an event. The device names it with a UUID of its own: the same event twice is stored
- * once, the same name with another body is refused. Event, fold and what follows from it are kept together.
+ * once, the same name with another body is refused. Event, fold and what follows from it are kept together; an event
+ * that comes again is looked at again, so that what should have followed from it does.
  */
 final readonly class LogIntake
 {
@@ -29,6 +31,7 @@ final readonly class LogIntake
         private SittingRepository $sittings,
         private CatalogueStore $catalogue,
         private AfterLogging $afterLogging,
+        private Audit $audit,
         private Clock $clock,
     ) {
     }
@@ -42,26 +45,58 @@ final readonly class LogIntake
         $line->only(...self::ENVELOPE, ...LogFormat::BODY);
         $id = self::uuid($line->get('id'));
         $item = $this->item($sitting, $line->get('item'));
-        $body = self::bodyOf($line);
-        $hash = SittingEvent::hash($sitting->id, $line->get('item')->scalarText(), $body);
-        $existing = $this->sittings->event($id);
-        if (null !== $existing) {
-            return $this->same($existing, $sitting, $hash);
-        }
         $told = LogFormat::told($line);
-        $time = $this->time($line, $client);
-        $event = new SittingEvent(
-            $id,
-            $sitting->clinicId,
-            $sitting->clientId,
+        $hash = SittingEvent::hash($sitting->id, $line->get('item')->scalarText(), self::bodyOf($line));
+        $known = $this->sittings->event($id);
+        if (null !== $known && ($known->clinicId !== $sitting->clinicId || $known->bodyHash !== $hash)) {
+            throw DifferentBody::from($id);
+        }
+        $event = $known ?? $this->event($id, $item, $line, $hash, $client->zone, by: $actor);
+        $logged = LogLine::from(
+            $item->id,
             $sitting->id,
+            new ItemKey($item->rungId, $item->hands),
+            $this->sittings->doseOf($item),
+            day: $event->day,
+            told: $told,
+        );
+        try {
+            $this->sittings->together(function () use ($known, $event, $client, $logged): void {
+                if (null === $known) {
+                    $this->sittings->record($event);
+                    $this->audit->wrote('logged', $event->clientId, $event->id);
+                }
+                $this->afterLogging->line($client, $logged, $event->receivedAt);
+            });
+        } catch (UniqueConstraintViolationException) {
+            throw DifferentBody::meanwhile($id); // of another client, whose requests do not wait for ours
+        }
+
+        return $event;
+    }
+
+    private function event(
+        string $id,
+        SittingItem $item,
+        Node $line,
+        string $hash,
+        string $zone,
+        Actor $by,
+    ): SittingEvent {
+        $time = $this->time($line, $zone);
+
+        return new SittingEvent(
+            $id,
+            $item->clinicId,
+            $item->clientId,
+            $item->sittingId,
             itemId: $item->id,
-            actorKind: $actor->kind,
-            actorId: $actor->id,
+            actorKind: $by->kind,
+            actorId: $by->id,
             deviceId: null === $line->optional('device') ? null : self::uuid($line->get('device')),
             seq: $line->optional('seq')?->int(0),
             kind: EventKind::Line,
-            body: LogFormat::write($told),
+            body: LogFormat::write(LogFormat::told($line)),
             bodyHash: $hash,
             deviceAt: $time->deviceAt,
             offsetSeconds: $time->offsetSeconds,
@@ -69,24 +104,6 @@ final readonly class LogIntake
             day: $time->day,
             receivedAt: $time->receivedAt,
         );
-        $logged = LogLine::from(
-            $item->id,
-            $sitting->id,
-            new ItemKey($item->rungId, $item->hands),
-            $this->sittings->doseOf($item),
-            day: $time->day,
-            told: $told,
-        );
-        try {
-            $this->sittings->together(function () use ($event, $client, $logged): void {
-                $this->sittings->record($event);
-                $this->afterLogging->line($client, $logged);
-            });
-        } catch (UniqueConstraintViolationException) {
-            throw DifferentBody::meanwhile($id);
-        }
-
-        return $event;
     }
 
     /** @throws InvalidData */
@@ -124,15 +141,6 @@ final readonly class LogIntake
         throw $named->fail('is not an item of this sitting');
     }
 
-    private function same(SittingEvent $existing, Sitting $sitting, string $hash): SittingEvent
-    {
-        if ($existing->clinicId !== $sitting->clinicId || $existing->bodyHash !== $hash) {
-            throw DifferentBody::from($existing->id);
-        }
-
-        return $existing;
-    }
-
     /** @return array<string, mixed> in one order, so that the same content has the same hash */
     private static function bodyOf(Node $line): array
     {
@@ -148,18 +156,18 @@ final readonly class LogIntake
     }
 
     /** A line that waited without a network keeps the time at which it was made. */
-    private function time(Node $line, Client $client): EventTime
+    private function time(Node $line, string $zone): EventTime
     {
         $now = $this->clock->now();
         $deviceAt = $line->optional('device_at');
         $sentAt = $line->optional('sent_at');
 
         if (null === $deviceAt) {
-            return EventTime::now($now, $client->zone);
+            return EventTime::now($now, $zone);
         }
         $sent = null === $sentAt ? null : self::instant($sentAt);
 
-        return EventTime::told(self::instant($deviceAt), $sent, $now, $client->zone);
+        return EventTime::told(self::instant($deviceAt), $sent, $now, $zone);
     }
 
     /** @throws InvalidData */

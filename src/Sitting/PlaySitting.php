@@ -117,7 +117,6 @@ final class PlaySitting extends AbstractController
         } catch (DifferentBody $e) {
             return $this->refuse($json, $e->getMessage(), Response::HTTP_CONFLICT, $sitting);
         }
-        $this->audit->wrote('logged', $sitting->clientId, $event->id);
 
         return $json
             ? new JsonResponse(

@@ -6,6 +6,7 @@ namespace HandGarden\Sitting;
 
 use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
+use HandGarden\Client\ClientRepository;
 use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
@@ -21,6 +22,7 @@ final readonly class SittingFromRoute implements ValueResolverInterface
 {
     public function __construct(
         private SittingRepository $sittings,
+        private ClientRepository $clients,
         private Who $who,
         private Audit $audit,
     ) {
@@ -32,11 +34,16 @@ final readonly class SittingFromRoute implements ValueResolverInterface
         if (Sitting::class !== $argument->getType()) {
             return [];
         }
-        $id = $request->attributes->get('sitting');
-        $sitting = \is_string($id) ? $this->sittings->find($this->who->clinicId(), $id) : null;
-        if (null === $sitting) {
-            throw new NotFoundHttpException('No such sitting.');
+        $named = $request->attributes->get('sitting');
+        $id = \is_string($named) ? $named : '';
+        if (!$request->isMethodSafe()) { // before it is read: what others are changing is waited for
+            $this->clients->findToChange(
+                $this->who->clinicId(),
+                $this->sittings->clientOf($this->who->clinicId(), $id),
+            );
         }
+        $sitting = $this->sittings->find($this->who->clinicId(), $id)
+            ?? throw new NotFoundHttpException('No such sitting.');
         if ($request->isMethodSafe()) {
             $this->audit->read('sitting', $sitting->clientId);
         }

@@ -65,6 +65,19 @@ final class SittingRepository implements ResetInterface
             : null;
     }
 
+    /** Id of the client whose sitting this is; '' when there is none. */
+    public function clientOf(string $clinicId, string $id): string
+    {
+        $clientId = Uuid::isValid($id)
+            ? $this->entities->getConnection()->fetchOne(
+                'SELECT client_id FROM sitting WHERE id = ? AND clinic_id = ?',
+                [$id, $clinicId],
+            )
+            : '';
+
+        return \is_string($clientId) ? $clientId : '';
+    }
+
     /** @return list<SittingLine> newest first */
     public function recent(Client $client, int $most): array
     {

@@ -6,6 +6,7 @@ namespace HandGarden\Web;
 
 use Doctrine\DBAL\Connection;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -18,16 +19,14 @@ use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInt
 /**
  * A form that is sent twice is done once.
  *
- * Each form carries an id of its own. The first sending notes it together with what was typed; the same once more is
- * answered with where the first one led. Something else under the same id, after a step back in the browser, is a
- * sending of its own, and one that was refused can be sent again. One that was begun and never answered, because the
- * server stopped, counts as not sent after a minute: it is better done twice than lost.
+ * Each form carries an id of its own. The first sending notes it together with what was typed, in the commit of what
+ * it does; the same once more waits for that and is answered with where the first one led. Something else under the
+ * same id, after a step back in the browser, is a sending of its own, and one that was refused can be sent again.
  */
 final class OnceOnly
 {
     public const FIELD = '_request';
     private const ATTRIBUTE = '_once_only';
-    private const BEGUN_COUNTS_SECONDS = 60;
 
     public function __construct(
         private readonly Connection $connection,
@@ -45,18 +44,11 @@ final class OnceOnly
         if (null === $key) {
             return;
         }
-        $now = $this->clock->now();
-        $begun = $this->connection->executeStatement(
-            'INSERT INTO form_sent (key, at) VALUES (?, ?)
-                ON CONFLICT (key) DO UPDATE SET at = EXCLUDED.at
-                WHERE form_sent.led_to IS NULL AND form_sent.at < ?',
-            [
-                $key,
-                $now->format(\DATE_RFC3339),
-                $now->modify('-'.self::BEGUN_COUNTS_SECONDS.' seconds')->format(\DATE_RFC3339),
-            ],
+        $isFirst = 1 === $this->connection->executeStatement(
+            'INSERT INTO form_sent (key, at) VALUES (?, ?) ON CONFLICT (key) DO NOTHING',
+            [$key, $this->clock->now()->format(\DATE_RFC3339)],
         );
-        if (1 === $begun) {
+        if ($isFirst) {
             $request->attributes->set(self::ATTRIBUTE, $key);
         } else {
             $event->setResponse($this->again($request, $key));
@@ -97,14 +89,27 @@ final class OnceOnly
         $isPage = \in_array($request->headers->get('Sec-Fetch-Mode', 'navigate'), ['navigate', null], true);
         $id = $isPage && $request->isMethod('POST') ? $request->request->all()[self::FIELD] ?? null : null;
         $user = $this->tokens->getToken()?->getUserIdentifier();
-        if (!\is_string($id) || '' === $id || null === $user || $request->files->count() > 0) {
+        if (!\is_string($id) || '' === $id || null === $user) {
             return null;
         }
 
         return hash('sha256', json_encode(
-            [$user, $request->getPathInfo(), $request->request->all()],
+            [$user, $request->getPathInfo(), $request->request->all(), self::filesOf($request)],
             \JSON_THROW_ON_ERROR | \JSON_INVALID_UTF8_SUBSTITUTE,
         ));
+    }
+
+    /** @return list<string> a hash of each file that came along */
+    private static function filesOf(Request $request): array
+    {
+        $hashes = [];
+        foreach ($request->files as $file) {
+            if ($file instanceof UploadedFile && $file->isValid()) {
+                $hashes[] = (string) hash_file('sha256', $file->getPathname());
+            }
+        }
+
+        return $hashes;
     }
 
     private function again(Request $request, string $key): Response

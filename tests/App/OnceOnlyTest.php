@@ -43,18 +43,6 @@ final class OnceOnlyTest extends OdalysTestCase
         self::assertSame('0', $this->sent());
     }
 
-    public function testWhatWasBegunAndNeverAnsweredIsDoneAfterAMinute(): void
-    {
-        $form = $this->form();
-        $this->send($form);
-        $this->entities->getConnection()->executeStatement(
-            "UPDATE form_sent SET led_to = NULL, at = at - interval '2 minutes'",
-        );
-        $this->send($form);
-
-        self::assertCount(2, $this->entities->getRepository(SavedRoutine::class)->findAll());
-    }
-
     public function testWhatIsOldIsForgotten(): void
     {
         $this->send($this->form());

@@ -87,7 +87,11 @@ final class OneCommitTest extends OdalysTestCase
         $this->browser->request('POST', '/clients/'.$this->odalys->id.'/routine/suggest', $form);
         $this->assertStatus(303);
         $this->browser->followRedirect();
-        self::assertStringNotContainsString('sent twice', $this->page(), 'it was not done, so it is done now');
+        self::assertStringNotContainsString(
+            'sent twice',
+            $this->page(),
+            'it was not done, so it is done now',
+        );
     }
 
     /** @return array<string, mixed>&array{id: string} */
