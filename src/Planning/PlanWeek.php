@@ -6,12 +6,10 @@ namespace HandGarden\Planning;
 
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Content\Format\CalendarFormat;
 use HandGarden\Core\Approach\Approaches;
 use HandGarden\Core\Approach\Question;
 use HandGarden\Core\Approach\School;
 use HandGarden\Core\Catalogue\Condition;
-use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Routine\Builder;
@@ -44,7 +42,6 @@ final readonly class PlanWeek
         return $in->modify('-'.((int) $in->format('N') - 1).' days');
     }
 
-    /** @throws InvalidData when the kept calendar cannot be read any more */
     public function for(Client $client, \DateTimeImmutable $monday): Week
     {
         $times = $this->plans->weekTimes($client);
@@ -65,9 +62,7 @@ final readonly class PlanWeek
                 static fn (string $time): int => 60 * (int) substr($time, 0, 2) + (int) substr($time, 3),
                 $client->intake()->doseTimes,
             ),
-            busy: null === $times || '' === $times->calendar
-                ? []
-                : CalendarFormat::busy($times->calendar, $monday, new \DateTimeZone($client->zone)),
+            busy: $times?->busy()->inWeek($monday, new \DateTimeZone($client->zone)) ?? [],
             helper: [] === $helper ? null : $helper,
             lastStrength: $this->past->lastStrength($client, $this->clock->today($client->zone)),
             isStiff: [] !== array_intersect(

@@ -9,10 +9,12 @@ use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\CalendarFormat;
+use HandGarden\Content\Format\CalendarReading;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Week\HelperHours;
 use HandGarden\Core\Week\InvalidWeek;
 use HandGarden\Web\Clock;
+use HandGarden\Web\OneAtATime;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
@@ -24,8 +26,13 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_STAFF')]
 final class ShowWeek extends AbstractController
 {
+    private const WEEKS_BACK = 4;
+    private const WEEKS_AHEAD = 54;
+
     public function __construct(
         private readonly PlanWeek $week,
+        private readonly CalendarReading $reading,
+        private readonly OneAtATime $oneAtATime,
         private readonly PlanRepository $plans,
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
@@ -50,20 +57,14 @@ final class ShowWeek extends AbstractController
         $times = $this->plans->weekTimes($client) ?? new WeekTimes($client->clinicId, $client->id);
         try {
             HelperHours::parse($hours);
+            if ($request->request->has('forget')) {
+                $times->forget();
+            }
             if ($file instanceof UploadedFile) {
-                if (!$file->isValid()) {
-                    throw InvalidData::at('calendar', 'did not arrive whole; at most 500 kB');
-                }
-                $text = $file->getContent();
-                CalendarFormat::check($text);
-                $times->calendar = mb_scrub($text);
-                $times->calendarName = mb_substr($file->getClientOriginalName(), 0, 120);
+                $this->read($file, $times, $client);
             }
         } catch (InvalidWeek|InvalidData $e) {
             return $this->page($client, $of, $hours, $e->getMessage());
-        }
-        if ($request->request->has('forget')) {
-            $times->calendar = $times->calendarName = '';
         }
         $times->helperHours = $hours;
         $this->plans->keep($times);
@@ -97,6 +98,32 @@ final class ShowWeek extends AbstractController
                 'Content-Type' => 'text/calendar; charset=utf-8',
                 'Content-Disposition' => 'attachment; filename="week.ics"',
             ],
+        );
+    }
+
+    /** @throws InvalidData */
+    private function read(UploadedFile $file, WeekTimes $times, Client $client): void
+    {
+        if (!$file->isValid()) {
+            throw InvalidData::at('calendar', 'did not arrive whole; at most 500 kB');
+        }
+        if (!$this->oneAtATime->begin('calendar')) {
+            throw InvalidData::at(
+                'calendar',
+                'waits: another one is being read. Send it once more in a moment',
+            );
+        }
+        $monday = $this->week->monday($client, '');
+        $to = $monday->modify('+'.self::WEEKS_AHEAD.' weeks');
+        $times->read(
+            mb_substr(mb_scrub($file->getClientOriginalName()), 0, 120),
+            $this->reading->busy(
+                $file->getContent(),
+                $monday->modify('-'.self::WEEKS_BACK.' weeks'),
+                $to,
+                new \DateTimeZone($client->zone),
+            ),
+            $to,
         );
     }
 

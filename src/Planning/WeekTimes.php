@@ -7,9 +7,10 @@ namespace HandGarden\Planning;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\TellsOfClient;
+use HandGarden\Core\Week\BusyTimes;
 use Symfony\Component\Uid\Uuid;
 
-/** When the helper is there, and the client's calendar as it came, so that any week can be read from it. */
+/** When the helper is there and when the client is taken; of a calendar only that is kept. */
 #[ORM\Entity]
 #[ORM\Table(name: 'week_times')]
 class WeekTimes implements TellsOfClient
@@ -25,11 +26,17 @@ class WeekTimes implements TellsOfClient
     #[ORM\Column(length: 300)]
     public string $helperHours = '';
 
-    #[ORM\Column(type: Types::TEXT)]
-    public string $calendar = '';
-
+    /** Name of the calendar file; '' when there is none. */
     #[ORM\Column(length: 120)]
     public string $calendarName = '';
+
+    /** Day up to which the calendar was read, itself not included. */
+    #[ORM\Column(type: Types::DATE_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $readTo = null;
+
+    /** @var list<array{int, int}> see BusyTimes */
+    #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
+    private array $busy = [];
 
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
@@ -38,6 +45,25 @@ class WeekTimes implements TellsOfClient
         public readonly string $clientId,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function busy(): BusyTimes
+    {
+        return BusyTimes::from($this->busy);
+    }
+
+    public function read(string $name, BusyTimes $busy, \DateTimeImmutable $to): void
+    {
+        $this->calendarName = $name;
+        $this->busy = $busy->spans;
+        $this->readTo = $to;
+    }
+
+    public function forget(): void
+    {
+        $this->calendarName = '';
+        $this->busy = [];
+        $this->readTo = null;
     }
 
     public function ofClient(): string

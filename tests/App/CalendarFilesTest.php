@@ -10,6 +10,12 @@ use Symfony\Component\HttpFoundation\File\UploadedFile;
 /** Whatever somebody hands in as a calendar: the week can be opened afterwards, and the file can be forgotten. */
 final class CalendarFilesTest extends OdalysTestCase
 {
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+    }
+
     /** @return iterable<string, array{string}> */
     public static function files(): iterable
     {
@@ -34,7 +40,7 @@ final class CalendarFilesTest extends OdalysTestCase
             'a weekday that is none' => "$start\nRRULE:FREQ=WEEKLY;BYDAY=XX",
             'a day of the month that is none' => "$start\nRRULE:FREQ=MONTHLY;BYMONTHDAY=77",
             'the 400th of five' => "$start\nRRULE:FREQ=MONTHLY;BYDAY=MO;BYSETPOS=400",
-            'a zone nobody knows' => "DTSTART;TZID=Nowhere/Atlantis:20261130T090000",
+            'a zone nobody knows' => 'DTSTART;TZID=Nowhere/Atlantis:20261130T090000',
             'a year of none' => 'DTSTART:00000101T000000Z',
             'the last year' => "DTSTART:99991231T230000Z\nRRULE:FREQ=DAILY",
             'extra days in words' => "$start\nRDATE:soon",
@@ -42,18 +48,21 @@ final class CalendarFilesTest extends OdalysTestCase
             'a thousand years in steps' => "$start\nRRULE:FREQ=DAILY;COUNT=2147483647",
         ];
         foreach ($events as $name => $event) {
-            yield $name => [self::calendar("BEGIN:VEVENT\nUID:1\nDTSTAMP:20250101T000000Z\n$event\nEND:VEVENT")];
+            yield $name => [self::calendar(
+                "BEGIN:VEVENT\nUID:1\nDTSTAMP:20250101T000000Z\n$event\nEND:VEVENT",
+            )];
         }
         yield 'no events' => [self::calendar('')];
         yield 'NUL bytes' => [self::calendar("BEGIN:VEVENT\nUID:1\n$start\nSUMMARY:a\0b\nEND:VEVENT")];
-        yield 'another encoding' => [self::calendar("BEGIN:VEVENT\nUID:1\n$start\nSUMMARY:Gr\xfc\xdfe\nEND:VEVENT")];
+        yield 'another encoding' => [self::calendar(
+            "BEGIN:VEVENT\nUID:1\n$start\nSUMMARY:Gr\xfc\xdfe\nEND:VEVENT",
+        )];
         yield 'cut off' => ["BEGIN:VCALENDAR\nVERSION:2.0\nBEGIN:VEVENT\n$start"];
     }
 
     #[DataProvider('files')]
     public function testTheWeekOpensAfterwardsAndTheFileIsForgotten(string $file): void
     {
-        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
         $this->upload($file);
         $status = $this->browser->getResponse()->getStatusCode();
         self::assertContains($status, [303, 422]);
@@ -94,13 +103,18 @@ final class CalendarFilesTest extends OdalysTestCase
 
     public function testTheWeekDefinesTheTimeZoneItNames(): void
     {
-        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
-        $this->odalys = $this->fresh($this->odalys);
+        $this->fresh($this->odalys)->zone = 'Europe/Tallinn';
+        $this->entities->flush();
         $this->browser->request('GET', $this->path('.ics?of=2026-03-23'));
         $file = str_replace("\r\n", "\n", $this->page());
 
-        self::assertMatchesRegularExpression('/DTSTART;TZID='.preg_quote($this->odalys->zone, '/').':/', $file);
-        self::assertStringContainsString("BEGIN:VTIMEZONE\nTZID:".$this->odalys->zone."\n", $file);
+        self::assertStringContainsString('DTSTART;TZID=Europe/Tallinn:', $file);
+        self::assertStringContainsString("BEGIN:VTIMEZONE\nTZID:Europe/Tallinn\nBEGIN:STANDARD\n", $file);
+        self::assertStringContainsString(
+            "BEGIN:DAYLIGHT\nDTSTART:20260329T030000\nTZOFFSETFROM:+0200\nTZOFFSETTO:+0300\n",
+            $file,
+            'summer time begins on the Sunday of that week',
+        );
     }
 
     private static function calendar(string $events): string

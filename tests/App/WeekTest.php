@@ -20,22 +20,22 @@ final class WeekTest extends OdalysTestCase
     {
         $this->upload(
             "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\n"
-                ."DTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:20260106\n"
+                ."DTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:20261208\n"
                 ."RRULE:FREQ=WEEKLY;BYDAY=TU\nEND:VEVENT\nEND:VCALENDAR\n",
         );
-        $this->browser->request('GET', $this->path('?of=2026-01-08'));
+        $this->browser->request('GET', $this->path('?of=2026-12-10'));
 
-        self::assertSelectorTextContains('h2', 'Week of 5 January 2026');
+        self::assertSelectorTextContains('h2', 'Week of 7 December 2026');
         self::assertSelectorTextContains(
             '.week section:nth-child(2)',
             'No free time that is long enough.',
         );
         self::assertSelectorTextContains('.week section:nth-child(1)', '7:00');
-        $this->browser->request('GET', $this->path('.ics?of=2026-01-08'));
+        $this->browser->request('GET', $this->path('.ics?of=2026-12-10'));
         $file = $this->page();
         self::assertStringContainsString('SUMMARY:Hand exercises', $file);
         self::assertStringNotContainsString('Brandt', $file, 'the file holds nothing of the person');
-        self::assertStringNotContainsString('20260106T', $file);
+        self::assertStringNotContainsString('20261208T', $file);
     }
 
     public function testHelperHoursThatCannotBeReadAreRefusedInPlace(): void
@@ -73,10 +73,10 @@ final class WeekTest extends OdalysTestCase
     {
         $this->upload(
             "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\n"
-                ."DTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:20260105\nRRULE:FREQ=DAILY\n"
+                ."DTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:20261207\nRRULE:FREQ=DAILY\n"
                 ."END:VEVENT\nEND:VCALENDAR\n",
         );
-        $crawler = $this->browser->request('GET', $this->path('?of=2026-01-08'));
+        $crawler = $this->browser->request('GET', $this->path('?of=2026-12-10'));
 
         self::assertStringContainsString(
             '0 of 5 training days have room for the whole sitting',

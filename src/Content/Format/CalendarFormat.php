@@ -6,67 +6,91 @@ namespace HandGarden\Content\Format;
 
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Routine\Item;
-use HandGarden\Core\Week\Slot;
+use HandGarden\Core\Week\BusyTimes;
 use HandGarden\Core\Week\Week;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
-use Sabre\VObject\ParseException;
 use Sabre\VObject\Property;
 use Sabre\VObject\Property\ICalendar\DateTime;
 use Sabre\VObject\Property\ICalendar\Duration;
 use Sabre\VObject\Reader;
+use Sabre\VObject\Settings;
 
 /** iCalendar (RFC 5545) in and out: a client's busy times, a week of sittings. */
 final class CalendarFormat
 {
     public const MOST_BYTES = 500_000;
     private const MOST_EVENTS = 2_000;
-
-    /** @throws InvalidData when it is no calendar */
-    public static function check(string $text): void
-    {
-        self::read($text);
-    }
+    private const MOST_BUSY = 5_000;
 
     /**
-     * What of a week is taken, repeated events included; cancelled ones and those marked as free are not.
-     *
-     * @return array<int, list<Slot>> by day of the week, 0 is Monday
+     * What is taken between two midnights, repeated events included; cancelled ones and those marked as free are not.
+     * Hostile rules can make this endless: `CalendarReading` is for what comes from outside.
      *
      * @throws InvalidData
      */
-    public static function busy(string $text, \DateTimeImmutable $monday, \DateTimeZone $zone): array
-    {
-        $from = new \DateTimeImmutable($monday->format('Y-m-d'), $zone);
-        $to = $from->modify('+7 days');
-        $busy = [];
-        foreach (
-            self::read($text)->expand(
-                \DateTime::createFromImmutable($from),
-                \DateTime::createFromImmutable($to),
-                $zone,
-            )->select('VEVENT') as $event
-        ) {
-            if (
-                !$event instanceof VEvent
-                || 'CANCELLED' === self::text($event, 'STATUS')
-                || 'TRANSPARENT' === self::text($event, 'TRANSP')
-            ) {
+    public static function busy(
+        string $text,
+        \DateTimeImmutable $from,
+        \DateTimeImmutable $to,
+        \DateTimeZone $zone,
+    ): BusyTimes {
+        Settings::$maxRecurrences = -1; // old ones are many and harmless; time and memory are what is limited
+        $calendar = self::read($text);
+        try {
+            $spans = self::spans($calendar, $from, $to, $zone);
+        } catch (InvalidData $e) {
+            throw $e;
+        } catch (\Throwable) { // the library says in many ways that it cannot make sense of an event
+            throw InvalidData::at('calendar', 'holds an event that cannot be made sense of');
+        }
+
+        return BusyTimes::from($spans);
+    }
+
+    /**
+     * @return list<array{int, int}> seconds since 1970
+     *
+     * @throws InvalidData
+     */
+    private static function spans(
+        VCalendar $calendar,
+        \DateTimeImmutable $from,
+        \DateTimeImmutable $to,
+        \DateTimeZone $zone,
+    ): array {
+        $expanded = $calendar->expand(
+            \DateTime::createFromImmutable($from),
+            \DateTime::createFromImmutable($to),
+            $zone,
+        );
+        $spans = [];
+        foreach ($expanded->select('VEVENT') as $event) {
+            if (!$event instanceof VEvent || self::isFree($event)) {
                 continue;
             }
             [$start, $end] = self::times($event, $zone);
-            for ($day = 0; $day < 7; ++$day) {
-                $midnight = $from->modify("+$day days");
-                $first = max(0, self::minutes($midnight, $start));
-                $last = min(1440, self::minutes($midnight, $end));
-                if ($first < $last) {
-                    $busy[$day][] = new Slot($first, $last);
-                }
-            }
+            $spans[] = [
+                max($from->getTimestamp(), $start->getTimestamp()),
+                min($to->getTimestamp(), $end->getTimestamp()),
+            ];
         }
-        ksort($busy);
+        if (\count($spans) > self::MOST_BUSY) {
+            throw InvalidData::at(
+                'calendar',
+                \sprintf('is taken more than %d times in a year', self::MOST_BUSY),
+            );
+        }
 
-        return $busy;
+        return $spans;
+    }
+
+    private static function isFree(VEvent $event): bool
+    {
+        return 'CANCELLED' === self::text($event, 'STATUS') || 'TRANSPARENT' === self::text(
+            $event,
+            'TRANSP',
+        );
     }
 
     /** The week as events that hold nothing of the person: what to do, in order. */
@@ -77,6 +101,7 @@ final class CalendarFormat
         \DateTimeImmutable $now,
     ): string {
         $calendar = new VCalendar(['PRODID' => '-//Hand Garden//Week//EN']);
+        ZoneFormat::define($calendar, $zone, $week->days[0]->day, \count($week->days));
         foreach ($week->days as $day) {
             if (null === $day->slot) {
                 continue;
@@ -109,7 +134,7 @@ final class CalendarFormat
         }
         try {
             $calendar = Reader::read($text, Reader::OPTION_FORGIVING);
-        } catch (ParseException) {
+        } catch (\Throwable) { // what is no calendar fails in more ways than one
             throw InvalidData::at('calendar', 'is not an iCalendar file');
         }
         if (!$calendar instanceof VCalendar) {
@@ -151,17 +176,6 @@ final class CalendarFormat
         $found = $event->select($name)[0] ?? null;
 
         return $found instanceof Property ? $found : null;
-    }
-
-    /** Minutes on the clock of that day, so that a change of summer time moves nothing. */
-    private static function minutes(\DateTimeImmutable $midnight, \DateTimeImmutable $moment): int
-    {
-        $local = $moment->setTimezone($midnight->getTimezone());
-        $days = (int) $midnight->diff(
-            new \DateTimeImmutable($local->format('Y-m-d'), $midnight->getTimezone()),
-        )->format('%r%a');
-
-        return 1440 * $days + 60 * (int) $local->format('G') + (int) $local->format('i');
     }
 
     private static function text(VEvent $event, string $name): string

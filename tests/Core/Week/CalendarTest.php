@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace HandGarden\Tests\Core\Week;
 
 use HandGarden\Content\Format\CalendarFormat;
+use HandGarden\Content\Format\CalendarReading;
 use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Week\BusyTimes;
 use HandGarden\Core\Week\PlannedDay;
 use HandGarden\Core\Week\Slot;
 use HandGarden\Core\Week\Week;
@@ -59,10 +61,11 @@ final class CalendarTest extends TestCase
     {
         $text = "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\n"
             ."DTSTAMP:20250101T000000Z\n$lines\nEND:VEVENT\nEND:VCALENDAR\n";
-        $busy = CalendarFormat::busy(
-            $text,
-            new \DateTimeImmutable('2026-01-05'),
-            new \DateTimeZone('Europe/Tallinn'),
+        $zone = new \DateTimeZone('Europe/Tallinn');
+        $monday = new \DateTimeImmutable('2026-01-05', $zone);
+        $busy = CalendarFormat::busy($text, $monday, $monday->modify('+7 days'), $zone)->inWeek(
+            $monday,
+            $zone,
         );
 
         self::assertEquals(
@@ -79,6 +82,7 @@ final class CalendarTest extends TestCase
 
     public function testWhatIsNoCalendarIsRefused(): void
     {
+        $monday = new \DateTimeImmutable('2026-01-05', new \DateTimeZone('UTC'));
         foreach (
             [
                 '',
@@ -89,7 +93,7 @@ final class CalendarTest extends TestCase
             ] as $text
         ) {
             try {
-                CalendarFormat::check($text);
+                CalendarFormat::busy($text, $monday, $monday->modify('+7 days'), new \DateTimeZone('UTC'));
                 self::fail(substr($text, 0, 20));
             } catch (InvalidData $e) {
                 self::assertStringStartsWith('calendar', $e->getMessage());
@@ -120,11 +124,71 @@ final class CalendarTest extends TestCase
             $zone,
             new \DateTimeImmutable('2026-03-01T00:00:00Z'),
         );
-        $busy = CalendarFormat::busy($text, $monday, $zone);
+        $busy = CalendarFormat::busy($text, $monday, $monday->modify('+8 days'), $zone)->inWeek(
+            $monday,
+            $zone,
+        );
 
         self::assertSame([0, 1, 2, 4, 5, 6], array_keys($busy));
         foreach ($busy as $slots) {
             self::assertEquals([new Slot(450, 475)], $slots);
         }
+    }
+
+    public function testWhatNeverEndsIsEndedAndWhatEatsAllMemoryToo(): void
+    {
+        $from = new \DateTimeImmutable('2026-01-05', new \DateTimeZone('UTC'));
+        $reading = new CalendarReading(1.0);
+        foreach (
+            [
+                'takes too long' => 'RRULE:FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30',
+                'more than' => 'RRULE:FREQ=HOURLY',
+            ] as $reason => $rule
+        ) {
+            try {
+                $reading->busy(
+                    "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\n"
+                        ."DTSTART:20260105T090000Z\nDURATION:PT10M\n$rule\nEND:VEVENT\nEND:VCALENDAR\n",
+                    $from,
+                    $from->modify('+54 weeks'),
+                    $from->getTimezone(),
+                );
+                self::fail($rule);
+            } catch (InvalidData $e) {
+                self::assertStringContainsString($reason, $e->getMessage());
+            }
+        }
+    }
+
+    public function testBothReadingsOfAFileAreTheSame(): void
+    {
+        $zone = new \DateTimeZone('Europe/Tallinn');
+        $from = new \DateTimeImmutable('2026-01-05', $zone);
+        $to = $from->modify('+54 weeks');
+        $text = "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\n"
+            ."DTSTART;TZID=Europe/Tallinn:20250105T090000\nDURATION:PT45M\nRRULE:FREQ=WEEKLY;BYDAY=MO,FR\n"
+            ."END:VEVENT\nEND:VCALENDAR\n";
+
+        $busy = CalendarFormat::busy($text, $from, $to, $zone);
+        self::assertGreaterThan(100, \count($busy->spans));
+        self::assertEquals($busy, (new CalendarReading())->busy($text, $from, $to, $zone));
+    }
+
+    public function testBusyTimesAreJoinedAndKeepTheClockInTheHourThatComesTwice(): void
+    {
+        $zone = new \DateTimeZone('Europe/Tallinn');
+        $at = static fn (string $utc): int => (new \DateTimeImmutable($utc))->getTimestamp();
+        $busy = BusyTimes::from([
+            [$at('2026-10-25T00:50:00Z'), $at('2026-10-25T01:10:30Z')], // 3:50 to 3:10 and a half, an hour later
+            [$at('2026-10-24T21:30:00Z'), $at('2026-10-24T22:00:00Z')],
+            [$at('2026-10-24T20:00:00Z'), $at('2026-10-24T21:30:00Z')], // up to the one before in this list
+            [$at('2026-10-24T12:00:00Z'), $at('2026-10-24T12:00:00Z')], // no time at all
+        ]);
+
+        self::assertCount(2, $busy->spans);
+        self::assertEquals(
+            [5 => [new Slot(1380, 1440)], 6 => [new Slot(0, 60), new Slot(230, 231)]],
+            $busy->inWeek(new \DateTimeImmutable('2026-10-19'), $zone),
+        );
     }
 }
