@@ -23,7 +23,7 @@ final class ZoneFormat
         }
         $begin = $firstDay->getTimestamp() - self::DAY_SECONDS;
         $changes = $zone->getTransitions($begin, $begin + ($days + 2) * self::DAY_SECONDS);
-        if (false === $changes || [] === $changes) {
+        if ([] === $changes) {
             return;
         }
         $definition = $calendar->createComponent('VTIMEZONE');
