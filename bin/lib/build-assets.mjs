@@ -21,6 +21,7 @@ import { fileURLToPath } from 'node:url';
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
 const out = join(root, 'public/build');
+const kept = join(root, 'build'); // what only the application reads is not served
 const made = mkdtempSync(join(root, 'public/.build-'));
 const manifest = {};
 
@@ -80,7 +81,8 @@ for (const path of scripts) {
 const php = Object.entries(manifest)
   .map(([name, target]) => `    '${name}' => '${target}',`)
   .join('\n');
-writeFileSync(join(made, 'manifest.php'), `<?php\n\nreturn [\n${php}\n];\n`);
+mkdirSync(kept, { recursive: true });
+writeFileSync(join(kept, 'manifest.php'), `<?php\n\nreturn [\n${php}\n];\n`);
 chmodSync(made, 0o755); // the web server runs as somebody else
 rmSync(out, { recursive: true, force: true });
 renameSync(made, out);

@@ -6,7 +6,10 @@ namespace HandGarden\Tests\App;
 
 use Symfony\Component\Process\Process;
 
-/** A database beside that of the tests: for what other processes are to see, and for other versions of the tables. */
+/**
+ * A database beside that of the tests, with the rights of its owner: for what other processes are to see, and for other
+ * versions of the tables.
+ */
 final class OwnDatabase
 {
     private function __construct(
@@ -18,27 +21,24 @@ final class OwnDatabase
     /** Empty, whatever was there before. */
     public static function made(string $suffix): self
     {
-        $url = getenv('DATABASE_URL');
+        $url = getenv('OWNER_DATABASE_URL');
         $url = \is_string($url) ? $url : '';
         $parts = parse_url($url);
         \assert(\is_array($parts));
+        parse_str($parts['query'] ?? '', $options);
+        $host = $options['host'] ?? '';
         $token = getenv('TEST_TOKEN');
         $name = trim($parts['path'] ?? '', '/').'_'.$suffix.(\is_string($token) ? $token : '');
         $connect = static fn (string $database): \PDO => new \PDO(
-            \sprintf(
-                'pgsql:host=%s;port=%d;dbname=%s',
-                $parts['host'] ?? '',
-                $parts['port'] ?? 5432,
-                $database,
-            ),
+            \sprintf('pgsql:host=%s;dbname=%s', \is_string($host) ? $host : '', $database),
             $parts['user'] ?? '',
             urldecode($parts['pass'] ?? ''),
         );
-        $server = $connect('postgres');
+        $server = $connect('template1');
         $server->exec('DROP DATABASE IF EXISTS '.$name.' WITH (FORCE)');
-        $server->exec('CREATE DATABASE '.$name);
+        $server->exec('CREATE DATABASE '.$name.' TEMPLATE template0');
 
-        return new self($connect($name), (string) preg_replace('#/[^/?]+\?#', '/'.$name.'?', $url));
+        return new self($connect($name), (string) preg_replace('#/[^/?]+\?#', '/'.$name.'?', $url, 1));
     }
 
     /** A command of the application on this database, not started yet. */

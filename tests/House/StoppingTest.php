@@ -39,7 +39,8 @@ final class StoppingTest extends TestCase
     /** @return iterable<string, array{string, string}> a file of the state folder, what stands in it; %d: the number */
     public static function numbers(): iterable
     {
-        $files = ['tmp/bench.pid', 'tmp/day.pid', 'nginx.pid', 'fpm.pid', 'keep/nginx.pid', 'keep/fpm.pid', 'keep/watch.pid'];
+        $files = ['tmp/bench.pid', 'tmp/day.pid', 'nginx.pid', 'fpm.pid'];
+        array_push($files, 'keep/nginx.pid', 'keep/fpm.pid', 'keep/bench.pid', 'keep/watch.pid');
         foreach ($files as $file) {
             yield $file.', the number of another program' => [$file, '%d'];
             yield $file.', its group' => [$file, '-%d'];
@@ -88,6 +89,7 @@ final class StoppingTest extends TestCase
         $script = <<<'SH'
             . "$1/bin/lib/house.sh"
             console() { echo written; }
+            console_here() { echo written; }
             choose_state run
             APP_ENV=prod DATABASE=garden DB_PASSWORD=x APP_SECRET=x DEMO_PASSWORD=x PG_PORT=1
             start_bench 1

@@ -10,7 +10,6 @@ use HandGarden\Web\Row;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Command\SignalableCommandInterface;
-use Symfony\Component\Console\Input\InputArgument;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -36,15 +35,6 @@ final class SupervisorCommand extends Command implements SignalableCommandInterf
         parent::__construct();
     }
 
-    protected function configure(): void
-    {
-        $this->addArgument(
-            'pid-file',
-            InputArgument::OPTIONAL,
-            'Where to write the number of this process, so that it can be stopped',
-        );
-    }
-
     /** @return list<int> */
     public function getSubscribedSignals(): array
     {
@@ -60,10 +50,6 @@ final class SupervisorCommand extends Command implements SignalableCommandInterf
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $pidFile = $input->getArgument('pid-file');
-        if (\is_string($pidFile)) {
-            file_put_contents($pidFile, (string) getmypid());
-        }
         while ($this->going) {
             try {
                 $this->look($output);
