@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Account;
 
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 
 final readonly class ClinicRepository
@@ -19,6 +20,15 @@ final readonly class ClinicRepository
     {
         return $this->entities->find(Clinic::class, $this->who->clinicId())
             ?? throw new \LogicException('A person always has a clinic.');
+    }
+
+    /** The same for somebody who is about to change it: one at a time, the others wait. */
+    public function ownToChange(): Clinic
+    {
+        $clinic = $this->own();
+        $this->entities->refresh($clinic, LockMode::PESSIMISTIC_WRITE);
+
+        return $clinic;
     }
 
     /** @return array<string, string> names of the clinic's people by id */

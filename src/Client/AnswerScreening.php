@@ -8,7 +8,9 @@ use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Screening\Answer;
+use HandGarden\Core\Screening\Screening;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Seen;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -33,12 +35,15 @@ final class AnswerScreening extends AbstractController
     public function __invoke(Request $request, Client $client): Response
     {
         $today = $this->clock->today($client->zone);
-        if ($request->isMethod('POST')) {
+        $screening = $this->cautions->screening($client);
+        $seen = $this->mark($screening, $today);
+        $isStale = $request->isMethod('POST') && Seen::isStale($request, $seen);
+        if ($request->isMethod('POST') && !$isStale) {
             $answers = [];
             foreach ($this->catalogue->get()->screening->questions as $question) {
                 $answer = Answer::tryFrom((string) $request->request->get($question->id, ''));
                 // what stands as it was keeps its date, unless it was asked again
-                $new = $answer !== $this->cautions->screening($client)->answer($question->id, $today)
+                $new = $answer !== $screening->answer($question->id, $today)
                     || $request->request->has('asked_again');
                 if (null !== $answer && Answer::NotAsked !== $answer && $new) {
                     $answers[] = new ScreeningAnswer(
@@ -67,9 +72,32 @@ final class AnswerScreening extends AbstractController
             'client' => $client,
             'banner' => $this->cautions->for($client),
             'questions' => $this->catalogue->get()->screening->questions,
-            'screening' => $this->cautions->screening($client),
+            'screening' => $screening,
+            'typed' => $isStale ? $this->typed($request) : [],
+            'seen' => $seen,
             'today' => $today,
             'setUp' => $this->catalogue->get()->screening->setUpCheck,
-        ]);
+        ], new Response(status: $isStale ? Response::HTTP_CONFLICT : Response::HTTP_OK));
+    }
+
+    private function mark(Screening $screening, \DateTimeImmutable $today): string
+    {
+        $shown = [];
+        foreach ($this->catalogue->get()->screening->questions as $question) {
+            $shown[] = $question->id.' '.$screening->answer($question->id, $today)->value;
+        }
+
+        return Seen::mark(...$shown);
+    }
+
+    /** @return array<string, string> answer by question */
+    private function typed(Request $request): array
+    {
+        $typed = [];
+        foreach ($this->catalogue->get()->screening->questions as $question) {
+            $typed[$question->id] = $request->request->getString($question->id);
+        }
+
+        return $typed;
     }
 }

@@ -87,9 +87,10 @@ final class EditClient extends AbstractController
     }
 
     #[Route('/clients/{client}/archive', name: 'client_archive', methods: ['POST'])]
-    public function archive(Client $client): Response
+    public function archive(Request $request, Client $client): Response
     {
-        $client->archivedAt = $client->isArchived() ? null : $this->clock->now();
+        $isWanted = 'back' !== $request->request->get('to', $client->isArchived() ? 'back' : 'archive');
+        $client->archivedAt = $isWanted ? $client->archivedAt ?? $this->clock->now() : null;
         $this->clients->save();
         $this->audit->wrote(
             $client->isArchived() ? 'archived client' : 'restored client',

@@ -96,11 +96,11 @@ final class EditOwnExercise extends AbstractController
         requirements: ['key' => '[a-z0-9-]+'],
         methods: ['POST'],
     )]
-    public function archive(string $key): Response
+    public function archive(string $key, Request $request): Response
     {
         $kept = $this->exercises->newest($this->who->clinicId(), $key)
             ?? throw $this->createNotFoundException('No such exercise.');
-        $kept->archived = !$kept->archived;
+        $kept->archived = 'back' !== $request->request->get('to', $kept->archived ? 'back' : 'archive');
         $this->exercises->save();
         $this->audit->wrote(
             $kept->archived ? 'archived own exercise' : 'brought back own exercise',

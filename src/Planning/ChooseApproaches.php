@@ -14,6 +14,7 @@ use HandGarden\Core\Approach\Question;
 use HandGarden\Core\Approach\School;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Seen;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -45,18 +46,21 @@ final class ChooseApproaches extends AbstractController
         $school = School::tryFrom((string) $request->request->get('school', ''));
         $note = trim((string) $request->request->get('note', ''));
         $problem = '';
+        $status = Response::HTTP_UNPROCESSABLE_ENTITY;
         if ($request->isMethod('POST')) {
             if (null === $question) {
                 throw $this->createNotFoundException('No such question.');
             }
-            if (null !== $school && ('' === $note || mb_strlen($note) > 300)) {
+            if (Seen::isStale($request, Seen::mark($this->standing($client, $question)->note ?? ''))) {
+                $status = Response::HTTP_CONFLICT;
+                $problem = 'Somebody else changed this meanwhile; theirs stands above. Choose again to replace it.';
+            } elseif (null !== $school && ('' === $note || mb_strlen($note) > 300)) {
                 $problem =
                     'Say in a few words why: the note stays beside the default. Nothing was changed yet.';
             } else {
-                foreach ($this->plans->approaches($client) as $before) {
-                    if ($before->question === $question) {
-                        $before->withdrawnAt = $this->clock->now();
-                    }
+                $before = $this->standing($client, $question);
+                if (null !== $before) {
+                    $before->withdrawnAt = $this->clock->now();
                 }
                 $this->plans->keep(
                     ...(
@@ -113,6 +117,17 @@ final class ChooseApproaches extends AbstractController
                     'note' => $note,
                 ],
             'problem' => $problem,
-        ], new Response(status: '' === $problem ? 200 : 422));
+        ], new Response(status: '' === $problem ? Response::HTTP_OK : $status));
+    }
+
+    private function standing(Client $client, Question $question): ?ApproachChoice
+    {
+        foreach ($this->plans->approaches($client) as $choice) {
+            if ($choice->question === $question) {
+                return $choice;
+            }
+        }
+
+        return null;
     }
 }

@@ -16,6 +16,7 @@ use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Core\Words\PhraseFormat;
+use Symfony\Component\Uid\Uuid;
 
 /** What a therapist decided for one client: overrides, approved rungs, doses, suspensions and the routine. */
 final readonly class PlanRepository
@@ -161,6 +162,17 @@ final readonly class PlanRepository
             $this->scope($client) + ['reopenedAt' => null],
             ['at' => 'DESC'],
         );
+    }
+
+    public function wasReopened(Client $client, string $suspensionId): bool
+    {
+        $found = Uuid::isValid($suspensionId)
+            ? $this->entities->getRepository(Suspension::class)->findOneBy(
+                $this->scope($client) + ['id' => $suspensionId],
+            )
+            : null;
+
+        return null !== $found?->reopenedAt;
     }
 
     /**

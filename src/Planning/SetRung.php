@@ -9,6 +9,7 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Seen;
 use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -43,6 +44,20 @@ final class SetRung extends AbstractController
         $placed = null === $side ? null : $this->plan->placements($client)->find($ladder, $side);
         if (null === $placed) {
             throw $this->createNotFoundException('No such ladder for this client.');
+        }
+        $standing = $this->standing($client, $ladder, $side);
+        if (Seen::isStale($request, Seen::mark($standing->note ?? ''))) {
+            $this->addFlash('problem', \sprintf(
+                'Somebody else changed this meanwhile%s. Nothing was set%s. Look at it as it is now and set it again.',
+                null === $standing ? '' : ' (‘'.$standing->note.'’)',
+                '' === $note ? '' : '; you had written ‘'.mb_substr($note, 0, 300).'’',
+            ));
+
+            return $this->redirectToRoute(
+                'planning_placement',
+                ['client' => $client->id],
+                Response::HTTP_SEE_OTHER,
+            );
         }
         if ('' === $rungId) {
             foreach ($this->plans->overrides($client) as $override) {
@@ -97,5 +112,16 @@ final class SetRung extends AbstractController
             ['client' => $client->id],
             Response::HTTP_SEE_OTHER,
         );
+    }
+
+    private function standing(Client $client, string $ladder, ?Side $side): ?PlacementOverride
+    {
+        foreach ($this->plans->overrides($client) as $override) {
+            if ($override->ladderKey === $ladder && $override->side === $side) {
+                return $override;
+            }
+        }
+
+        return null;
     }
 }

@@ -7,6 +7,7 @@ namespace HandGarden\Planning;
 use HandGarden\Account\Audit;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Core\Routine\Weights;
+use HandGarden\Web\Seen;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -26,12 +27,15 @@ final class SetWeights extends AbstractController
         PlanRepository $plans,
         Audit $audit,
     ): Response {
-        $clinic = $clinics->own();
+        $clinic = $request->isMethod('POST') ? $clinics->ownToChange() : $clinics->own();
         $defaults = (new Weights())->toArray();
         $typed = array_map(
             strval(...),
             Weights::fromArray($clinic->routineWeights)->toArray(),
         ) + ['minutes' => (string) $clinic->sittingMinutes];
+        $kept = $typed;
+        $seen = Seen::mark(...array_values($kept));
+        $isStale = $request->isMethod('POST') && Seen::isStale($request, $seen);
         $problems = [];
         if ($request->isMethod('POST')) {
             foreach (array_keys($typed) as $name) {
@@ -45,7 +49,12 @@ final class SetWeights extends AbstractController
                     $problems[$name] = \sprintf('A whole number from %d to %d.', $least, $most);
                 }
             }
-            if ([] === $problems) {
+            foreach ($isStale ? $kept : [] as $name => $value) {
+                if ($typed[$name] !== $value) {
+                    $problems[$name] ??= 'Kept meanwhile: '.$value;
+                }
+            }
+            if ([] === $problems && !$isStale) {
                 $clinic->sittingMinutes = (int) $typed['minutes'];
                 $clinic->routineWeights = array_diff_assoc(
                     array_map(intval(...), array_intersect_key($typed, $defaults)),
@@ -63,6 +72,12 @@ final class SetWeights extends AbstractController
             'typed' => $typed,
             'defaults' => $defaults,
             'problems' => $problems,
-        ], new Response(status: [] === $problems ? 200 : 422));
+            'seen' => $seen,
+            'isStale' => $isStale,
+        ], new Response(status: match (true) {
+            $isStale => Response::HTTP_CONFLICT,
+            [] !== $problems => Response::HTTP_UNPROCESSABLE_ENTITY,
+            default => Response::HTTP_OK,
+        }));
     }
 }

@@ -15,6 +15,7 @@ use HandGarden\Core\Week\HelperHours;
 use HandGarden\Core\Week\InvalidWeek;
 use HandGarden\Web\Clock;
 use HandGarden\Web\OneAtATime;
+use HandGarden\Web\Seen;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
@@ -54,7 +55,21 @@ final class ShowWeek extends AbstractController
         $hours = mb_substr(trim((string) $request->request->get('helper_hours', '')), 0, 300);
         $of = (string) $request->request->get('of', '');
         $file = $request->files->get('calendar');
-        $times = $this->plans->weekTimes($client) ?? new WeekTimes($client->clinicId, $client->id);
+        $kept = $this->plans->weekTimes($client);
+        if (Seen::isStale($request, WeekTimes::mark($kept))) {
+            return $this->page(
+                $client,
+                $of,
+                $hours,
+                \sprintf(
+                    'Somebody else kept other times while you were typing: ‘%s’. Keep yours again to replace them%s.',
+                    $kept->helperHours ?? '',
+                    $file instanceof UploadedFile ? ', and choose the calendar file once more' : '',
+                ),
+                Response::HTTP_CONFLICT,
+            );
+        }
+        $times = $kept ?? new WeekTimes($client->clinicId, $client->id);
         try {
             HelperHours::parse($hours);
             if ($request->request->has('forget')) {
@@ -127,8 +142,13 @@ final class ShowWeek extends AbstractController
         );
     }
 
-    private function page(Client $client, string $of, ?string $typed, string $problem): Response
-    {
+    private function page(
+        Client $client,
+        string $of,
+        ?string $typed,
+        string $problem,
+        int $status = Response::HTTP_UNPROCESSABLE_ENTITY,
+    ): Response {
         $monday = $this->week->monday($client, $of);
         $week = $this->week->for($client, $monday);
         $times = $this->plans->weekTimes($client);
@@ -140,6 +160,7 @@ final class ShowWeek extends AbstractController
             'week' => $week,
             'monday' => $monday,
             'times' => $times,
+            'seen' => WeekTimes::mark($times),
             'typed' => $typed ?? $times->helperHours ?? '',
             'problem' => $problem,
             'materials' => array_map(
@@ -149,6 +170,6 @@ final class ShowWeek extends AbstractController
                 ],
                 $week->materials(),
             ),
-        ], new Response(status: '' === $problem ? 200 : 422));
+        ], new Response(status: '' === $problem ? Response::HTTP_OK : $status));
     }
 }

@@ -8,6 +8,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\TellsOfClient;
 use HandGarden\Core\Week\BusyTimes;
+use HandGarden\Web\Seen;
 use Symfony\Component\Uid\Uuid;
 
 /** When the helper is there and when the client is taken; of a calendar only that is kept. */
@@ -45,6 +46,12 @@ class WeekTimes implements TellsOfClient
         public readonly string $clientId,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    /** Mark of what is kept; of nothing kept yet as well. */
+    public static function mark(?self $times): string
+    {
+        return Seen::mark($times->version ?? 0);
     }
 
     public function busy(): BusyTimes

@@ -111,7 +111,15 @@ final class Decide extends AbstractController
 
             return $this->back($client);
         }
-        throw $this->createNotFoundException('No such suspension.');
+        if (!$this->plans->wasReopened($client, $suspension)) {
+            throw $this->createNotFoundException('No such suspension.');
+        }
+        $this->addFlash('problem', \sprintf(
+            'Somebody else reopened already what rested here. Nothing more was done%s.',
+            '' === $note ? '' : '; you had written ‘'.mb_substr($note, 0, 300).'’',
+        ));
+
+        return $this->back($client);
     }
 
     private function find(Client $client, string $key): ?Proposal

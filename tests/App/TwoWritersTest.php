@@ -152,7 +152,9 @@ final class TwoWritersTest extends OdalysTestCase
     private function fieldsOf(string $form): array
     {
         $fields = [];
-        foreach ($this->browser->getCrawler()->filter($form)->first()->form()->getPhpValues() as $name => $value) {
+        foreach ($this->browser->getCrawler()->filter(
+            $form,
+        )->first()->form()->getPhpValues() as $name => $value) {
             $fields[(string) $name] = $value;
         }
 
