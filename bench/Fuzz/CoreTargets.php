@@ -140,9 +140,9 @@ final class CoreTargets
     private function line(): array
     {
         return [
-            'outcome' => 'done', 'repetitions' => 5, 'hold' => 3, 'pain_before' => 1, 'pain_after' => 2, 'tone' => 'same',
-            'help' => 'none', 'compensations' => [], 'fatigue' => 2, 'new_tingling' => false, 'systemic' => false,
-            'note' => 'x',
+            'outcome' => 'done', 'repetitions' => 5, 'hold' => 3, 'pain_before' => 1, 'pain_after' => 2,
+            'tone' => 'same', 'help' => 'none', 'compensations' => [], 'fatigue' => 2, 'new_tingling' => false,
+            'systemic' => false, 'note' => 'x',
         ];
     }
 
@@ -197,8 +197,8 @@ final class CoreTargets
 
         return $this->chance->oneIn(20)
             ? (new Builder($this->catalogue))->build(
-            $case->brief($placed),
-        )
+                $case->brief($placed),
+            )
             : $placed;
     }
 

@@ -6,11 +6,16 @@ namespace HandGarden\Bench\Fuzz;
 
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Component\DomCrawler\Crawler;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 
 /** Spoiled requests to pages, forms and scripts of a client, as somebody who is signed in. */
 final class Requests
 {
-    /** @var array<string, int> answers by status */
+    private const ASKED = [
+        'of', 'set', 'kind', 'side', 'task', 'q', 'name', 'page', 'at', 'do', 'archived', 'strand', 'from', 'item',
+    ];
+
+    /** @var array<int, int> answers by status */
     public array $answered = [];
 
     /** @var list<string> what ended in an error of the server */
@@ -61,13 +66,50 @@ final class Requests
         $this->see('POST', $address, $body);
     }
 
+    /** @param array<array-key, mixed> $right fields that a script of ours would send */
+    public function fields(string $address, array $right, string $token): void
+    {
+        $fields = ['_token' => $token] + $this->spoiled($this->spoiled($right));
+        $this->browser->request('POST', $address, $fields, server: ['HTTP_SEC_FETCH_MODE' => 'cors']);
+        $this->see('POST', $address, json_encode($fields, \JSON_INVALID_UTF8_SUBSTITUTE));
+    }
+
+    /** @param array<array-key, mixed> $right what the file would hold */
+    public function file(string $address, array $right, string $token): void
+    {
+        $body = $this->nasty->json($this->nasty->spoiled($this->nasty->spoiled($right)));
+        $path = (string) tempnam(sys_get_temp_dir(), 'fuzz');
+        file_put_contents($path, $body);
+        $file = new UploadedFile($path, $this->nasty->text(), test: true);
+        $this->browser->request('POST', $address, ['_token' => $token], ['file' => $file]);
+        $this->see('POST', $address, $body);
+        @unlink($path);
+    }
+
+    /** @param list<array<array-key, mixed>> $right lines of a device */
+    public function lines(string $address, array $right, string $secret): void
+    {
+        $lines = array_map(
+            fn (array $line): string => $this->nasty->json(
+                $this->chance->oneIn(2) ? $this->nasty->spoiled($line) : $line,
+            ),
+            $right,
+        );
+        $this->browser->request(
+            'POST',
+            $address,
+            server: ['HTTP_AUTHORIZATION' => 'Bearer '.$secret, 'CONTENT_TYPE' => 'application/x-ndjson'],
+            content: implode("\n", $lines),
+        );
+        $this->see('POST', $address, implode("\n", $lines));
+    }
+
     /** @return list<Crawler> at most four, the first ones of long pages are not always taken */
     private function some(Crawler $forms): array
     {
-        $all = $forms->each(static fn (Crawler $form): Crawler => $form);
         $some = [];
-        for ($times = min(4, \count($all)); $times > 0; --$times) {
-            $some[] = $all[$this->chance->below(\count($all))];
+        for ($times = min(4, $forms->count()); $times > 0; --$times) {
+            $some[] = $forms->eq($this->chance->below($forms->count()));
         }
 
         return $some;
@@ -115,7 +157,7 @@ final class Requests
     private function spoiledAddress(string $page): void
     {
         $query = [];
-        foreach (['of', 'set', 'kind', 'side', 'task', 'q', 'name', 'page', 'at', 'do', 'archived', 'strand', 'from'] as $name) {
+        foreach (self::ASKED as $name) {
             if ($this->chance->oneIn(4)) {
                 $query[$name] = $this->nasty->field();
             }
@@ -136,7 +178,7 @@ final class Requests
     private function see(string $method, string $address, string|false $body = ''): void
     {
         $status = $this->browser->getResponse()->getStatusCode();
-        $this->answered[(string) $status] = ($this->answered[(string) $status] ?? 0) + 1;
+        $this->answered[$status] = ($this->answered[$status] ?? 0) + 1;
         if ($status >= 500) {
             $this->wrong[] = \sprintf(
                 '%s %s %s: %s',

@@ -48,16 +48,19 @@ final readonly class Drafts
         $seen = \is_string($form['seen'] ?? null) ? (int) $form['seen'] : \PHP_INT_MAX;
         foreach (self::PARTS as $part) {
             foreach (\is_array($form[$part] ?? null) ? $form[$part] : [] as $key => $value) {
+                if (!\is_string($key)) {
+                    continue; // no field of ours is called by a number
+                }
                 $text = \is_string($value) ? mb_substr(trim($value), 0, 60) : '';
                 if (
-                    '' === $text && 'm' === $part && self::capturedAt($before, (string) $key) > $seen
+                    '' === $text && 'm' === $part && self::capturedAt($before, $key) > $seen
                 ) {
                     continue;
                 }
                 if ('' === $text) {
-                    unset($merged[$part][(string) $key]);
+                    unset($merged[$part][$key]);
                 } else {
-                    $merged[$part][(string) $key] = $text;
+                    $merged[$part][$key] = $text;
                 }
             }
         }

@@ -8,6 +8,7 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\GoalTask;
+use HandGarden\Core\Data\Dates;
 use HandGarden\Core\Routine\Goals;
 use Symfony\Component\HttpFoundation\InputBag;
 use Symfony\Component\Validator\Constraints as Assert;
@@ -194,8 +195,8 @@ final class ClientInput
                 )->addViolation();
             }
         }
-        $injected = \DateTimeImmutable::createFromFormat('!Y-m-d', $this->injectedOn);
-        if (false !== $injected && $injected > new \DateTimeImmutable('tomorrow')) {
+        $injected = Dates::day($this->injectedOn);
+        if (null !== $injected && $injected > new \DateTimeImmutable('tomorrow')) {
             $context
                 ->buildViolation('The injection lies in the future.')
                 ->atPath('injectedOn')
@@ -234,12 +235,7 @@ final class ClientInput
         );
         arsort($client->goals);
         $client->goalWords = $this->goalWords;
-        $injected = \DateTimeImmutable::createFromFormat(
-            '!Y-m-d',
-            $this->injectedOn,
-            new \DateTimeZone('UTC'),
-        );
-        $client->injectedOn = false === $injected ? null : $injected;
+        $client->injectedOn = Dates::day($this->injectedOn);
         $client->story = $this->story;
         $client->setIntake($this->intake->intake());
     }

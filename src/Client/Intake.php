@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Client;
 
+use HandGarden\Core\Data\Dates;
+
 /** What is asked once at intake and shown whenever the client is: nothing here decides which exercises fit. */
 final readonly class Intake
 {
@@ -118,8 +120,6 @@ final readonly class Intake
     /** A day as people write it. */
     private static function asWritten(string $day): string
     {
-        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $day);
-
-        return false === $date ? $day : $date->format('j M Y');
+        return Dates::day($day)?->format('j M Y') ?? $day;
     }
 }

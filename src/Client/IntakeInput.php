@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Client;
 
+use HandGarden\Core\Data\Dates;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
 
@@ -129,8 +130,8 @@ final class IntakeInput
     public function checkDays(ExecutionContextInterface $context): void
     {
         foreach (['onsetOn', 'consentOn'] as $field) {
-            $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $this->$field);
-            if (false !== $day && $day > new \DateTimeImmutable('tomorrow')) {
+            $day = Dates::day($this->$field);
+            if (null !== $day && $day > new \DateTimeImmutable('tomorrow')) {
                 $context
                     ->buildViolation('That day lies in the future.')
                     ->atPath($field)

@@ -114,7 +114,7 @@ final class ExchangeLadder extends AbstractController
     private function read(string $text): array
     {
         try {
-            $root = Node::root(Yaml::parse($text), 'file'); // JSON is YAML too
+            $root = Node::outside(Yaml::parse($text), 'file'); // JSON is YAML too
         } catch (ParseException $e) {
             throw InvalidData::at('file', $e->getMessage());
         }

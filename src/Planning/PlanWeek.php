@@ -10,6 +10,7 @@ use HandGarden\Core\Approach\Approaches;
 use HandGarden\Core\Approach\Question;
 use HandGarden\Core\Approach\School;
 use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Data\Dates;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Routine\Builder;
@@ -36,8 +37,7 @@ final readonly class PlanWeek
     /** Monday of the week that holds a day; of this week when nothing readable is given. */
     public function monday(Client $client, string $day): \DateTimeImmutable
     {
-        $given = \DateTimeImmutable::createFromFormat('!Y-m-d', $day, new \DateTimeZone('UTC'));
-        $in = false === $given ? $this->clock->today($client->zone) : $given;
+        $in = Dates::day($day) ?? $this->clock->today($client->zone);
 
         return $in->modify('-'.((int) $in->format('N') - 1).' days');
     }

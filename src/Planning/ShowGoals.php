@@ -9,6 +9,7 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Data\Dates;
 use HandGarden\Core\Goal\Distances;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Web\Clock;
@@ -63,11 +64,7 @@ final class ShowGoals extends AbstractController
         $chosen = RungOnSide::fromText((string) $form->get('rung', ''));
         $rungId = $chosen->rungId ?? '';
         $side = $chosen?->side;
-        $by = \DateTimeImmutable::createFromFormat(
-            '!Y-m-d',
-            (string) $form->get('by', ''),
-            new \DateTimeZone('UTC'),
-        );
+        $by = Dates::day((string) $form->get('by', ''));
         $note = trim((string) $form->get('note', ''));
         $problems = array_filter([
             'rung' => null === $side
@@ -78,12 +75,12 @@ final class ShowGoals extends AbstractController
                     ?->for($rungId)
                 ? 'Choose a rung of one of the ladders.'
                 : null,
-            'by' => false === $by || $by <= $this->clock->today($client->zone)
+            'by' => null === $by || $by <= $this->clock->today($client->zone)
                 ? 'A day to come, written as YYYY-MM-DD.'
                 : null,
             'note' => mb_strlen($note) > 300 ? 'At most 300 letters.' : null,
         ]);
-        if ([] !== $problems || null === $side || false === $by) {
+        if ([] !== $problems || null === $side || null === $by) {
             return $this->show($client, $problems, $form->all());
         }
         $goal = new ShortTermGoal(

@@ -10,6 +10,7 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\LogFormat;
 use HandGarden\Core\Actor\Actor;
+use HandGarden\Core\Data\Dates;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\LogLine;
@@ -173,14 +174,7 @@ final readonly class LogIntake
     /** @throws InvalidData */
     private static function instant(Node $node): \DateTimeImmutable
     {
-        $text = $node->string();
-        $time = \DateTimeImmutable::createFromFormat(
-            str_contains($text, '.') ? \DATE_RFC3339_EXTENDED : \DATE_RFC3339,
-            $text,
-        );
-
-        return false === $time
-            ? throw $node->fail('is not a time such as 2026-11-24T09:30:00Z')
-            : $time->setTimezone(new \DateTimeZone('UTC'));
+        return Dates::instant($node->string())
+            ?? throw $node->fail('is not a time such as 2026-11-24T09:30:00Z');
     }
 }

@@ -8,6 +8,10 @@ use HandGarden\Account\Role;
 use HandGarden\Bench\Fuzz\Chance;
 use HandGarden\Bench\Fuzz\Nasty;
 use HandGarden\Bench\Fuzz\Requests;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Device\DeviceKind;
+use HandGarden\Device\Device;
+use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
 
@@ -22,8 +26,8 @@ final class FuzzTest extends OdalysTestCase
     /** @return iterable<string, array{int}> */
     public static function seeds(): iterable
     {
-        $seed = (int) (getenv('HG_FUZZ_SEED') ?: 1);
-        for ($batch = 0; $batch < (int) (getenv('HG_FUZZ_BATCHES') ?: 4); ++$batch) {
+        $seed = self::told('HG_FUZZ_SEED', 1);
+        for ($batch = 0; $batch < self::told('HG_FUZZ_BATCHES', 4); ++$batch) {
             yield 'seed '.($seed + $batch) => [$seed + $batch];
         }
     }
@@ -44,14 +48,31 @@ final class FuzzTest extends OdalysTestCase
         );
         $token = $this->token();
         $item = $this->itemsOf($sitting)[0]->id;
+        [$glove, $secret] = Device::register(
+            $this->odalys->clinicId,
+            'Glove',
+            DeviceKind::Glove,
+            Side::Right,
+            simulated: true,
+            now: new \DateTimeImmutable(),
+        );
+        $this->keep($glove);
         for ($sent = 0; $sent < self::REQUESTS;) {
             $sent += $requests->round();
             foreach ($this->scripts($client, $sitting->id, $item) as [$address, $right]) {
-                if ($chance->oneIn(2)) {
-                    $requests->script($address, $right, $token);
-                    ++$sent;
-                }
+                $requests->script($address, $right, $token);
+                ++$sent;
             }
+            foreach ($this->fields($client) as [$address, $right]) {
+                $requests->fields($address, $right, $token);
+                ++$sent;
+            }
+            foreach (['trace' => $client.'/steadiness/trace', 'own' => '/exercises/own/import'] as $example => $address) {
+                $requests->file($address, self::example($example), $token);
+                ++$sent;
+            }
+            $requests->lines('/device/frames', self::delivery(), $secret);
+            ++$sent;
         }
         $log = getenv('HG_FUZZ_LOG');
         if (\is_string($log) && '' !== $log) {
@@ -63,7 +84,52 @@ final class FuzzTest extends OdalysTestCase
         }
 
         self::assertSame([], $requests->wrong);
-        self::assertGreaterThan(20, ($requests->answered['200'] ?? 0) + ($requests->answered['303'] ?? 0));
+        self::assertGreaterThan(20, ($requests->answered[200] ?? 0) + ($requests->answered[303] ?? 0));
+    }
+
+    /** @return list<array{string, array<string, mixed>}> */
+    private function fields(string $client): array
+    {
+        $typed = ['m' => ['index_pip_flexion:right:active:-' => '60', 'grip_kg:right:-:-' => '4 5']];
+
+        return [
+            [$client.'/measure/figures', $typed + ['seen' => '1', 'note' => 'x']],
+            [$client.'/screen/scale', ['card' => '342', 'screen' => '1280x800', 'task' => 'spiral']],
+            ['/exercises/pose', ['view' => 'three', 'which' => 'end', 'pose' => ['end' => ['index.mcp' => '30']]]],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function example(string $name): array
+    {
+        if ('own' === $name) {
+            return ['strand' => 'open', 'rungs' => [['name' => 'Lift', 'how' => 'Lift it.', 'dose' => ['sets' => 2]]]];
+        }
+        $read = json_decode((string) file_get_contents(Cases::root().'/docs/examples/'.$name.'.json'), true);
+        $example = [];
+        foreach (\is_array($read) ? $read : [] as $key => $part) {
+            $example[(string) $key] = \is_array($part) ? \array_slice($part, 0, 40) : $part;
+        }
+
+        return $example;
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function delivery(): array
+    {
+        $lines = [['hello' => 'hand-garden/device', 'version' => 1, 'kind' => 'glove', 'run' => '280a6f1bf3a71f37']];
+        for ($frame = 0; $frame < 5; ++$frame) {
+            $lines[] = ['seq' => $frame, 'ms' => 20 * $frame, 'v' => array_fill(0, 16, 30.5)];
+        }
+
+        return $lines;
+    }
+
+    private static function told(string $name, int $otherwise): int
+    {
+        $told = getenv($name);
+
+        return is_numeric($told) ? (int) $told : $otherwise;
     }
 
     /** @return list<string> */
@@ -93,7 +159,9 @@ final class FuzzTest extends OdalysTestCase
             ]],
             [$client.'/screen', [
                 'task' => 'spiral', 'side' => 'right', 'pointer' => 'pen', 'pixels_per_mm' => 4.0, 'screen' => '1x1',
-                'guide' => ['kind' => 'spiral', 'cx' => 320, 'cy' => 190, 'start_radius' => 8, 'pitch' => 52, 'turns' => 3],
+                'guide' => [
+                    'kind' => 'spiral', 'cx' => 320, 'cy' => 190, 'start_radius' => 8, 'pitch' => 52, 'turns' => 3,
+                ],
                 'strokes' => [[[0, 328, 190], [12.5, 329.5, 190.1], [25, 330.8, 190.2]]],
             ]],
         ];

@@ -25,10 +25,18 @@ final readonly class Node
     public static function fromJson(string $text, string $path = ''): self
     {
         try {
-            return new self(json_decode($text, true, 64, \JSON_THROW_ON_ERROR), $path);
+            return self::outside(json_decode($text, true, 64, \JSON_THROW_ON_ERROR), $path);
         } catch (\JsonException $e) {
             throw InvalidData::at($path, 'not JSON: '.$e->getMessage());
         }
+    }
+
+    /** @throws InvalidData when it holds what is no text and no number */
+    public static function outside(mixed $value, string $path = ''): self
+    {
+        $problem = Plain::problem($value);
+
+        return null === $problem ? new self($value, $path) : throw InvalidData::at($path, $problem);
     }
 
     public function fail(string $problem): InvalidData
@@ -92,7 +100,10 @@ final readonly class Node
         }
         $map = [];
         foreach ($this->value as $key => $value) {
-            $map[(string) $key] = new self($value, $this->child((string) $key));
+            if (\is_int($key)) { // a number as a name would come out of the list as a number
+                throw $this->fail(\sprintf('"%d" is no name', $key));
+            }
+            $map[$key] = new self($value, $this->child($key));
         }
 
         return $map;
@@ -140,13 +151,9 @@ final readonly class Node
     public function date(): \DateTimeImmutable
     {
         $text = $this->string();
-        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
 
-        return false !== $date && $date->format('Y-m-d') === $text
-            ? $date
-            : throw $this->fail(
-                \sprintf('%s is not a day written as YYYY-MM-DD', json_encode($text)),
-            );
+        return Dates::day($text)
+            ?? throw $this->fail(\sprintf('%s is not a day written as YYYY-MM-DD', json_encode($text)));
     }
 
     /** @return list<string> */
