@@ -5,7 +5,12 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use HandGarden\Account\ActiveChecker;
+use HandGarden\Account\Role;
 use HandGarden\Account\Staff;
+use PHPUnit\Framework\Attributes\TestWith;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\RequestStack;
+use Symfony\Component\Security\Core\Exception\CustomUserMessageAccountStatusException;
 
 final class SignInTest extends GardenTestCase
 {
@@ -56,24 +61,41 @@ final class SignInTest extends GardenTestCase
         self::assertStringContainsString('switched off', $this->page());
     }
 
-    public function testPeopleOfTheDemonstrationSignInOnThisMachineOnly(): void
+    /** @param array<string, string> $server of the request that signs in */
+    #[TestWith([[], true])]
+    #[TestWith([['HTTP_HOST' => '127.0.0.1:8080'], true])]
+    #[TestWith([['HTTP_HOST' => '[::1]:8080', 'REMOTE_ADDR' => '::1'], true])]
+    #[TestWith([['REMOTE_ADDR' => '192.0.2.7'], false])]
+    #[TestWith([['HTTP_HOST' => 'clinic.example'], false])]
+    #[TestWith([['HTTP_HOST' => '127.0.0.1.clinic.example'], false])]
+    #[TestWith([['HTTP_FORWARDED' => 'for=192.0.2.7'], false])]
+    #[TestWith([['HTTP_X_FORWARDED_FOR' => '127.0.0.1'], false])]
+    #[TestWith([['HTTP_X_FORWARDED_HOST' => '127.0.0.1'], false])]
+    #[TestWith([['HTTP_VIA' => '1.1 tunnel'], false])]
+    public function testPeopleOfTheDemonstrationSignInOnThisMachineOnly(array $server, bool $isLetIn): void
     {
-        $checker = static fn (bool $loopback): ActiveChecker => new ActiveChecker(
-            $loopback,
-        );
-        $demo = new Staff(
-            $this->clinic()->id,
-            'demo@quayside.example',
-            'Demo',
-            \HandGarden\Account\Role::Lead,
-            forDemo: true,
-        );
+        $demo = new Staff($this->clinic()->id, 'demo@quayside.example', 'Demo', Role::Lead, forDemo: true);
+        $demo->password = password_hash('secret', \PASSWORD_BCRYPT, ['cost' => 4]);
+        $this->keep($demo);
+        $page = $this->browser->request('GET', '/sign-in', server: $server);
+        $this->browser->request('POST', '/sign-in', [
+            '_username' => $demo->email,
+            '_password' => 'secret',
+            '_csrf_token' => (string) $page->filter('input[name="_csrf_token"]')->attr('value'),
+        ], server: $server);
+        $this->browser->request('GET', '/', server: $server);
 
-        $checker(true)->checkPreAuth($demo);
-        $this->expectException(
-            \Symfony\Component\Security\Core\Exception\CustomUserMessageAccountStatusException::class,
-        );
-        $checker(false)->checkPreAuth($demo);
+        $this->assertStatus($isLetIn ? 200 : 302);
+    }
+
+    public function testNobodyOfTheDemonstrationIsLetInWhereOthersAreServed(): void
+    {
+        $requests = new RequestStack();
+        $requests->push(Request::create('http://127.0.0.1/sign-in'));
+        $demo = new Staff($this->clinic()->id, 'demo@quayside.example', 'Demo', Role::Lead, forDemo: true);
+
+        $this->expectException(CustomUserMessageAccountStatusException::class);
+        (new ActiveChecker(false, $requests))->checkPreAuth($demo);
     }
 
     private function tryToSignIn(string $email, string $password): void
