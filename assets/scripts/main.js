@@ -14,6 +14,7 @@ import { connect as print } from './behaviours/print.js';
 import { connect as shortcuts } from './behaviours/shortcuts.js';
 import { connect as stopwatch } from './behaviours/stopwatch.js';
 import { connect as tryDose } from './behaviours/try-dose.js';
+import { connect as waiting } from './behaviours/waiting.js';
 
 /** @type {Record<string, (element: any) => () => void>} each says how to stop it */
 const behaviours = {
@@ -31,6 +32,7 @@ const behaviours = {
   shortcuts,
   stopwatch,
   'try-dose': tryDose,
+  waiting,
 };
 
 /** @type {Map<Element, (() => void)[]>} */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace HandGarden\Account;
 
+use Symfony\Component\HttpFoundation\IpUtils;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Component\Security\Core\Exception\CustomUserMessageAccountStatusException;
 use Symfony\Component\Security\Core\User\UserCheckerInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
@@ -11,19 +14,53 @@ use Symfony\Component\Security\Core\User\UserInterface;
 /** Whoever left cannot sign in; people made for the demonstration sign in on this machine only. */
 final readonly class ActiveChecker implements UserCheckerInterface
 {
+    private const THIS_MACHINE = ['127.0.0.0/8', '::1'];
+    /** What stands between says so with one of these; a tunnel that says nothing cannot be told apart. */
+    private const BETWEEN = ['Forwarded', 'Via'];
+
     public function __construct(
         private bool $onLoopback,
+        private RequestStack $requests,
     ) {
     }
 
     public function checkPreAuth(UserInterface $user): void
     {
-        if ($user instanceof Staff && (!$user->active || ($user->forDemo && !$this->onLoopback))) {
+        if ($user instanceof Staff && (!$user->active || ($user->forDemo && !$this->isFromThisMachine()))) {
             throw new CustomUserMessageAccountStatusException('This sign-in is switched off.');
         }
     }
 
     public function checkPostAuth(UserInterface $user): void
     {
+    }
+
+    private function isFromThisMachine(): bool
+    {
+        $request = $this->requests->getMainRequest();
+
+        return $this->onLoopback
+            && null !== $request
+            && IpUtils::checkIp($request->server->getString('REMOTE_ADDR'), self::THIS_MACHINE)
+            && $this->isCalledByItsOwnName($request)
+            && !$this->cameThroughAnother($request);
+    }
+
+    private function isCalledByItsOwnName(Request $request): bool
+    {
+        $host = trim((string) preg_replace('/:\d+$/D', '', (string) $request->headers->get('Host')), '[]');
+
+        return 'localhost' === $host || IpUtils::checkIp($host, self::THIS_MACHINE);
+    }
+
+    private function cameThroughAnother(Request $request): bool
+    {
+        foreach ($request->headers->keys() as $name) {
+            if (str_starts_with($name, 'x-forwarded-') || \in_array(ucfirst($name), self::BETWEEN, true)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

@@ -8,7 +8,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ResponseEvent;
 use Symfony\Component\HttpKernel\KernelEvents;
 
-/** A strict content policy on every answer: own files only, nothing inline. */
+/** A strict content policy on every answer: own files only, nothing inline, nothing kept in the browser. */
 #[AsEventListener(KernelEvents::RESPONSE)]
 final class ContentPolicy
 {
@@ -23,5 +23,9 @@ final class ContentPolicy
         $headers->set('X-Content-Type-Options', 'nosniff');
         $headers->set('Referrer-Policy', 'same-origin');
         $headers->set('Permissions-Policy', 'camera=(), microphone=(), geolocation=()');
+        if (!$headers->hasCacheControlDirective('public')) {
+            // after signing out a step back shows nothing; pictures hold nothing of a person and may stay
+            $headers->set('Cache-Control', 'no-store, private');
+        }
     }
 }

@@ -67,7 +67,8 @@ final class FuzzTest extends OdalysTestCase
                 $requests->fields($address, $right, $token);
                 ++$sent;
             }
-            foreach (['trace' => $client.'/steadiness/trace', 'own' => '/exercises/own/import'] as $example => $address) {
+            $files = ['trace' => $client.'/steadiness/trace', 'own' => '/exercises/own/import'];
+            foreach ($files as $example => $address) {
                 $requests->file($address, self::example($example), $token);
                 ++$sent;
             }
@@ -139,8 +140,8 @@ final class FuzzTest extends OdalysTestCase
             '/exercises/helped-lift-hold', '/devices', '/sittings/'.$sitting];
         foreach (
             ['', '/edit', '/screening', '/measure', '/measure?set=everything', '/findings', '/screen', '/steadiness',
-                '/live', '/placement', '/goals', '/routine', '/routine?kind=clinic', '/approaches', '/week', '/week.ics',
-                '/decisions', '/what-if', '/sittings/new'] as $page
+                '/live', '/placement', '/goals', '/routine', '/routine?kind=clinic', '/approaches', '/week',
+                '/week.ics', '/decisions', '/what-if', '/sittings/new'] as $page
         ) {
             $pages[] = $client.$page;
         }

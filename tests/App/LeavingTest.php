@@ -49,9 +49,13 @@ final class LeavingTest extends OdalysTestCase
         $this->assertStatus(500);
         self::assertStringContainsString('Nothing of what you just sent was kept', $this->shown());
         self::assertStringNotContainsString('is lost', $this->shown());
-        self::assertSame(
-            0,
-            $this->entities->getConnection()->fetchOne('SELECT count(*) FROM visit WHERE note <> \'\''),
+        self::assertSelectorTextContains('textarea[name="note"]', 'She slept.', 'nor is what was typed');
+        $notes = fn (): mixed => $this->entities->getConnection()->fetchOne(
+            "SELECT count(*) FROM visit WHERE note <> ''",
         );
+        self::assertSame(0, $notes());
+        $this->browser->submitForm('Send it once more');
+        $this->assertStatus(303);
+        self::assertSame(1, $notes());
     }
 }

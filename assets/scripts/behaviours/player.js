@@ -2,7 +2,7 @@ import { all, data, made, maybe, one } from '../core/dom.js';
 import { isDoubleTap, lineOf } from '../core/log-line.js';
 import { numbered } from '../core/device.js';
 import { send } from '../core/log-sender.js';
-import { Outbox } from '../core/outbox.js';
+import { KEPT_AS, Outbox } from '../core/outbox.js';
 import { Running } from '../core/running.js';
 
 /** @typedef {import('../core/log-line.js').LogLine} LogLine */
@@ -19,7 +19,7 @@ export function connect(root) {
   const waiting = one(root, '[data-waiting]', HTMLElement);
   const steps = one(root, '[data-steps]', HTMLElement);
   const token = one(root, 'input[name="_token"]', HTMLInputElement).value;
-  const outbox = new Outbox(localStorage, `garden-log-${data(root, 'sitting')}`, (line) =>
+  const outbox = new Outbox(localStorage, KEPT_AS + data(root, 'sitting'), (line) =>
     send(data(root, 'logUrl'), token, line),
   );
   let current = 0;

@@ -4,12 +4,14 @@
  * Log lines that the server has not answered yet. They are kept in the given storage, so that a closed tab or a lost
  * network loses nothing; each goes out under the id it was made with, so that sending twice stores once.
  */
+export const KEPT_AS = 'garden-log-';
+
 export class Outbox {
   /** @type {Promise<{refused: {line: LogLine, problem: string}[]}>|null} */
   busy = null;
 
   /**
-   * @param {Pick<Storage, 'getItem'|'setItem'>} storage
+   * @param {Pick<Storage, 'getItem'|'setItem'|'removeItem'>} storage
    * @param {string} key
    * @param {(line: LogLine) => Promise<{again?: boolean, problem?: string}>} send
    */
@@ -60,6 +62,10 @@ export class Outbox {
 
   /** @param {LogLine[]} lines */
   keep(lines) {
-    this.storage.setItem(this.key, JSON.stringify(lines));
+    if (lines.length === 0) {
+      this.storage.removeItem(this.key); // nothing of a sitting stays once all of it is acknowledged
+    } else {
+      this.storage.setItem(this.key, JSON.stringify(lines));
+    }
   }
 }
