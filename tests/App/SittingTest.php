@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Role;
+use HandGarden\Content\Format\LogFormat;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Sitting\EventKind;
+use HandGarden\Core\Sitting\Fold;
+use HandGarden\Core\Sitting\ItemEvent;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\SavedRoutine;
@@ -131,6 +134,28 @@ final class SittingTest extends OdalysTestCase
             'the later one by the device, though it came first',
         );
         self::assertSame(5, $told['pain_after'] ?? null);
+    }
+
+    public function testWhatIsKeptOfAnItemIsWhatItsEventsGiveAnew(): void
+    {
+        $sitting = $this->begin();
+        $item = $this->itemsOf($sitting)[2];
+        for ($times = 0; $times < 8; ++$times) { // within a second or two, as a restless hand does
+            $this->postJson('/sittings/'.$sitting->id.'/log', [
+                'id' => Uuid::v4()->toRfc4122(),
+                'item' => $item->id,
+                'outcome' => 0 === $times % 2 ? 'done' : 'part',
+                'fatigue' => $times,
+            ]);
+        }
+        $kept = $this->itemsOf($sitting)[2]->told;
+        $anew = Fold::item(array_map(
+            static fn (SittingEvent $e): ItemEvent => $e->folded(),
+            $this->entities->getRepository(SittingEvent::class)->findBy(['itemId' => $item->id]),
+        ));
+
+        self::assertNotNull($anew);
+        self::assertEquals(LogFormat::write($anew->told), $kept);
     }
 
     public function testADeviceWhoseClockIsBehindIsPutRight(): void
