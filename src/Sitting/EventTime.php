@@ -29,7 +29,9 @@ final readonly class EventTime
     /** @param string $zone of the client */
     public static function now(\DateTimeImmutable $now, string $zone): self
     {
-        return new self($now, null, $now, Clock::dayOf($now, $zone), receivedAt: $now);
+        $at = self::inSeconds($now);
+
+        return new self($at, null, $at, Clock::dayOf($at, $zone), receivedAt: $at);
     }
 
     /** @param string $zone of the client */
@@ -47,6 +49,20 @@ final readonly class EventTime
             $at = $now;
         }
 
-        return new self($deviceAt, $offset, $at, Clock::dayOf($at, $zone), receivedAt: $now);
+        $at = self::inSeconds($at);
+
+        return new self(
+            self::inSeconds($deviceAt),
+            $offset,
+            $at,
+            Clock::dayOf($at, $zone),
+            receivedAt: self::inSeconds($now),
+        );
+    }
+
+    /** As it is kept: what is finer would order events before they are kept and be gone afterwards. */
+    private static function inSeconds(\DateTimeImmutable $at): \DateTimeImmutable
+    {
+        return $at->setTime((int) $at->format('G'), (int) $at->format('i'), (int) $at->format('s'));
     }
 }

@@ -20,6 +20,10 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Index(name: 'sitting_event_of', columns: ['sitting_id', 'item_id'])]
 class SittingEvent implements TellsOfClient
 {
+    /** Number that the database gives in the order of arrival. */
+    #[ORM\Column(type: Types::BIGINT, insertable: false, updatable: false, generated: 'INSERT')]
+    public int $arrival = 0;
+
     /**
      * @param ?string              $itemId        of an item of the sitting; null: of the sitting as a whole
      * @param ?string              $deviceId      of the browser it was made in; null: from a page without scripts
@@ -123,6 +127,7 @@ class SittingEvent implements TellsOfClient
             $this->at,
             $this->day,
             seq: $this->seq,
+            arrival: $this->arrival,
             told: EventKind::Line === $this->kind ? LogFormat::kept($this->body) : null,
         );
     }

@@ -13,6 +13,7 @@ final readonly class ItemEvent
      * @param \DateTimeImmutable $at   when it was done, by a clock that was found right
      * @param \DateTimeImmutable $day  of the client's own calendar
      * @param ?int               $seq  number that its device gave it; null: from a page without scripts
+     * @param int                $arrival in which order it came; decides only where no device has numbered them
      * @param ?Told              $told of a line; null for the other kinds
      */
     public function __construct(
@@ -21,13 +22,14 @@ final readonly class ItemEvent
         public \DateTimeImmutable $at,
         public \DateTimeImmutable $day,
         public ?int $seq = null,
+        public int $arrival = 0,
         public ?Told $told = null,
     ) {
     }
 
-    /** @return array{int, int, string} */
+    /** @return array{int, int, int, string} by the time, then as the device counts, then as they came */
     public function place(): array
     {
-        return [(int) $this->at->format('Uv'), $this->seq ?? 0, $this->id];
+        return [$this->at->getTimestamp(), $this->seq ?? 0, $this->arrival, $this->id];
     }
 }
