@@ -41,8 +41,6 @@ write_nginx_conf() { # port
     if [ -n "${BENCH:-}" ]; then # the bare framework, to measure our pages against
         yardstick="location = /bench/twig { fastcgi_pass unix:$SOCKET; include /etc/nginx/fastcgi_params; fastcgi_param SCRIPT_FILENAME \"$APP/bench/twig.php\"; fastcgi_param SCRIPT_NAME /index.php; }"
     fi
-    # nginx gives its folders to the web user as root: they stand where nobody else can put a link in their place
-    mkdir -p "$KEEP/../nginx"
     cat >"$KEEP/nginx.conf" <<CONF
 $as
 worker_processes 1;
@@ -105,6 +103,8 @@ start_fpm() {
 }
 
 start_nginx() { # port
+    # nginx gives its folders to the web user as root: they stand where nobody else can put a link in their place
+    own_folder "$STATE/nginx" 711
     (umask 077; write_nginx_conf "$1")
     nginx -e "$KEEP/nginx.log" -c "$KEEP/nginx.conf" 9>&- || die "nginx did not start (log: $KEEP/nginx.log)."
 }
