@@ -99,7 +99,14 @@ while ([] !== $waiting) {
     }
     if (microtime(true) >= $nextKill) {
         if ('watch' === $killer->one($kinds)) {
-            exec('cd '.escapeshellarg(dirname($state, 2)).' && timeout 120 bin/start --detach --port '.(int) parse_url($base, \PHP_URL_PORT).' >/dev/null 2>&1');
+            exec(
+                'cd '.escapeshellarg(
+                    dirname($state, 2),
+                ).' && timeout 120 bin/start --detach --port '.(int) parse_url(
+                    $base,
+                    \PHP_URL_PORT,
+                ).' >/dev/null 2>&1',
+            );
         }
         $nextKill = microtime(true) + 1.5 + $chance->below(3_000) / 1_000;
     }

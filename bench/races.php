@@ -95,8 +95,8 @@ for ($round = 1; $round <= (int) $rounds; ++$round) {
         $mine = array_replace_recursive($fieldsOf($first, $page, $form), $told($typed, 3 + $round));
         $theirs = array_replace_recursive(
             $fieldsOf($second, $page, $form),
-            $told($typed, 6),
-            $told($other, 6 + $round),
+            $told($typed, 9),
+            $told($other, (6 + $round) % 10),
         );
         $answers = Person::together([$first->post($address, $mine), $second->post($address, $theirs)]);
         $statuses = array_map(static fn (Answer $a): int => $a->status, $answers);

@@ -46,11 +46,9 @@ final class SuggestRoutine extends AbstractController
             Response::HTTP_SEE_OTHER,
         );
         $before = $this->plans->routine($client, $kind);
-        if (
-            null !== $before
-            && $request->request->has('version')
-            && (string) $before->version !== (string) $request->request->get('version')
-        ) {
+        $before = $this->plans->routine($client, $kind);
+        $seen = (string) ($before->version ?? 0); // 0: nobody has made one yet
+        if ($request->request->get('version', $seen) !== $seen) {
             $this->addFlash(
                 'problem',
                 'Somebody else changed this routine meanwhile. It is shown as it is now; nothing was suggested. Look '

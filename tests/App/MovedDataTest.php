@@ -11,6 +11,8 @@ use Symfony\Component\Uid\Uuid;
 final class MovedDataTest extends TestCase
 {
     private const DUMP = __DIR__.'/../fixtures/moved/demonstration.sql.gz';
+    /** Before this there is no way back. */
+    private const CODES = 'HandGarden\\Migrations\\Version20261130180000';
     private const SITTINGS = 53;
     private const LINES = 588;
 
@@ -204,6 +206,25 @@ final class MovedDataTest extends TestCase
                     AND m.item_key = i.rung_id || '|' || i.hands AND i.day BETWEEN m.first_day AND m.last_day
             )",
         ));
+    }
+
+    /** The last test of these: it takes the tables apart. */
+    public function testDownAndUpAgainKeepsTheRowsAndTheTables(): void
+    {
+        $columns = "SELECT table_name, column_name, data_type, is_nullable FROM information_schema.columns
+            WHERE table_schema = 'public' ORDER BY table_name, column_name";
+        $tables = ['client', 'sitting', 'sitting_event', 'sitting_item', 'audit_line', 'prescribed_dose', 'decision'];
+        $count = static fn (): array => array_map(self::all(...), array_combine($tables, $tables));
+        $before = [self::$own->rows($columns), $count()];
+        self::$own->console('doctrine:migrations:migrate', self::CODES)->mustRun();
+        self::assertNotSame($before[0], self::$own->rows($columns), 'it did go down');
+        self::$own->console('doctrine:migrations:migrate', 'latest')->mustRun();
+
+        self::assertSame($before, [self::$own->rows($columns), $count()]);
+        $further = self::$own->console('doctrine:migrations:migrate', 'first');
+        $further->run();
+        self::assertNotSame(0, $further->getExitCode());
+        self::assertStringContainsString('The program reads codes', $further->getErrorOutput());
     }
 
     /** An exercise that is gone, a line without its item, a line twice, late pain, answered proposals. */

@@ -6,9 +6,11 @@ namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Clinic;
 use HandGarden\Account\Role;
+use HandGarden\Assessment\RecordedReading;
 use HandGarden\Client\ScreeningAnswer;
 use HandGarden\Planning\ApproachChoice;
 use HandGarden\Planning\PlacementOverride;
+use HandGarden\Planning\SavedRoutine;
 use HandGarden\Planning\Suspension;
 use HandGarden\Planning\WeekTimes;
 
@@ -26,6 +28,40 @@ final class TwoWritersTest extends OdalysTestCase
         self::assertSame('Mon-Fri 8:00-9:00', $this->hours());
         $this->again('/week', ['helper_hours' => 'Sat 10:00-12:00']);
         self::assertSame('Sat 10:00-12:00', $this->hours());
+    }
+
+    public function testAFirstRoutine(): void
+    {
+        $mine = $this->form('/routine?kind=clinic', 'form[action$="/suggest"]');
+        $this->keptByAnother(
+            '/routine/suggest',
+            $this->form('/routine?kind=clinic', 'form[action$="/suggest"]'),
+        );
+        $this->sent($this->path('/routine/suggest'), $mine);
+        $this->browser->followRedirect();
+
+        self::assertStringContainsString('Somebody else changed this routine meanwhile', $this->shown());
+        self::assertCount(1, $this->entities->getRepository(SavedRoutine::class)->findAll());
+    }
+
+    public function testTheSameReadingCorrectedByBoth(): void
+    {
+        $readings = $this->entities->getRepository(RecordedReading::class);
+        $wrong = $readings->findOneBy(['code' => 'wrist_extension']);
+        self::assertNotNull($wrong);
+        $page = '/readings/'.$wrong->id;
+        $mine = $this->form($page);
+        $before = $readings->count([]);
+        $this->keptByAnother(
+            $page,
+            ['value' => '15', 'reason' => 'Read from the wrong arm.'] + $this->form($page),
+        );
+        $this->sent($this->path($page), ['value' => '18', 'reason' => 'A slip of the pen.'] + $mine);
+
+        $this->assertStatus(422);
+        self::assertInputValueSame('value', '18', 'nothing typed is lost');
+        self::assertStringContainsString('corrected already', $this->shown());
+        self::assertSame($before + 1, $readings->count([]));
     }
 
     public function testScreening(): void
