@@ -10,6 +10,7 @@ use HandGarden\Bench\Faults\Answer;
 use HandGarden\Bench\Faults\Database;
 use HandGarden\Bench\Faults\Person;
 use Symfony\Component\DomCrawler\Crawler;
+use Symfony\Component\Uid\Uuid;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
@@ -109,5 +110,26 @@ for ($round = 1; $round <= (int) $rounds; ++$round) {
         $say($isRight, sprintf('%s, two people at once: %s', $name, implode(' ', $statuses)));
     }
 }
+// two windows of one browser send the same lines of a sitting at the same moment
+$fields = ['pain_before' => '1', 'hurt_later' => 'no']
+    + $fieldsOf($first, $client.'/sittings/new', 'main form:not(.note)');
+$page = (string) parse_url(
+    $first->alone($first->post($client.'/sittings/new', $fields))->leadsTo(),
+    \PHP_URL_PATH,
+);
+preg_match_all('/data-item="([0-9a-f-]{36})"/', $first->alone($first->ask($page))->body, $items);
+$stored = $alike = 0;
+for ($line = 0; $line < 40; ++$line) {
+    $told = ['id' => Uuid::v4()->toRfc4122(), 'item' => $items[1][$line % count(
+        $items[1],
+    )], 'outcome' => 'done'];
+    $answers = Person::together([$first->json($page.'/log', $told), $window->json($page.'/log', $told)]);
+    $alike += 200 === $answers[0]->status && 200 === $answers[1]->status ? 1 : 0;
+    $stored += $database->number("SELECT count(*) FROM sitting_event WHERE id = '{$told['id']}'");
+}
+$say(
+    40 === $alike && 40 === $stored,
+    sprintf('40 lines from two windows at once: %d told both as stored, %d kept', $alike, $stored),
+);
 printf("%d forms, %d rounds: %d wrong\n", count($forms), $rounds, $wrong);
 exit(0 === $wrong ? 0 : 1);
