@@ -95,7 +95,7 @@ final class CoreTargets
     public static function outcome(\Closure $call): ?string
     {
         set_error_handler(static function (int $level, string $message, string $file, int $line): bool {
-            throw new \ErrorException($message, 0, $level, $file, $line);
+            throw new \ErrorException($message, 0, $level, $file, line: $line);
         });
         try {
             $call();

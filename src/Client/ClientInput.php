@@ -196,6 +196,12 @@ final class ClientInput
             }
         }
         $injected = Dates::day($this->injectedOn);
+        if (null === $injected && '' !== $this->injectedOn) {
+            $context
+                ->buildViolation('A day of our time, written as YYYY-MM-DD.')
+                ->atPath('injectedOn')
+                ->addViolation();
+        }
         if (null !== $injected && $injected > new \DateTimeImmutable('tomorrow')) {
             $context
                 ->buildViolation('The injection lies in the future.')

@@ -131,6 +131,11 @@ final class IntakeInput
     {
         foreach (['onsetOn', 'consentOn'] as $field) {
             $day = Dates::day($this->$field);
+            if (null === $day && '' !== $this->$field) {
+                $context->buildViolation('A day of our time, written as YYYY-MM-DD.')->atPath(
+                    $field,
+                )->addViolation();
+            }
             if (null !== $day && $day > new \DateTimeImmutable('tomorrow')) {
                 $context
                     ->buildViolation('That day lies in the future.')

@@ -66,7 +66,7 @@ final class ShowWeek extends AbstractController
                     $kept->helperHours ?? '',
                     $file instanceof UploadedFile ? ', and choose the calendar file once more' : '',
                 ),
-                Response::HTTP_CONFLICT,
+                status: Response::HTTP_CONFLICT,
             );
         }
         $times = $kept ?? new WeekTimes($client->clinicId, $client->id);

@@ -52,7 +52,7 @@ final readonly class LogIntake
         if (null !== $known && ($known->clinicId !== $sitting->clinicId || $known->bodyHash !== $hash)) {
             throw DifferentBody::from($id);
         }
-        $event = $known ?? $this->event($id, $item, $line, $hash, $client->zone, by: $actor);
+        $event = $known ?? $this->event($id, $item, $line, $hash, zone: $client->zone, by: $actor);
         $logged = LogLine::from(
             $item->id,
             $sitting->id,

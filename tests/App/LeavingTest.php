@@ -6,7 +6,7 @@ namespace HandGarden\Tests\App;
 
 use PHPUnit\Framework\Attributes\TestWith;
 
-/** Who leaves takes nothing along and leaves nothing behind in the browser; who comes from elsewhere is no demo guest. */
+/** Who leaves leaves nothing behind in the browser, and an error says what became of what was sent. */
 final class LeavingTest extends OdalysTestCase
 {
     #[TestWith([''])]

@@ -151,7 +151,7 @@ final class TwoWritersTest extends OdalysTestCase
             $this->odalys->id,
             '*',
             'Dizzy.',
-            new \DateTimeImmutable(),
+            at: new \DateTimeImmutable(),
         ));
         $mine = $this->form('/decisions', 'form[action$="'.$suspension->id.'"]');
         $path = '/suspensions/'.$suspension->id;

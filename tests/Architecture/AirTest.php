@@ -83,7 +83,7 @@ final class AirTest extends TestCase
             );
             foreach ($forms[0] as $form) {
                 if (1 !== preg_match(
-                    '/\.token\(\)|\bform_\.token|request_id\(\)|\{\{ common \}\}/',
+                    '/\.token\(|\bform_\.token|request_id\(\)|\.again\(|\{\{ common \}\}/',
                     $form,
                 )) {
                     $without[] = basename($file);
