@@ -35,7 +35,7 @@ final class ClientPages
                 new ClientPage('Goals', 'planning_goals', key: 'g', under: ['planning_set_goal']),
                 new ClientPage('Approaches', 'planning_approaches', 'ROLE_THERAPIST', 'a'),
                 new ClientPage('Routine', 'planning_routine', key: 'r'),
-                new ClientPage('Week', 'planning_week', key: 'w'),
+                new ClientPage('Week', 'planning_week', key: 'w', under: ['planning_week_times']),
             ],
             'Do' => [
                 new ClientPage('Sitting', 'sitting_start', key: 'i'),

@@ -78,8 +78,10 @@ final class ShowWeek extends AbstractController
             if ($file instanceof UploadedFile) {
                 $this->read($file, $times, $client);
             }
-        } catch (InvalidWeek|InvalidData $e) {
+        } catch (InvalidWeek $e) {
             return $this->page($client, $of, $hours, $e->getMessage());
+        } catch (InvalidData $e) {
+            return $this->page($client, $of, $hours, 'The calendar '.$e->problem.'.');
         }
         $times->helperHours = $hours;
         $this->plans->keep($times);

@@ -71,7 +71,7 @@ final class TwoWritersTest extends OdalysTestCase
         $this->keptByAnother('/screening', [$asked => 'yes'] + $this->form('/screening'));
         $this->second('/screening', ['asked_again' => '1'] + $mine);
 
-        self::assertStringContainsString('Kept meanwhile: yes', $this->shown());
+        self::assertStringContainsString('You: no. Kept meanwhile: yes.', $this->shown());
         self::assertSame('yes', $this->newestAnswer($asked), 'the caution stands');
         $this->again('/screening', [$asked => 'no']);
         self::assertSame('no', $this->newestAnswer($asked), 'looked at, and answered once more');

@@ -43,6 +43,7 @@ final class WeekTest extends OdalysTestCase
         $this->post($this->path(''), ['helper_hours' => 'mornings']);
         $this->assertStatus(422);
         self::assertSelectorTextContains('.wrong', '‘mornings’ is not like Mon-Fri 8:00-12:00.');
+        self::assertSelectorTextContains('[aria-current="page"]', 'Week');
         self::assertSelectorExists('input[name="helper_hours"][value="mornings"]');
         $this->post($this->path(''), ['helper_hours' => 'Mon-Sat 8:00-12:00']);
         self::assertResponseRedirects();
