@@ -57,7 +57,6 @@ make_roles() {
 ALTER ROLE garden_owner LOGIN NOSUPERUSER NOCREATEROLE PASSWORD '$OWNER_PASSWORD';
 ALTER ROLE garden LOGIN NOSUPERUSER NOCREATEROLE NOCREATEDB PASSWORD '$DB_PASSWORD';
 ALTER ROLE garden SET lock_timeout = '15s';
-ALTER ROLE garden SET statement_timeout = '60s';
 ALTER ROLE garden SET idle_in_transaction_session_timeout = '60s';
 SQL
     local database

@@ -28,6 +28,8 @@ env[HG_LOOPBACK] = ${HG_LOOPBACK:-0}
 env[HG_WORKERS] = $(( $(nproc) < 4 ? $(nproc) : 4 ))
 env[HG_BENCH] = ${HG_LOOPBACK:-0}
 env[DATABASE_URL] = "$(database_url "$DATABASE" garden)"
+; a page that asks for longer than this has gone wrong; commands may take their time
+env[PGOPTIONS] = "-c statement_timeout=60s"
 php_admin_value[realpath_cache_size] = 4096K
 php_admin_value[realpath_cache_ttl] = 600
 php_admin_value[expose_php] = off

@@ -38,34 +38,22 @@ final class AnswerScreening extends AbstractController
         $screening = $this->cautions->screening($client);
         $seen = $this->mark($screening, $today);
         $isStale = $request->isMethod('POST') && Seen::isStale($request, $seen);
-        if ($request->isMethod('POST') && !$isStale) {
-            $answers = [];
-            foreach ($this->catalogue->get()->screening->questions as $question) {
-                $answer = Answer::tryFrom((string) $request->request->get($question->id, ''));
-                // what stands as it was keeps its date, unless it was asked again
-                $new = $answer !== $screening->answer($question->id, $today)
-                    || $request->request->has('asked_again');
-                if (null !== $answer && Answer::NotAsked !== $answer && $new) {
-                    $answers[] = new ScreeningAnswer(
-                        $client->clinicId,
-                        $client->id,
-                        $question->id,
-                        $answer,
-                        askedOn: $today,
-                        byStaffId: $this->who->staff()->id,
-                        at: $this->clock->now(),
-                    );
-                }
-            }
+        if ($request->isMethod('POST')) {
+            $answers = $this->answered($request, $client, $screening, $isStale);
             $this->clients->addAnswers($answers);
             $this->audit->wrote('answered screening', $client->id);
-            $this->addFlash('done', \sprintf('%d answers kept.', \count($answers)));
+            if (!$isStale) {
+                $this->addFlash('done', \sprintf('%d answers kept.', \count($answers)));
 
-            return $this->redirectToRoute(
-                'desk_client',
-                ['client' => $client->id],
-                Response::HTTP_SEE_OTHER,
-            );
+                return $this->redirectToRoute(
+                    'desk_client',
+                    ['client' => $client->id],
+                    Response::HTTP_SEE_OTHER,
+                );
+            }
+            $this->cautions->reset();
+            $screening = $this->cautions->screening($client);
+            $seen = $this->mark($screening, $today);
         }
 
         return $this->render('Client/screening.html.twig', [
@@ -78,6 +66,45 @@ final class AnswerScreening extends AbstractController
             'today' => $today,
             'setUp' => $this->catalogue->get()->screening->setUpCheck,
         ], new Response(status: $isStale ? Response::HTTP_CONFLICT : Response::HTTP_OK));
+    }
+
+    /**
+     * What stands as it was keeps its date, unless it was asked again. Where somebody else has answered meanwhile only
+     * a yes is taken at once: it can but forbid.
+     *
+     * @return list<ScreeningAnswer>
+     */
+    private function answered(Request $request, Client $client, Screening $before, bool $onlyYes): array
+    {
+        $today = $this->clock->today($client->zone);
+        $answers = [];
+        foreach ($this->catalogue->get()->screening->questions as $question) {
+            $answer = Answer::tryFrom($request->request->getString($question->id));
+            $isNew = $answer !== $before->answer($question->id, $today)
+                || ($request->request->has('asked_again') && !$onlyYes);
+            if (
+                null === $answer
+                || Answer::NotAsked === $answer
+                || !$isNew
+                || (
+                    $onlyYes
+                    && Answer::Yes !== $answer
+                )
+            ) {
+                continue;
+            }
+            $answers[] = new ScreeningAnswer(
+                $client->clinicId,
+                $client->id,
+                $question->id,
+                $answer,
+                askedOn: $today,
+                byStaffId: $this->who->staff()->id,
+                at: $this->clock->now(),
+            );
+        }
+
+        return $answers;
     }
 
     private function mark(Screening $screening, \DateTimeImmutable $today): string

@@ -81,7 +81,6 @@ final class ClientInput
     #[Assert\Length(max: 200)]
     public string $goalWords = '';
 
-    #[Assert\Date(message: '{{ value }} is not a day written as YYYY-MM-DD.')]
     public string $injectedOn = '';
 
     #[Assert\Length(max: 300)]
@@ -195,19 +194,7 @@ final class ClientInput
                 )->addViolation();
             }
         }
-        $injected = Dates::day($this->injectedOn);
-        if (null === $injected && '' !== $this->injectedOn) {
-            $context
-                ->buildViolation('A day of our time, written as YYYY-MM-DD.')
-                ->atPath('injectedOn')
-                ->addViolation();
-        }
-        if (null !== $injected && $injected > new \DateTimeImmutable('tomorrow')) {
-            $context
-                ->buildViolation('The injection lies in the future.')
-                ->atPath('injectedOn')
-                ->addViolation();
-        }
+        TypedDay::check($context, 'injectedOn', $this->injectedOn, 'The injection lies in the future.');
     }
 
     /** Call only when the validator found nothing. */

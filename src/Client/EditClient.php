@@ -89,8 +89,11 @@ final class EditClient extends AbstractController
     #[Route('/clients/{client}/archive', name: 'client_archive', methods: ['POST'])]
     public function archive(Request $request, Client $client): Response
     {
-        $isWanted = 'back' !== $request->request->get('to', $client->isArchived() ? 'back' : 'archive');
-        $client->archivedAt = $isWanted ? $client->archivedAt ?? $this->clock->now() : null;
+        $isToBeArchived = 'back' !== $request->request->get(
+            'to',
+            $client->isArchived() ? 'back' : 'archive',
+        );
+        $client->archivedAt = $isToBeArchived ? $client->archivedAt ?? $this->clock->now() : null;
         $this->clients->save();
         $this->audit->wrote(
             $client->isArchived() ? 'archived client' : 'restored client',

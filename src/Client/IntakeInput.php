@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Client;
 
-use HandGarden\Core\Data\Dates;
 use Symfony\Component\Validator\Constraints as Assert;
 use Symfony\Component\Validator\Context\ExecutionContextInterface;
 
@@ -27,7 +26,6 @@ final class IntakeInput
         'consentOn',
     ];
 
-    #[Assert\Date(message: '{{ value }} is not a day written as YYYY-MM-DD.')]
     public string $onsetOn = '';
 
     #[Assert\Length(max: 200)]
@@ -74,7 +72,6 @@ final class IntakeInput
     #[Assert\Length(max: 400)]
     public string $matters = '';
 
-    #[Assert\Date(message: '{{ value }} is not a day written as YYYY-MM-DD.')]
     public string $consentOn = '';
 
     public static function from(Intake $intake): self
@@ -130,18 +127,7 @@ final class IntakeInput
     public function checkDays(ExecutionContextInterface $context): void
     {
         foreach (['onsetOn', 'consentOn'] as $field) {
-            $day = Dates::day($this->$field);
-            if (null === $day && '' !== $this->$field) {
-                $context->buildViolation('A day of our time, written as YYYY-MM-DD.')->atPath(
-                    $field,
-                )->addViolation();
-            }
-            if (null !== $day && $day > new \DateTimeImmutable('tomorrow')) {
-                $context
-                    ->buildViolation('That day lies in the future.')
-                    ->atPath($field)
-                    ->addViolation();
-            }
+            TypedDay::check($context, $field, $this->$field, 'That day lies in the future.');
         }
     }
 

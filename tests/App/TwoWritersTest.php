@@ -68,11 +68,13 @@ final class TwoWritersTest extends OdalysTestCase
     {
         $mine = $this->form('/screening');
         $asked = array_keys(array_filter($mine, static fn (mixed $v): bool => 'no' === $v))[0];
+        $danger = array_keys(array_filter($mine, static fn (mixed $v): bool => 'no' === $v))[1];
         $this->keptByAnother('/screening', [$asked => 'yes'] + $this->form('/screening'));
-        $this->second('/screening', ['asked_again' => '1'] + $mine);
+        $this->second('/screening', ['asked_again' => '1', $danger => 'yes'] + $mine);
 
         self::assertStringContainsString('You: no. Kept meanwhile: yes.', $this->shown());
         self::assertSame('yes', $this->newestAnswer($asked), 'the caution stands');
+        self::assertSame('yes', $this->newestAnswer($danger), 'and a new one does not wait');
         $this->again('/screening', [$asked => 'no']);
         self::assertSame('no', $this->newestAnswer($asked), 'looked at, and answered once more');
     }
