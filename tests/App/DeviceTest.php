@@ -189,7 +189,13 @@ final class DeviceTest extends OdalysTestCase
 
     public function testAddingARealDeviceShowsItsTokenOnce(): void
     {
-        $this->post('/devices', ['name' => 'Blue glove', 'kind' => 'glove', 'side' => 'left']);
+        $form = ['_request' => 'once', 'name' => 'Blue glove', 'kind' => 'glove', 'side' => 'left'];
+        $form['_token'] = $this->token('/devices');
+        $this->browser->request('POST', '/devices', $form);
+        $this->browser->request('POST', '/devices', $form);
+        $this->assertStatus(303);
+        self::assertCount(1, $this->entities->getRepository(Device::class)->findAll(), 'sent twice, added once');
+        $this->browser->followRedirect();
         self::assertMatchesRegularExpression('/[0-9a-f]{48}/', $this->page());
         $this->browser->request('GET', '/devices');
         self::assertDoesNotMatchRegularExpression('/[0-9a-f]{48}/', $this->page());

@@ -66,6 +66,7 @@ test('the outbox keeps what was not answered and drops what was refused, in orde
   const storage = {
     getItem: (key) => kept.get(key) ?? null,
     setItem: (key, value) => kept.set(key, value),
+    removeItem: (key) => kept.delete(key),
   };
   let answers = [{ again: true }];
   const sent = [];
@@ -79,5 +80,6 @@ test('the outbox keeps what was not answered and drops what was refused, in orde
   const { refused } = await outbox.add({ id: 'b' });
   expect(refused).toEqual([{ line: { id: 'b' }, problem: 'no' }]);
   expect(outbox.waiting()).toEqual([]);
+  expect(kept.size).toBe(0);
   expect(sent).toEqual(['a', 'a', 'b']);
 });
