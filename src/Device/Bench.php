@@ -36,7 +36,6 @@ final class Bench extends AbstractController
     #[Route('/devices', name: 'device_bench', methods: ['GET', 'POST'])]
     public function show(Request $request): Response
     {
-        $token = '';
         $problem = '';
         if ($request->isMethod('POST')) {
             $name = trim((string) $request->request->get('name', ''));
@@ -55,7 +54,11 @@ final class Bench extends AbstractController
                 );
                 $this->devices->add($device);
                 $this->audit->wrote('added device', null, $device->id);
-                $token = $device->isSimulated() ? '' : $shown;
+                if (!$device->isSimulated()) {
+                    $this->addFlash('device_token', $shown); // gone once it was shown
+                }
+
+                return $this->redirectToRoute('device_bench', [], Response::HTTP_SEE_OTHER);
             }
         }
         $now = (int) $this->clock->now()->format('Uv');
@@ -73,7 +76,6 @@ final class Bench extends AbstractController
         return $this->render('Device/bench.html.twig', [
             'rows' => $rows,
             'kinds' => DeviceKind::cases(),
-            'token' => $token,
             'problem' => $problem,
             'refused' => $this->refusals->count(),
             'hasSupervisor' => $this->hasSupervisor,

@@ -194,7 +194,11 @@ final class DeviceTest extends OdalysTestCase
         $this->browser->request('POST', '/devices', $form);
         $this->browser->request('POST', '/devices', $form);
         $this->assertStatus(303);
-        self::assertCount(1, $this->entities->getRepository(Device::class)->findAll(), 'sent twice, added once');
+        self::assertCount(
+            1,
+            $this->entities->getRepository(Device::class)->findAll(),
+            'sent twice, added once',
+        );
         $this->browser->followRedirect();
         self::assertMatchesRegularExpression('/[0-9a-f]{48}/', $this->page());
         $this->browser->request('GET', '/devices');
