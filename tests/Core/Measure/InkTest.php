@@ -33,6 +33,15 @@ final class InkTest extends TestCase
         self::assertEqualsWithDelta(20.0, $found->seconds, 0.05);
     }
 
+    public function testAClockThatGoesBackGivesNoSpeed(): void
+    {
+        $drawn = [new InkPoint(0.0, 0.0, 0.0), new InkPoint(10.0, 5.0, 0.0), new InkPoint(0.0, 10.0, 0.0)];
+        $found = GuidedInk::from(new Sheet([$drawn], self::SCALE), new LineGuide(0.0, 0.0, 100.0, 0.0));
+
+        self::assertNotNull($found);
+        self::assertNull($found->speedMmPerSecond);
+    }
+
     public function testASteadyOffsetIsTheDistance(): void
     {
         $guide = new SpiralGuide(400.0, 300.0, 30.0, 40.0, turns: 4.0);
