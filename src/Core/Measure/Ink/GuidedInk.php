@@ -50,11 +50,12 @@ final readonly class GuidedInk
         }
         $rms = sqrt($squares / $total);
         $length = $sheet->mm($sheet->lengthPixels());
+        $down = $sheet->secondsDown(); // none where the clock of the screen went back
 
         return new self(
             $rms,
             $sheet->mm($rms),
-            null === $length ? null : $length / $sheet->secondsDown(),
+            null === $length || $down <= 0.0 ? null : $length / $down,
             100.0 * $off / $total,
             seconds: $sheet->seconds(),
             sampleHz: PathTremor::rateHz($sheet),
