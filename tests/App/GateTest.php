@@ -30,6 +30,16 @@ final class GateTest extends OdalysTestCase
         $this->assertStatus(400);
     }
 
+    #[TestWith(['99999999999999999999999999'])]
+    #[TestWith(['-3'])]
+    #[TestWith(['now'])]
+    public function testALengthThatIsNoneIsNoFilter(string $minutes): void
+    {
+        $this->browser->request('GET', '/exercises?minutes='.$minutes);
+        $this->assertStatus(200);
+        self::assertStringContainsString('183', $this->page(), 'all are shown');
+    }
+
     #[TestWith(['0000-01-01'])]
     #[TestWith(['2026-02-31'])]
     #[TestWith(['99999-01-01'])]
