@@ -84,7 +84,7 @@ stop_postgres() {
     as_db "$PG_BIN/pg_ctl" -D "$PG/cluster" -m fast -w stop >/dev/null 2>&1 || true
 }
 
-sql_as() { as_db psql -qtAX -h "$PG_SOCKETS/pg" -U "$1" -d "$2" -v ON_ERROR_STOP=1 -c "$3"; }
+sql_as() { as_db env PGOPTIONS=--client-min-messages=warning psql -qtAX -h "$PG_SOCKETS/pg" -U "$1" -d "$2" -v ON_ERROR_STOP=1 -c "$3"; }
 
 sql() { sql_as keeper "$1" "$2"; } # database, statement
 

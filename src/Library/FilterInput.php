@@ -15,6 +15,8 @@ use Symfony\Component\HttpFoundation\Request;
 /** The filters of the address; what makes no sense is as if it were not there. */
 final readonly class FilterInput
 {
+    private const MINUTES = ['options' => ['min_range' => 1, 'max_range' => 600]];
+
     public static function read(Request $request): ExerciseFilter
     {
         $text = static function (string $key) use ($request): string {
@@ -22,7 +24,7 @@ final readonly class FilterInput
 
             return \is_string($value) ? $value : '';
         };
-        $minutes = (int) $text('minutes');
+        $minutes = filter_var($text('minutes'), \FILTER_VALIDATE_INT, self::MINUTES);
         $materials = $request->query->all()['at_hand'] ?? null;
 
         return new ExerciseFilter(
@@ -38,7 +40,7 @@ final readonly class FilterInput
                 default => null,
             },
             posture: Posture::tryFrom($text('position')),
-            minutes: $minutes > 0 ? $minutes : null,
+            minutes: \is_int($minutes) ? $minutes : null,
             loads: '' === $text('loads') ? null : $text('loads'),
             strand: Strand::tryFrom($text('strand')),
         );

@@ -57,7 +57,7 @@ final class EditRoutine extends AbstractController
                     [
                         'fields' => [
                             'version' => (string) $routine->version,
-                        ] + $request->request->all(),
+                        ] + self::texts($request),
                         'words' => $this->change->inWords($request->request),
                         'rules' => [],
                     ],
@@ -137,7 +137,7 @@ final class EditRoutine extends AbstractController
             $this->addFlash(
                 self::WAITING,
                 [
-                    'fields' => $request->request->all(),
+                    'fields' => self::texts($request),
                     'words' => $this->change->inWords($request->request),
                     'rules' => array_map(
                         fn (BrokenRule $b): string => $this->wording->say($b->words),
@@ -150,5 +150,11 @@ final class EditRoutine extends AbstractController
         }
 
         return $draft->forced($broken, $because);
+    }
+
+    /** @return array<array-key, string> what was asked for, as a form can carry it once more */
+    private static function texts(Request $request): array
+    {
+        return array_filter($request->request->all(), \is_string(...));
     }
 }
