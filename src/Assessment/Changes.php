@@ -134,7 +134,6 @@ final readonly class Changes
                 $readings,
                 $found->srd,
                 injectedOn: $this->injectedOn,
-                basis: null === $found->srd ? '' : $this->wording->say($found->srd->from),
             ),
         );
     }

@@ -18,9 +18,12 @@ use HandGarden\Core\Data\Node;
 use HandGarden\Core\Device\DeviceKind;
 use HandGarden\Core\Device\Frame;
 use HandGarden\Core\Device\GlovePose;
+use HandGarden\Core\Measure\Independence;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Source;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -46,6 +49,7 @@ final class Capture extends AbstractController
         private readonly KeepTrace $keepTrace,
         private readonly Who $who,
         private readonly Clock $clock,
+        private readonly Wording $wording,
     ) {
     }
 
@@ -148,9 +152,10 @@ final class Capture extends AbstractController
         if (null === $index) {
             return new JsonResponse(
                 [
-                    'problem' => ucfirst($asked->value).' '.(
-                        $independence->why[$asked->value] ?? 'cannot be told'
-                    ).'.',
+                    'problem' => $this->wording->sentence(new Phrase('independence.of_finger', [
+                        'finger' => $asked->value,
+                        'why' => $independence->why[$asked->value] ?? new Phrase(Independence::NOT_MEASURED),
+                    ])),
                 ],
                 422,
             );

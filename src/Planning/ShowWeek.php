@@ -16,6 +16,7 @@ use HandGarden\Core\Week\InvalidWeek;
 use HandGarden\Web\Clock;
 use HandGarden\Web\OneAtATime;
 use HandGarden\Web\Seen;
+use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
@@ -39,6 +40,7 @@ final class ShowWeek extends AbstractController
         private readonly Cautions $cautions,
         private readonly Audit $audit,
         private readonly Clock $clock,
+        private readonly Wording $wording,
     ) {
     }
 
@@ -79,7 +81,7 @@ final class ShowWeek extends AbstractController
                 $this->read($file, $times, $client);
             }
         } catch (InvalidWeek $e) {
-            return $this->page($client, $of, $hours, $e->getMessage());
+            return $this->page($client, $of, $hours, $this->wording->say($e->why));
         } catch (InvalidData $e) {
             return $this->page($client, $of, $hours, 'The calendar '.$e->problem.'.');
         }

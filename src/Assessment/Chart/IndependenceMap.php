@@ -7,6 +7,8 @@ namespace HandGarden\Assessment\Chart;
 use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Independence;
+use HandGarden\Core\Words\Joint;
+use HandGarden\Core\Words\Phrase;
 
 /**
  * Who moves along with whom: asked finger by row, moving finger by column. The figure stands in every square: shade
@@ -84,12 +86,15 @@ final class IndependenceMap
                 ],
                 'text' => null === $index ? '–' : number_format($index, 2),
             ];
-            $why = $independence->why[$asked->value] ?? '';
-            $says[] = match (true) {
-                null !== $index => \sprintf('%s %.2f', ucfirst($asked->value), $index),
-                'not measured' === $why => '',
-                default => ucfirst($asked->value).': '.$why,
-            };
+            $why = $independence->why[$asked->value] ?? null;
+            if (null !== $index) {
+                $says[] = new Phrase(
+                    'chart.finger_index',
+                    ['finger' => $asked->value, 'index' => number_format($index, 2)],
+                );
+            } elseif (null !== $why && Independence::NOT_MEASURED !== $why->code) {
+                $says[] = new Phrase('chart.named', ['name' => $asked->value, 'says' => $why]);
+            }
         }
         $marks[] = [
             'tag' => 'text',
@@ -99,16 +104,13 @@ final class IndependenceMap
                 'y' => '14',
                 'text-anchor' => 'middle',
             ],
-            'text' => 'index',
+            'text' => new Phrase('chart.index'),
         ];
 
         return $isAny
             ? new Chart(
-                ucfirst($side->value).' hand: who moves along, in % of the asked finger',
-                'Index of independence (1: alone): '.implode(
-                    '; ',
-                    array_filter($says, static fn (string $s): bool => '' !== $s),
-                ).'.',
+                new Phrase('chart.independence', ['side' => $side->value]),
+                new Phrase('chart.independence_says', ['fingers' => Joint::Semicolon->joining($says)]),
                 66 + self::CELL * 5 + 62,
                 20 + self::CELL * 5 + 4,
                 marks: $marks,

@@ -10,6 +10,8 @@ use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Measure\UsualMotion;
+use HandGarden\Core\Words\Joint;
+use HandGarden\Core\Words\Phrase;
 
 /**
  * The motion of every joint of a digit as arcs about its pivot: straight is up, bending goes to the right, bending back
@@ -34,7 +36,7 @@ final class JointArcs
             ];
         }
 
-        return self::chart($readings, $side, ucfirst($digit->value), $dials);
+        return self::chart($readings, $side, $digit->value, $dials);
     }
 
     public static function ofWrist(Readings $readings, Side $side): ?Chart
@@ -42,10 +44,10 @@ final class JointArcs
         return self::chart(
             $readings,
             $side,
-            'Wrist',
+            new Phrase('chart.wrist'),
             [
                 [
-                    'Down to the right',
+                    new Phrase('chart.down_to_the_right'),
                     'wrist_extension',
                     'wrist_flexion',
                     UsualMotion::wristDegrees(),
@@ -56,10 +58,10 @@ final class JointArcs
     }
 
     /**
-     * @param list<array{string, string, string, array{float, float}, float}> $dials name, codes of both ends, usual
-     *    ends, sign that makes bending positive
+     * @param list<array{Phrase|string, string, string, array{float, float}, float}> $dials name, codes of both ends,
+     *    usual ends, sign that makes bending positive
      */
-    private static function chart(Readings $readings, Side $side, string $name, array $dials): ?Chart
+    private static function chart(Readings $readings, Side $side, Phrase|string $name, array $dials): ?Chart
     {
         $marks = $says = [];
         foreach ($dials as $place => [$label, $extension, $flexion, $usual, $sign]) {
@@ -71,11 +73,11 @@ final class JointArcs
             $words = [];
             foreach (
                 [
-                    ['other', $side->opposite(), Mode::Active, 0, 'other hand'],
-                    ['passive', $side, Mode::Passive, 0, 'passive'],
-                    ['active', $side, Mode::Active, 0, 'active'],
-                    ['last', $side, Mode::Active, 1, 'last time'],
-                ] as [$class, $of, $mode, $ago, $says1]
+                    ['other', $side->opposite(), Mode::Active, 0],
+                    ['passive', $side, Mode::Passive, 0],
+                    ['active', $side, Mode::Active, 0],
+                    ['last', $side, Mode::Active, 1],
+                ] as [$class, $of, $mode, $ago]
             ) {
                 $from = self::value($readings->history($extension, $of, $mode), $ago);
                 $to = self::value($readings->history($flexion, $of, $mode), $ago);
@@ -96,7 +98,10 @@ final class JointArcs
                     ],
                     'text' => '',
                 ];
-                $words[] = \sprintf('%s %.0f° to %.0f°', $says1, $from, $to);
+                $words[] = new Phrase(
+                    'chart.arc.'.$class,
+                    ['from' => (int) round($from), 'to' => (int) round($to)],
+                );
             }
             $marks[] = [
                 'tag' => 'circle',
@@ -119,15 +124,18 @@ final class JointArcs
                 'text' => $label,
             ];
             if ([] !== $words) {
-                $says[] = $label.': '.implode(', ', $words);
+                $says[] = new Phrase(
+                    'chart.named',
+                    ['name' => $label, 'says' => Joint::Comma->joining($words)],
+                );
             }
         }
 
         return [] === $says
             ? null
             : new Chart(
-                ucfirst($side->value).', '.strtolower($name),
-                implode('; ', $says).'.',
+                new Phrase('chart.joints', ['side' => $side->value, 'part' => $name]),
+                new Phrase('chart.sentence', ['says' => Joint::Semicolon->joining($says)]),
                 self::DIAL * 3.0,
                 126.0,
                 marks: $marks,

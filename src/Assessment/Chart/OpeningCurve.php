@@ -9,6 +9,8 @@ use HandGarden\Core\Measure\Finding\HandState;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Opening;
 use HandGarden\Core\Measure\Readings;
+use HandGarden\Core\Words\Joint;
+use HandGarden\Core\Words\Phrase;
 
 /** Opening against wrist angle, active and passive, with the angle at which the fingers let go. */
 final class OpeningCurve
@@ -19,18 +21,18 @@ final class OpeningCurve
         $plot = (new Plot(-65.0, 35.0, 0.0, 100.0))
             ->across(
                 [-60 => '-60°', -30 => '-30°', 0 => '0°', 30 => '+30°'],
-                'wrist: bent to lifted back',
+                new Phrase('chart.wrist_angle'),
             )
             ->up(
                 [0 => '0', 20 => '20', 40 => '40', 60 => '60', 80 => '80', 100 => '100'],
-                'opening, %',
+                new Phrase('chart.opening_share'),
             )
             ->level(Opening::FUNCTIONAL_PERCENT, 'limit');
         $says = [];
         foreach (
             [
-                [Mode::Passive, 'passive', 'can be opened'],
-                [Mode::Active, 'active', 'opens by itself'],
+                [Mode::Passive, 'passive', new Phrase('chart.can_be_opened')],
+                [Mode::Active, 'active', new Phrase('chart.opens_by_itself')],
             ] as [$mode, $class, $words]
         ) {
             $curve = $hand->curve($mode);
@@ -51,39 +53,40 @@ final class OpeningCurve
             }
             $plot->note((float) array_key_first($curve), $curve[array_key_first($curve)], $words);
             $release = Opening::releaseAngle($curve);
-            $angleWords = match (true) {
-                null === $release => 'release angle: measure a second wrist angle',
-                is_nan($release) => \sprintf(
-                    'stays under %.0f %% at every wrist angle',
-                    Opening::FUNCTIONAL_PERCENT,
+            $lets = match (true) {
+                null === $release => new Phrase('chart.release_unknown'),
+                is_nan($release) => new Phrase(
+                    'chart.release_never',
+                    ['percent' => (int) Opening::FUNCTIONAL_PERCENT],
                 ),
-                (float) array_key_last($curve) === $release => 'lets go at '
-                    .self::signed($release)
-                    .' or more',
-                default => 'lets go at '.self::signed($release),
+                (float) array_key_last($curve) === $release => new Phrase(
+                    'chart.release_or_more',
+                    ['angle' => self::signed($release)],
+                ),
+                default => new Phrase('chart.release', ['angle' => self::signed($release)]),
             };
             if (null !== $release && !is_nan($release) && Mode::Active === $mode) {
-                $plot->upright($release, 'release', $angleWords);
+                $plot->upright($release, 'release', $lets);
             }
-            $says[] = ucfirst($words).': '.implode(
-                ', ',
-                array_map(
-                    static fn (int $angle, float $percent): string => \sprintf(
-                        '%.0f %% at %s',
-                        $percent,
-                        self::signed((float) $angle),
-                    ),
+            $says[] = new Phrase('chart.curve', [
+                'how' => $words,
+                'points' => Joint::Comma->joining(array_map(
+                    static fn (int $angle, float $percent): Phrase => new Phrase('chart.opening_at', [
+                        'percent' => (int) round($percent),
+                        'angle' => self::signed((float) $angle),
+                    ]),
                     array_keys($curve),
-                    $curve,
-                ),
-            ).'; '.$angleWords;
+                    array_values($curve),
+                )),
+                'release' => $lets,
+            ]);
         }
 
         return [] === $says
             ? null
             : $plot->chart(
-                ucfirst($side->value).' hand: opening against wrist angle',
-                implode('. ', $says).'.',
+                new Phrase('chart.opening', ['side' => $side->value]),
+                Joint::Sentences->joining($says),
             );
     }
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace HandGarden\Assessment\Chart;
 
+use HandGarden\Core\Words\Joined;
+use HandGarden\Core\Words\Phrase;
+
 /** Puts values on paper: two axes, lines, dots, bands. Collects marks until it is asked for the chart. */
 final class Plot
 {
@@ -12,7 +15,7 @@ final class Plot
     private const TOP = 12.0;
     private const BOTTOM = 34.0;
 
-    /** @var list<array{tag: string, attributes: array<string, string>, text: string}> */
+    /** @var list<array{tag: string, attributes: array<string, string>, text: Phrase|string}> */
     private array $marks = [];
 
     public function __construct(
@@ -26,7 +29,7 @@ final class Plot
     }
 
     /** @param array<int|string, string> $ticks label by value */
-    public function across(array $ticks, string $says): self
+    public function across(array $ticks, Phrase|string $says): self
     {
         foreach ($ticks as $value => $label) {
             $x = $this->x((float) $value);
@@ -53,7 +56,7 @@ final class Plot
     }
 
     /** @param array<int|string, string> $ticks label by value */
-    public function up(array $ticks, string $says): self
+    public function up(array $ticks, Phrase|string $says): self
     {
         foreach ($ticks as $value => $label) {
             $y = $this->y((float) $value);
@@ -134,7 +137,7 @@ final class Plot
         );
     }
 
-    public function upright(float $x, string $class, string $says = ''): self
+    public function upright(float $x, string $class, Phrase|string $says = ''): self
     {
         $at = $this->x($x);
         $this->mark(
@@ -151,7 +154,7 @@ final class Plot
         return '' === $says ? $this : $this->text($at + 4.0, self::TOP + 10.0, $says, 'start');
     }
 
-    public function level(float $y, string $class, string $says = ''): self
+    public function level(float $y, string $class, Phrase|string $says = ''): self
     {
         $at = $this->y($y);
         $this->mark(
@@ -170,7 +173,7 @@ final class Plot
             : $this->text($this->width - self::RIGHT - 2.0, $at - 4.0, $says, 'end');
     }
 
-    public function note(float $x, float $y, string $says, string $anchor = 'start'): self
+    public function note(float $x, float $y, Phrase|string $says, string $anchor = 'start'): self
     {
         return $this->text(
             $this->x($x) + ('end' === $anchor ? -7.0 : 7.0),
@@ -180,12 +183,12 @@ final class Plot
         );
     }
 
-    public function chart(string $title, string $description): Chart
+    public function chart(Phrase|Joined|string $title, Phrase|Joined|string $description): Chart
     {
         return new Chart($title, $description, $this->width, $this->height, marks: $this->marks);
     }
 
-    private function text(float $x, float $y, string $says, string $anchor): self
+    private function text(float $x, float $y, Phrase|string $says, string $anchor): self
     {
         return $this->mark(
             'text',
@@ -195,7 +198,7 @@ final class Plot
     }
 
     /** @param array<string, string|float> $attributes */
-    private function mark(string $tag, array $attributes, string $text = ''): self
+    private function mark(string $tag, array $attributes, Phrase|string $text = ''): self
     {
         $this->marks[] = [
             'tag' => $tag,

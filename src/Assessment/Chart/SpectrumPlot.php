@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Assessment\Chart;
 
 use HandGarden\Core\Measure\Steadiness\Steadiness;
+use HandGarden\Core\Words\Phrase;
 
 /** Power against frequency, with the peak where there is a clear one. */
 final class SpectrumPlot
@@ -30,9 +31,9 @@ final class SpectrumPlot
         $plot = (new Plot(1.0, 14.0, 0.0, 105.0))
             ->across(
                 [2 => '2', 4 => '4', 6 => '6', 8 => '8', 10 => '10', 12 => '12'],
-                'frequency, Hz',
+                new Phrase('chart.frequency'),
             )
-            ->up([0 => '0', 50 => '50', 100 => '100'], '% of the highest')
+            ->up([0 => '0', 50 => '50', 100 => '100'], new Phrase('chart.share_of_the_highest'))
             ->line(
                 array_map(static fn (array $p): array => [$p[0], $p[1] * $scale], $points),
                 'active-line',

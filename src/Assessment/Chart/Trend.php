@@ -7,13 +7,14 @@ namespace HandGarden\Assessment\Chart;
 use HandGarden\Core\Measure\Change\InjectionPhase;
 use HandGarden\Core\Measure\Change\RealDifference;
 use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Words\Joint;
+use HandGarden\Core\Words\Phrase;
 
 /** A measure over time, with the band inside which a change is no real one. */
 final class Trend
 {
     /**
      * @param non-empty-list<Reading> $history numbers only, oldest first
-     * @param string                  $basis   where the real difference comes from, in words
      * @param RealDifference|null     $srd     about the first value; null: needs repeats
      */
     public static function from(
@@ -22,7 +23,6 @@ final class Trend
         array $history,
         ?RealDifference $srd,
         ?\DateTimeImmutable $injectedOn,
-        string $basis = '',
     ): Chart {
         $values = array_map(
             static fn (Reading $r): float => \is_float($r->value) ? $r->value : 0.0,
@@ -48,35 +48,29 @@ final class Trend
             width: 300.0,
             height: 170.0,
         );
-        $says = \sprintf(
-            'From %s on %s to %s on %s',
-            self::number($first, $unit),
-            $history[0]->on->format('j M'),
-            self::number($last, $unit),
-            $history[\count($history) - 1]->on->format('j M'),
-        );
+        $says = [new Phrase('chart.trend', [
+            'first' => self::number($first, $unit),
+            'first_on' => Phrase::day($history[0]->on),
+            'last' => self::number($last, $unit),
+            'last_on' => Phrase::day($history[\count($history) - 1]->on),
+        ])];
         if (null !== $srd) {
             $plot->band($first - $srd->value, $first + $srd->value, 'real-band');
-            $says .= \sprintf(
-                '; a difference under %s is no real change (%s)',
-                self::number($srd->value, $unit),
-                $basis,
-            );
+            $says[] = new Phrase('chart.no_real_change', [
+                'least' => self::number($srd->value, $unit),
+                'basis' => $srd->from,
+            ]);
         }
         if (null !== $injectedOn) {
             $day = (float) intdiv($injectedOn->getTimestamp(), 86400);
             if ($day >= $from && $day <= $to) {
-                $plot->upright($day, 'injection', 'injection');
+                $plot->upright($day, 'injection', new Phrase('chart.injection'));
             }
-            $says .= '; phases of the tone injection: '.implode(
-                ', ',
-                array_unique(
-                    array_map(
-                        static fn (Reading $r): string => InjectionPhase::at($injectedOn, $r->on)->value,
-                        $history,
-                    ),
-                ),
-            );
+            $phases = array_unique(array_map(
+                static fn (Reading $r): string => InjectionPhase::at($injectedOn, $r->on)->value,
+                $history,
+            ));
+            $says[] = new Phrase('chart.phases', ['phases' => Joint::Comma->joining(array_values($phases))]);
         }
         $plot->across(
             [
@@ -99,7 +93,10 @@ final class Trend
             $plot->dot($days[$i], $value, 'active-dot', 3.5);
         }
 
-        return $plot->chart($title, $says.'.');
+        return $plot->chart(
+            $title,
+            new Phrase('chart.sentence', ['says' => Joint::Semicolon->joining($says)]),
+        );
     }
 
     private static function number(float $value, string $unit): string

@@ -6,6 +6,8 @@ namespace HandGarden\Core\Measure;
 
 use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Words\Joint;
+use HandGarden\Core\Words\Phrase;
 
 /**
  * How far the other digits move along when one is asked to move, as a 5x5 map.
@@ -20,12 +22,13 @@ final readonly class Independence
 {
     public const LEAST_DEGREES = 10.0;
     public const FULL_MARK = 3.0;
+    public const NOT_MEASURED = 'independence.not_measured';
 
     /**
      * @param array<string, array<string, ?float>> $map   by asked digit and moving digit: share of the asked
      *     movement, 0 and up
      * @param array<string, ?float>                $index by asked digit; null: cannot be told
-     * @param array<string, string>                $why   by asked digit, where it cannot be told
+     * @param array<string, Phrase>                $why   by asked digit, where it cannot be told
      */
     private function __construct(
         public array $map,
@@ -48,7 +51,7 @@ final readonly class Independence
         return self::from(
             $moved,
             self::FULL_MARK,
-            'did not move all the way (3), so there is no index',
+            new Phrase('independence.not_all_the_way'),
         );
     }
 
@@ -58,7 +61,7 @@ final readonly class Independence
         return self::from(
             $degrees,
             self::LEAST_DEGREES,
-            \sprintf('moved less than %.0f degrees, so there is no index', self::LEAST_DEGREES),
+            new Phrase('independence.too_little', ['degrees' => (int) self::LEAST_DEGREES]),
         );
     }
 
@@ -82,9 +85,9 @@ final readonly class Independence
 
     /**
      * @param array<string, array<string, ?float>> $moved
-     * @param string                              $tooLittle why there is no index when the asked one hardly moved
+     * @param Phrase                              $tooLittle why there is no index when the asked one hardly moved
      */
-    private static function from(array $moved, float $least, string $tooLittle): self
+    private static function from(array $moved, float $least, Phrase $tooLittle): self
     {
         $map = $index = $why = [];
         foreach (Digit::cases() as $asked) {
@@ -105,9 +108,12 @@ final readonly class Independence
             $index[$asked->value] = $enough && [] === $missing ? max(0.0, 1.0 - $sum / 4.0) : null;
             if (null === $index[$asked->value]) {
                 $why[$asked->value] = match (true) {
-                    !isset($row[$asked->value]) => 'not measured',
+                    !isset($row[$asked->value]) => new Phrase(self::NOT_MEASURED),
                     !$enough => $tooLittle,
-                    default => 'needs '.implode(', ', $missing),
+                    default => new Phrase(
+                        'independence.needs',
+                        ['fingers' => Joint::Comma->joining($missing)],
+                    ),
                 };
             }
         }

@@ -28,7 +28,7 @@ final class HelperHours
                     $found,
                 )
             ) {
-                throw new InvalidWeek(\sprintf('‘%s’ is not like Mon-Fri 8:00-12:00.', trim($part)));
+                throw InvalidWeek::because('not_like_hours', ['part' => trim($part)]);
             }
             $from = self::day($found[1]);
             $to = '' === $found[2] ? $from : self::day($found[2]);
@@ -38,12 +38,14 @@ final class HelperHours
                 || (int) $found[5] > 24
                 || (int) $found[6] > 59
             ) {
-                throw new InvalidWeek(\sprintf('‘%s’ holds a time that is none.', trim($part)));
+                throw InvalidWeek::because('no_time', ['part' => trim($part)]);
             }
-            $slot = new Slot(
-                60 * (int) $found[3] + (int) $found[4],
-                60 * (int) $found[5] + (int) $found[6],
-            );
+            $begins = 60 * (int) $found[3] + (int) $found[4];
+            $ends = 60 * (int) $found[5] + (int) $found[6];
+            if ($begins >= $ends) {
+                throw InvalidWeek::because('backwards', ['part' => trim($part)]);
+            }
+            $slot = new Slot($begins, $ends);
             for ($day = $from;; $day = ($day + 1) % 7) {
                 $hours[$day][] = $slot;
                 if ($day === $to) {
@@ -62,8 +64,6 @@ final class HelperHours
 
         return \is_int($day)
             ? $day
-            : throw new InvalidWeek(
-                \sprintf('‘%s’ is no day: Mon, Tue, Wed, Thu, Fri, Sat, Sun.', $name),
-            );
+            : throw InvalidWeek::because('no_day', ['name' => $name]);
     }
 }

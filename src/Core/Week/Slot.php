@@ -12,7 +12,7 @@ final readonly class Slot
         public int $to,
     ) {
         if ($from < 0 || $to > 1440 || $from >= $to) {
-            throw new InvalidWeek(\sprintf('%d to %d is no stretch of a day.', $from, $to));
+            throw InvalidWeek::because('no_stretch', ['from' => $from, 'to' => $to]);
         }
     }
 

@@ -32,10 +32,10 @@ final readonly class WeekInput
         public bool $isStiff = false,
     ) {
         if ('1' !== $monday->format('N')) {
-            throw new InvalidWeek('A week begins on a Monday.');
+            throw InvalidWeek::because('no_monday');
         }
         if ($daysPerWeek < 1 || $daysPerWeek > 7) {
-            throw new InvalidWeek(\sprintf('%d days a week: 1 to 7.', $daysPerWeek));
+            throw InvalidWeek::because('days', ['days' => $daysPerWeek]);
         }
     }
 

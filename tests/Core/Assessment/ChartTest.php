@@ -23,6 +23,7 @@ use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Measure\Steadiness\Steadiness;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Tests\Core\Cases;
 use HandGarden\Tests\Core\Measure\Noise;
 use HandGarden\Tests\Core\Said;
@@ -38,7 +39,7 @@ final class ChartTest extends TestCase
         self::assertNotNull($chart);
         self::assertStringContainsString(
             '50 % at -60°, 30 % at -30°; lets go at -45°',
-            $chart->description,
+            Said::of($chart->description),
         );
         self::assertCount(1, self::marks($chart, 'line', 'release'));
         self::assertCount(2, self::marks($chart, 'circle', 'active-dot'));
@@ -48,17 +49,19 @@ final class ChartTest extends TestCase
     {
         self::assertStringContainsString(
             'stays under 40 % at every wrist angle',
-            OpeningCurve::from($this->openings([-60 => 30.0, 0 => 10.0]), Side::Right)->description
-                ?? '',
+            Said::of(
+                OpeningCurve::from($this->openings([-60 => 30.0, 0 => 10.0]), Side::Right)?->description,
+            ),
         );
         self::assertStringContainsString(
             'lets go at +30° or more',
-            OpeningCurve::from($this->openings([0 => 80.0, 30 => 60.0]), Side::Right)->description
-                ?? '',
+            Said::of(
+                OpeningCurve::from($this->openings([0 => 80.0, 30 => 60.0]), Side::Right)?->description,
+            ),
         );
         self::assertStringContainsString(
             'measure a second wrist angle',
-            OpeningCurve::from($this->openings([0 => 80.0]), Side::Right)->description ?? '',
+            Said::of(OpeningCurve::from($this->openings([0 => 80.0]), Side::Right)?->description),
         );
         self::assertNull(
             OpeningCurve::from(new Readings([]), Side::Left),
@@ -75,7 +78,7 @@ final class ChartTest extends TestCase
         );
 
         self::assertNotNull($chart);
-        self::assertStringContainsString('active -15° to 80°', $chart->description);
+        self::assertStringContainsString('active -15° to 80°', Said::of($chart->description));
         [$arc] = self::marks($chart, 'path', 'arc-active');
         self::assertSame(
             1,
@@ -100,9 +103,9 @@ final class ChartTest extends TestCase
         );
 
         self::assertNotNull($chart);
-        self::assertStringContainsString('other hand 0° to 90°', $chart->description);
-        self::assertStringContainsString('active 20° to 85°', $chart->description);
-        self::assertStringContainsString('last time 40° to 80°', $chart->description);
+        self::assertStringContainsString('other hand 0° to 90°', Said::of($chart->description));
+        self::assertStringContainsString('active 20° to 85°', Said::of($chart->description));
+        self::assertStringContainsString('last time 40° to 80°', Said::of($chart->description));
     }
 
     public function testTheMapShowsEveryShareAsAFigure(): void
@@ -127,7 +130,7 @@ final class ChartTest extends TestCase
         self::assertContains('40', $texts);
         self::assertContains('100', $texts);
         self::assertContains('–', $texts, 'what was not asked is no zero');
-        self::assertStringContainsString(': Ring 0.65.', $chart->description);
+        self::assertStringContainsString(': ring 0.65.', Said::of($chart->description));
         self::assertNull(IndependenceMap::from(Independence::inDegrees([]), Side::Left));
     }
 
@@ -143,16 +146,15 @@ final class ChartTest extends TestCase
             $history,
             $srd,
             injectedOn: new \DateTimeImmutable('2026-01-15'),
-            basis: Said::of($srd?->from),
         );
 
         self::assertCount(1, self::marks($chart, 'rect', 'real-band'));
         self::assertCount(1, self::marks($chart, 'line', 'injection'));
         self::assertStringContainsString(
             'a difference under 5° is no real change (default)',
-            $chart->description,
+            Said::of($chart->description),
         );
-        self::assertStringContainsString('before, weeks 3 to 6', $chart->description);
+        self::assertStringContainsString('before, weeks 3 to 6', Said::of($chart->description));
         self::assertCount(
             0,
             self::marks(
@@ -170,7 +172,7 @@ final class ChartTest extends TestCase
         $clear = SpectrumPlot::from(Steadiness::from($noise->tremor(5.2, 1.0, 20.0, 0.05)), 'Arms out');
         self::assertNotNull($clear);
         self::assertCount(1, self::marks($clear, 'line', 'release'));
-        self::assertStringContainsString('Shakes 5.2 times a second', $clear->description);
+        self::assertStringContainsString('Shakes 5.2 times a second', Said::of($clear->description));
         $idle = SpectrumPlot::from(Steadiness::from($noise->idle(20.0)), 'Arms out');
         self::assertNotNull($idle);
         self::assertCount(0, self::marks($idle, 'line', 'release'));
@@ -216,7 +218,7 @@ final class ChartTest extends TestCase
         self::assertNull(InkChart::from('Empty', '', new Sheet([]), null));
     }
 
-    /** @return list<array{tag: string, attributes: array<string, string>, text: string}> */
+    /** @return list<array{tag: string, attributes: array<string, string>, text: Phrase|string}> */
     private static function marks(Chart $chart, string $tag, string $class): array
     {
         return array_values(

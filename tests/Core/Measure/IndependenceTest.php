@@ -8,6 +8,7 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Independence;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\TestCase;
 
 final class IndependenceTest extends TestCase
@@ -41,14 +42,14 @@ final class IndependenceTest extends TestCase
         self::assertNull(self::index(['index' => 3, 'thumb' => 0, 'middle' => 0, 'ring' => 0]));
         self::assertSame(
             'needs little',
-            Independence::byEye(
+            Said::of(Independence::byEye(
                 self::readings(['index' => 3, 'thumb' => 0, 'middle' => 0, 'ring' => 0]),
                 Side::Right,
-            )->why['index'],
+            )->why['index']),
         );
         self::assertSame(
             'not measured',
-            Independence::byEye(self::readings([]), Side::Right)->why['ring'],
+            Said::of(Independence::byEye(self::readings([]), Side::Right)->why['ring']),
         );
     }
 
@@ -86,7 +87,7 @@ final class IndependenceTest extends TestCase
         );
         self::assertSame(0.0, $map->index['ring']);
         self::assertNull($map->index['little']);
-        self::assertStringContainsString('less than 10 degrees', $map->why['little']);
+        self::assertStringContainsString('less than 10 degrees', Said::of($map->why['little']));
     }
 
     public function testOneMoreMovingFingerNeverRaisesTheIndex(): void
