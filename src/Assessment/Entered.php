@@ -10,7 +10,7 @@ final readonly class Entered
     /**
      * @param array<string, array<string, string>> $typed
      * @param array<string, string>                $problems
-     * @param array<mixed>                         $form     as it was sent
+     * @param array<array-key, string>             $form     as it was sent
      */
     public function __construct(
         public array $typed,

@@ -12,6 +12,7 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Typed;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -69,7 +70,7 @@ final class TakeMeasures extends AbstractController
             return $this->page->show(
                 $client,
                 $preset,
-                new Entered($typed, $note, $draft, $problems, form: $form),
+                new Entered($typed, $note, $draft, $problems, form: Typed::texts($request)),
             );
         }
         if ([] === $read->readings && '' === $note) {

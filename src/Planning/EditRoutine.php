@@ -10,6 +10,7 @@ use HandGarden\Client\Client;
 use HandGarden\Core\Routine\BrokenRule;
 use HandGarden\Core\Routine\Draft;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Typed;
 use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -57,7 +58,7 @@ final class EditRoutine extends AbstractController
                     [
                         'fields' => [
                             'version' => (string) $routine->version,
-                        ] + self::texts($request),
+                        ] + Typed::texts($request),
                         'words' => $this->change->inWords($request->request),
                         'rules' => [],
                     ],
@@ -137,7 +138,7 @@ final class EditRoutine extends AbstractController
             $this->addFlash(
                 self::WAITING,
                 [
-                    'fields' => self::texts($request),
+                    'fields' => Typed::texts($request),
                     'words' => $this->change->inWords($request->request),
                     'rules' => array_map(
                         fn (BrokenRule $b): string => $this->wording->say($b->words),
@@ -150,11 +151,5 @@ final class EditRoutine extends AbstractController
         }
 
         return $draft->forced($broken, $because);
-    }
-
-    /** @return array<array-key, string> what was asked for, as a form can carry it once more */
-    private static function texts(Request $request): array
-    {
-        return array_filter($request->request->all(), \is_string(...));
     }
 }

@@ -13,6 +13,7 @@ use HandGarden\Core\Data\Dates;
 use HandGarden\Core\Goal\Distances;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Typed;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -81,7 +82,7 @@ final class ShowGoals extends AbstractController
             'note' => mb_strlen($note) > 300 ? 'At most 300 letters.' : null,
         ]);
         if ([] !== $problems || null === $side || null === $by) {
-            return $this->show($client, $problems, $form->all());
+            return $this->show($client, $problems, Typed::texts($request));
         }
         $goal = new ShortTermGoal(
             $client->clinicId,
@@ -106,7 +107,7 @@ final class ShowGoals extends AbstractController
 
     /**
      * @param array<string, string>                       $problems
-     * @param array<string, array<mixed>|bool|float|int|string> $typed
+     * @param array<array-key, string>                    $typed
      */
     private function show(Client $client, array $problems, array $typed): Response
     {

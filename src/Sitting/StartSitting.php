@@ -16,6 +16,7 @@ use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Typed;
 use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -99,7 +100,7 @@ final class StartSitting extends AbstractController
                 $earlier,
             ),
             'earlierDay' => $earlier[0]->day ?? null,
-            'typed' => $request->request->all(),
+            'typed' => Typed::texts($request),
             'setUp' => $this->catalogue->get()->screening->setUpCheck,
         ], new Response(status: [] === $problems ? 200 : 422));
     }

@@ -68,8 +68,7 @@ final class OpeningCurve
             if (null !== $release && !is_nan($release) && Mode::Active === $mode) {
                 $plot->upright($release, 'release', $lets);
             }
-            $says[] = new Phrase('chart.curve', [
-                'how' => $words,
+            $says[] = new Phrase('chart.curve.'.$class, [
                 'points' => Joint::Comma->joining(array_map(
                     static fn (int $angle, float $percent): Phrase => new Phrase('chart.opening_at', [
                         'percent' => (int) round($percent),
