@@ -25,6 +25,7 @@ start_postgres() {
     if [ ! -d "$sockets" ]; then mkdir "$sockets"; [ "$(id -u)" = 0 ] && chown "$DB_USER" "$sockets"; fi
     chmod 755 "$sockets"
     let_in keeper
+    if postgres_runs && [ ! -S "$sockets/.s.PGSQL.5432" ]; then stop_postgres; fi # one of before, that listens elsewhere
     if ! postgres_runs; then
         local tries
         for tries in 1 2 3 4 5 6 7 8; do # processes of a server that was killed take a moment to notice

@@ -145,4 +145,11 @@ watch_runs() { is_running "$KEEP/watch.pid" "bin/lib/watch.sh $STATE" >/dev/null
 
 stop_watch() { stop_server "$KEEP/watch.pid" "bin/lib/watch.sh $STATE" '-' TERM; }
 
-stop_web() { stop_watch; stop_bench; stop_nginx; stop_fpm; return 0; }
+stop_web() { stop_watch; stop_bench; stop_nginx; stop_fpm; stop_former; return 0; }
+
+# What a version that kept its numbers elsewhere may have left running.
+stop_former() {
+    stop_server "$STATE/tmp/bench.pid" "garden:devices $STATE/tmp/bench.pid" '-' TERM
+    stop_server "$STATE/nginx.pid" "$STATE/nginx.conf" 'nginx: worker process' QUIT
+    stop_server "$STATE/fpm.pid" "$STATE/fpm.conf" 'php-fpm: pool garden' TERM
+}
