@@ -12,27 +12,33 @@ final readonly class Database
     public function __construct()
     {
         $told = getenv('OWNER_DATABASE_URL');
-        $url = parse_url(\is_string($told) ? $told : '');
-        \assert(\is_array($url));
-        parse_str($url['query'] ?? '', $options);
+        $this->connection = self::connect(\is_string($told) ? $told : '');
+    }
+
+    /** @param ?string $name of another database of the same server */
+    public static function connect(string $url, ?string $name = null): \PDO
+    {
+        $parts = parse_url($url);
+        \assert(\is_array($parts));
+        parse_str($parts['query'] ?? '', $options);
         $host = $options['host'] ?? '';
-        $this->connection = new \PDO(
+
+        return new \PDO(
             \sprintf(
                 'pgsql:host=%s;dbname=%s',
                 \is_string($host) ? $host : '',
-                trim($url['path'] ?? '', '/'),
+                $name ?? trim($parts['path'] ?? '', '/'),
             ),
-            $url['user'] ?? '',
-            urldecode($url['pass'] ?? ''),
+            $parts['user'] ?? '',
+            urldecode($parts['pass'] ?? ''),
         );
     }
 
     /** @return list<array<string, string>> every value as text */
-    public function rows(string $sql): array
+    public static function texts(\PDOStatement $found): array
     {
-        $found = $this->connection->query($sql);
         $rows = [];
-        while (false !== $found && \is_array($row = $found->fetch(\PDO::FETCH_ASSOC))) {
+        while (\is_array($row = $found->fetch(\PDO::FETCH_ASSOC))) {
             $texts = [];
             foreach ($row as $column => $value) {
                 $texts[$column] = \is_scalar($value) ? (string) $value : '';
@@ -41,6 +47,14 @@ final readonly class Database
         }
 
         return $rows;
+    }
+
+    /** @return list<array<string, string>> every value as text */
+    public function rows(string $sql): array
+    {
+        $found = $this->connection->query($sql);
+
+        return false === $found ? [] : self::texts($found);
     }
 
     public function number(string $sql): int

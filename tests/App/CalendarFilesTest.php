@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Symfony\Component\HttpFoundation\File\UploadedFile;
 
 /** Whatever somebody hands in as a calendar: the week can be opened afterwards, and the file can be forgotten. */
 final class CalendarFilesTest extends OdalysTestCase
@@ -63,7 +62,7 @@ final class CalendarFilesTest extends OdalysTestCase
     #[DataProvider('files')]
     public function testTheWeekOpensAfterwardsAndTheFileIsForgotten(string $file): void
     {
-        $this->upload($file);
+        $this->handInCalendar($file);
         $status = $this->browser->getResponse()->getStatusCode();
         self::assertContains($status, [303, 422]);
         if (422 === $status) {
@@ -83,7 +82,7 @@ final class CalendarFilesTest extends OdalysTestCase
     public function testWhatIsOldAndUsualIsTaken(): void
     {
         $monday = new \DateTimeImmutable('monday next week');
-        $this->upload(self::calendar(
+        $this->handInCalendar(self::calendar(
             "BEGIN:VEVENT\nUID:1\nDTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:19991129\nRRULE:FREQ=DAILY\nEND:VEVENT",
         ));
         $this->assertStatus(303);
@@ -94,7 +93,7 @@ final class CalendarFilesTest extends OdalysTestCase
     public function testOnlyBusyTimesAreKept(): void
     {
         $start = (new \DateTimeImmutable('tomorrow 9:00'))->format('Ymd\THis');
-        $this->upload(self::calendar(
+        $this->handInCalendar(self::calendar(
             "BEGIN:VEVENT\nUID:1\nDTSTAMP:20250101T000000Z\nDTSTART:{$start}Z\nDURATION:PT1H\n"
                 ."SUMMARY:Debt counselling\nEND:VEVENT",
         ));
@@ -123,20 +122,6 @@ final class CalendarFilesTest extends OdalysTestCase
     private static function calendar(string $events): string
     {
         return "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\n$events\nEND:VCALENDAR\n";
-    }
-
-    private function upload(string $text): void
-    {
-        $token = $this->token();
-        $file = tempnam(sys_get_temp_dir(), 'ics');
-        self::assertNotFalse($file);
-        file_put_contents($file, $text);
-        $this->browser->request(
-            'POST',
-            $this->path(''),
-            ['_token' => $token, 'helper_hours' => ''],
-            ['calendar' => new UploadedFile($file, 'mine.ics', 'text/calendar', null, test: true)],
-        );
     }
 
     private function path(string $rest): string

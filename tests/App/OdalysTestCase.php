@@ -7,6 +7,7 @@ namespace HandGarden\Tests\App;
 use HandGarden\Account\Clinic;
 use HandGarden\Account\Staff;
 use HandGarden\Client\Client;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 
 /** A therapist is signed in and the stroke client is there, measured and screened. */
 abstract class OdalysTestCase extends GardenTestCase
@@ -31,5 +32,20 @@ abstract class OdalysTestCase extends GardenTestCase
         $this->therapist = $this->staff($clinic);
         $this->odalys = $this->client($clinic, $this->therapist);
         $this->signIn($this->therapist);
+    }
+
+    /** Hands in a calendar file for the week of the client. */
+    protected function handInCalendar(string $text): void
+    {
+        $token = $this->token();
+        $file = tempnam(sys_get_temp_dir(), 'ics');
+        self::assertNotFalse($file);
+        file_put_contents($file, $text);
+        $this->browser->request(
+            'POST',
+            '/clients/'.$this->odalys->id.'/week',
+            ['_token' => $token, 'helper_hours' => ''],
+            ['calendar' => new UploadedFile($file, 'mine.ics', 'text/calendar', null, test: true)],
+        );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
+use HandGarden\Bench\Faults\Database;
 use Symfony\Component\Process\Process;
 
 /**
@@ -23,22 +24,18 @@ final class OwnDatabase
     {
         $url = getenv('OWNER_DATABASE_URL');
         $url = \is_string($url) ? $url : '';
-        $parts = parse_url($url);
-        \assert(\is_array($parts));
-        parse_str($parts['query'] ?? '', $options);
-        $host = $options['host'] ?? '';
         $token = getenv('TEST_TOKEN');
-        $name = trim($parts['path'] ?? '', '/').'_'.$suffix.(\is_string($token) ? $token : '');
-        $connect = static fn (string $database): \PDO => new \PDO(
-            \sprintf('pgsql:host=%s;dbname=%s', \is_string($host) ? $host : '', $database),
-            $parts['user'] ?? '',
-            urldecode($parts['pass'] ?? ''),
-        );
-        $server = $connect('template1');
+        $name = trim((string) parse_url($url, \PHP_URL_PATH), '/').'_'.$suffix.(\is_string(
+            $token,
+        ) ? $token : '');
+        $server = Database::connect($url, 'template1');
         $server->exec('DROP DATABASE IF EXISTS '.$name.' WITH (FORCE)');
         $server->exec('CREATE DATABASE '.$name.' TEMPLATE template0');
 
-        return new self($connect($name), (string) preg_replace('#/[^/?]+\?#', '/'.$name.'?', $url, 1));
+        return new self(
+            Database::connect($url, $name),
+            (string) preg_replace('#/[^/?]+\?#', '/'.$name.'?', $url, 1),
+        );
     }
 
     /** A command of the application on this database, not started yet. */
@@ -57,16 +54,8 @@ final class OwnDatabase
     {
         $found = $this->connection->prepare($sql);
         $found->execute($values);
-        $rows = [];
-        while (\is_array($row = $found->fetch(\PDO::FETCH_ASSOC))) {
-            $texts = [];
-            foreach ($row as $column => $value) {
-                $texts[$column] = \is_scalar($value) ? (string) $value : '';
-            }
-            $rows[] = $texts;
-        }
 
-        return $rows;
+        return Database::texts($found);
     }
 
     public function number(string $sql): int

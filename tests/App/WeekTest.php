@@ -6,7 +6,6 @@ namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Role;
 use HandGarden\Planning\WeekTimes;
-use Symfony\Component\HttpFoundation\File\UploadedFile;
 
 final class WeekTest extends OdalysTestCase
 {
@@ -18,7 +17,7 @@ final class WeekTest extends OdalysTestCase
 
     public function testTheWeekLeavesTheCalendarFreeAndGoesOutAsOne(): void
     {
-        $this->upload(
+        $this->handInCalendar(
             "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\n"
                 ."DTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:20261208\n"
                 ."RRULE:FREQ=WEEKLY;BYDAY=TU\nEND:VEVENT\nEND:VCALENDAR\n",
@@ -65,14 +64,14 @@ final class WeekTest extends OdalysTestCase
 
     public function testAFileThatIsNoCalendarChangesNothing(): void
     {
-        $this->upload('Dentist on Monday');
+        $this->handInCalendar('Dentist on Monday');
         $this->assertStatus(422);
         self::assertCount(0, $this->entities->getRepository(WeekTimes::class)->findAll());
     }
 
     public function testWhatDoesNotFitIntoADayIsNamedAndTheDayStays(): void
     {
-        $this->upload(
+        $this->handInCalendar(
             "BEGIN:VCALENDAR\nVERSION:2.0\nPRODID:-//x//y//EN\nBEGIN:VEVENT\nUID:1\n"
                 ."DTSTAMP:20250101T000000Z\nDTSTART;VALUE=DATE:20261207\nRRULE:FREQ=DAILY\n"
                 ."END:VEVENT\nEND:VCALENDAR\n",
@@ -99,20 +98,6 @@ final class WeekTest extends OdalysTestCase
 
         $this->assertStatus(403);
         self::assertCount(0, $this->entities->getRepository(WeekTimes::class)->findAll());
-    }
-
-    private function upload(string $text): void
-    {
-        $token = $this->token();
-        $file = tempnam(sys_get_temp_dir(), 'ics');
-        self::assertNotFalse($file);
-        file_put_contents($file, $text);
-        $this->browser->request(
-            'POST',
-            $this->path(''),
-            ['_token' => $token, 'helper_hours' => ''],
-            ['calendar' => new UploadedFile($file, 'mine.ics', 'text/calendar', null, test: true)],
-        );
     }
 
     private function path(string $rest): string

@@ -1,6 +1,6 @@
 // Who signs out leaves nothing behind that a step back would show.
 import { expect, test } from '@playwright/test';
-import { beginSitting, signIn } from './steps.js';
+import { begin, signIn } from './steps.js';
 
 test('after signing out a step back shows no client', async ({ page }) => {
   await signIn(page);
@@ -17,18 +17,10 @@ test('after signing out a step back shows no client', async ({ page }) => {
 test('lines that wait outlive signing out, and the page for signing in says so', async ({
   page,
 }) => {
-  await signIn(page);
-  const client = await page
-    .getByRole('link', { name: 'Tomasz Ferrow', exact: true })
-    .getAttribute('href');
-  await page.goto(`${client}/sittings/new`);
-  await beginSitting(page);
+  const shown = await begin(page);
   const sitting = page.url();
   await page.route('**/log', (route) => route.abort());
-  await page
-    .locator('[data-item]:visible')
-    .getByRole('button', { name: 'Done as planned' })
-    .click();
+  await shown.getByRole('button', { name: 'Done as planned' }).click();
   await expect(page.locator('[data-waiting]')).toContainText('1 line kept here');
   await page.goto('/');
   await page.getByRole('button', { name: 'Sign out' }).click();

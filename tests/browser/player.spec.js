@@ -1,15 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { beginSitting, signIn } from './steps.js';
-
-async function begin(page) {
-  await signIn(page);
-  const client = await page
-    .getByRole('link', { name: 'Tomasz Ferrow', exact: true })
-    .getAttribute('href');
-  await page.goto(`${client}/sittings/new`);
-  await beginSitting(page);
-  return page.locator('[data-item]:visible');
-}
+import { begin } from './steps.js';
 
 test('a line logged without a network is kept, also over a closed tab, and sent once when it is back', async ({
   page,

@@ -27,6 +27,17 @@ export async function beginSitting(page) {
   await page.waitForURL('**/sittings/*');
 }
 
+/** Signs in and begins a sitting of Tomasz; gives the exercise that is shown. */
+export async function begin(page) {
+  await signIn(page);
+  const client = await page
+    .getByRole('link', { name: 'Tomasz Ferrow', exact: true })
+    .getAttribute('href');
+  await page.goto(`${client}/sittings/new`);
+  await beginSitting(page);
+  return page.locator('[data-item]:visible');
+}
+
 const AREAS = {
   Know: ['Overview', 'Screening', 'Measure', 'Findings'],
   Plan: ['Placement', 'Goals', 'Approaches', 'Routine', 'Week'],
