@@ -192,7 +192,7 @@ console_here() { # takes the place of the shell that calls it
 # The container and the catalogue are compiled anew when anything they are made of has changed.
 prepare_cache() {
     local print file=$KEEP/compiled
-    print=$(cd "$ROOT" && find src bench config catalogue templates translations build composer.json docs/case.schema.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-64)
+    print=$(cd "$ROOT" && find src bench config catalogue templates translations composer.json docs/case.schema.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -c1-64)
     [ -f "$file" ] && [ "$(cat "$file")" = "$print" ] && return 0
     find "$STATE/cache" -mindepth 1 -delete
     quietly "compiling" console cache:warmup || die "The application could not be compiled (see above)."

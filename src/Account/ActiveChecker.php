@@ -16,7 +16,7 @@ final readonly class ActiveChecker implements UserCheckerInterface
 {
     private const THIS_MACHINE = ['127.0.0.0/8', '::1'];
     /** What stands between says so with one of these; a tunnel that says nothing cannot be told apart. */
-    private const BETWEEN = ['Forwarded', 'Via'];
+    private const BETWEEN = ['forwarded', 'via'];
 
     public function __construct(
         private bool $onLoopback,
@@ -56,7 +56,7 @@ final readonly class ActiveChecker implements UserCheckerInterface
     private function cameThroughAnother(Request $request): bool
     {
         foreach ($request->headers->keys() as $name) {
-            if (str_starts_with($name, 'x-forwarded-') || \in_array(ucfirst($name), self::BETWEEN, true)) {
+            if (str_starts_with($name, 'x-forwarded-') || \in_array($name, self::BETWEEN, true)) {
                 return true;
             }
         }

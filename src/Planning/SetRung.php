@@ -60,10 +60,8 @@ final class SetRung extends AbstractController
             );
         }
         if ('' === $rungId) {
-            foreach ($this->plans->overrides($client) as $override) {
-                if ($override->ladderKey === $ladder && $override->side === $side) {
-                    $override->withdrawnAt = $this->clock->now();
-                }
+            if (null !== $standing) {
+                $standing->withdrawnAt = $this->clock->now();
             }
             $this->plans->keep();
             $this->audit->wrote('withdrew rung', $client->id, $ladder);

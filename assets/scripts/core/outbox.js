@@ -1,11 +1,12 @@
 /** @typedef {import('./log-line.js').LogLine} LogLine */
 
+/** Begins the key of the lines of each sitting. */
+export const KEPT_AS = 'garden-log-';
+
 /**
  * Log lines that the server has not answered yet. They are kept in the given storage, so that a closed tab or a lost
  * network loses nothing; each goes out under the id it was made with, so that sending twice stores once.
  */
-export const KEPT_AS = 'garden-log-';
-
 export class Outbox {
   /** @type {Promise<{refused: {line: LogLine, problem: string}[]}>|null} */
   busy = null;
