@@ -42,6 +42,10 @@ final readonly class HandbookReader
                 static fn (Node $caution): mixed => $caution->raw(),
                 $file('cautions')->map(),
             ),
+            stops: array_map(
+                static fn (Node $line): string => $line->string(),
+                $file('stops')->get('stops')->map(),
+            ),
         );
     }
 

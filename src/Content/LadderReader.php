@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Content;
 
+use HandGarden\Core\Catalogue\AmountRange;
+use HandGarden\Core\Catalogue\AmountUnit;
 use HandGarden\Core\Catalogue\ApproachTag;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Caution;
@@ -45,12 +47,13 @@ use HandGarden\Core\Data\Node;
 /** Reads one ladder file. */
 final readonly class LadderReader
 {
-    /** Work with the sound side carrying the weak one: the conditions speak of the weak one. */
     /** How `needs_before` named an exercise, in files handed out before it named what that does. */
     private const FORMER_NEEDS = [
         'wrist-ease-back' => SittingNeed::WristEasedBack,
         'web-wedge-stretch' => SittingNeed::WebsOpened,
     ];
+
+    private WalkReader $walks;
 
     /**
      * @param array<string, Caution> $gates
@@ -60,6 +63,7 @@ final readonly class LadderReader
         private array $gates,
         private Handbook $handbook,
     ) {
+        $this->walks = new WalkReader($handbook->stops);
     }
 
     /** For exercises that come later than the files and are held to the same rules. */
@@ -153,7 +157,9 @@ final readonly class LadderReader
             'parts',
             'dose',
             'range',
+            'amount',
             'progress',
+            'walk',
             'picture',
         );
         $doneOn = $node->get('side')->enum(DoneOn::class);
@@ -182,12 +188,8 @@ final readonly class LadderReader
                     : self::onAnyHand(CatalogueReader::condition($this->conditions, $ends), $together),
             ),
             load: self::load($node, $segment),
-            dosing: new DosePlan(
-                $start = $this->dose($node->get('dose')),
-                $this->range($node->get('range'), $start),
-                $node->get('counted')->enum(DoseKind::class),
-                array_map($this->progress(...), $node->get('progress')->items()),
-            ),
+            dosing: $dosing = $this->dosing($node),
+            walk: $this->walks->walk($node->optional('walk'), $dosing->start, $node->get('stop')->string()),
             sitting: self::inSitting($node),
             picture: $this->picture($node->get('picture')),
             easier: self::links($node, 'easier'),
@@ -335,9 +337,40 @@ final readonly class LadderReader
             : $condition;
     }
 
-    private function dose(Node $node): Dose
+    private function dosing(Node $node): DosePlan
     {
-        $node->only('sets', 'repetitions', 'parts', 'move', 'hold', 'rest', 'load');
+        $start = self::dose($node->get('dose'));
+        $range = $node->get('range')->only('passes', 'repetitions', 'hold', 'load', 'sets', 'move');
+        $plan = new DosePlan(
+            $start,
+            self::range($range, $start),
+            self::amounts($node->optional('amount'), $range->optional('sets')),
+            $node->get('counted')->enum(DoseKind::class),
+            progress: array_map($this->progress(...), $node->get('progress')->items()),
+        );
+        try {
+            $plan->check($start, 'this rung');
+        } catch (InvalidDose $e) {
+            throw $range->fail('the start dose lies outside: '.$e->getMessage());
+        }
+
+        return $plan;
+    }
+
+    private static function dose(Node $node): Dose
+    {
+        $node->only(
+            'sets',
+            'passes',
+            'repetitions',
+            'parts',
+            'move',
+            'hold',
+            'rest',
+            'between',
+            'tail',
+            'load',
+        );
         try {
             return Dose::from(
                 $node->get('sets')->int(),
@@ -347,31 +380,53 @@ final readonly class LadderReader
                 holdSeconds: $node->get('hold')->int(),
                 restSeconds: $node->get('rest')->int(),
                 loadKilograms: $node->optional('load')?->float() ?? 0.0,
+                passes: $node->optional('passes')?->int() ?? 1,
+                betweenSeconds: $node->optional('between')?->int() ?? 0,
+                tailSeconds: $node->optional('tail')?->int() ?? 0,
             );
         } catch (InvalidDose $e) {
             throw $node->fail($e->getMessage());
         }
     }
 
-    private function range(Node $node, Dose $start): DoseRange
+    private static function range(Node $node, Dose $start): DoseRange
     {
-        $node->only('sets', 'repetitions', 'move', 'hold', 'load');
-        $range = new DoseRange(
-            self::limits($node->get('sets')),
-            self::limits($node->get('repetitions')),
-            self::limits($node->get('move')),
-            self::limits($node->get('hold')),
-            loadKilograms: null === ($load = $node->optional('load'))
-                ? [0.0, 0.0]
-                : [$load->items()[0]->float(), $load->items()[1]->float()],
-        );
-        try {
-            $range->check($start, 'this rung');
-        } catch (InvalidDose $e) {
-            throw $node->fail('the start dose lies outside: '.$e->getMessage());
-        }
+        $load = $node->optional('load')?->floats() ?? [0.0, 0.0];
+        $passes = $node->optional('passes');
 
-        return $range;
+        return new DoseRange(
+            self::limits($node->get('repetitions')),
+            self::limits($node->get('hold')),
+            2 === \count($load) ? [$load[0], $load[1]] : throw $node->fail(
+                'expected the least and the most load',
+            ),
+            null === $passes ? [$start->passes, $start->passes] : self::limits($passes),
+        );
+    }
+
+    /** @param ?Node $sets how files said it that were handed out before amounts stood on their own */
+    private static function amounts(?Node $node, ?Node $sets): AmountRange
+    {
+        if (null === $node) {
+            [$least, $most] = null === $sets ? [1, 1] : self::limits($sets);
+
+            return new AmountRange(AmountUnit::Sets, $least, $most);
+        }
+        $node->only('sets', 'time', 'by');
+        $time = $node->optional('time');
+        if (null !== $time) {
+            [$least, $most] = self::limits($time);
+
+            return new AmountRange(AmountUnit::HalfTimes, 2 * $least, 2 * $most);
+        }
+        [$least, $most] = self::limits($node->get('sets'));
+
+        return new AmountRange(
+            AmountUnit::Sets,
+            $least,
+            $most,
+            $node->optional('by')?->int(1, 9) ?? 1,
+        );
     }
 
     /** @return array{int, int} */

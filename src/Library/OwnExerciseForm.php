@@ -98,11 +98,11 @@ final readonly class OwnExerciseForm
                 'rest' => 0,
             ],
             'range' => [
-                'sets' => [1, 3],
                 'repetitions' => [1, 10],
-                'move' => [6, 6],
                 'hold' => [0, 10],
-            ], 'progress' => [['rule' => 'review']],
+            ],
+            'amount' => ['sets' => [1, 3]],
+            'progress' => [['rule' => 'review']],
             'picture' => [
                 'start' => 'relaxed',
                 'end' => 'flat',
@@ -147,9 +147,7 @@ final readonly class OwnExerciseForm
             $dose[$key] = self::number($text('dose_'.$key));
         }
         $range = [
-            'sets' => [1, self::number($text('most_sets'))],
             'repetitions' => [1, self::number($text('most_repetitions'))],
-            'move' => [$dose['move'], $dose['move']],
             'hold' => [0, self::number($text('most_hold'))],
         ];
         if (!\in_array($text('dose_load'), ['', '0'], true)) {
@@ -161,6 +159,7 @@ final readonly class OwnExerciseForm
         }
         $written['dose'] = $dose;
         $written['range'] = $range;
+        $written['amount'] = ['sets' => [1, self::number($text('most_sets'))]];
         $written['dose_words'] = '' === $written['dose_words']
             ? 'As the dose says'
             : $written['dose_words'];

@@ -23,7 +23,7 @@ final readonly class GivenDose
     /** @throws InvalidDose saying what is outside */
     public function check(Client $client, Rung $rung, Dose $dose): Dose
     {
-        $rung->dosing->range->check($dose, $rung->name);
+        $rung->dosing->check($dose, $rung->name);
         $allowed = $this->shortened($client, $rung, $dose);
         if ($allowed->holdSeconds < $dose->holdSeconds) {
             throw InvalidDose::longerThanScreeningAllows($rung->name, $allowed->holdSeconds);

@@ -93,9 +93,9 @@ final readonly class PlanRepository
         ) {
             $rungId = ItemKey::fromText($kept->itemKey)->rungId ?? '';
             if ($this->catalogue->get()->hasRung($rungId)) {
-                $doses[$kept->itemKey] = DoseFormat::read(
-                    Node::root($kept->dose),
-                    $this->catalogue->get()->rung($rungId)->dosing->start,
+                $dosing = $this->catalogue->get()->rung($rungId)->dosing;
+                $doses[$kept->itemKey] = $dosing->today(
+                    DoseFormat::read(Node::root($kept->dose), $dosing->start),
                 );
             }
         }

@@ -83,7 +83,7 @@ final readonly class RoutineChange
                 ', ',
                 array_map(
                     static fn (string $field): string => $field.' '.$form->get($field),
-                    array_filter(['sets', 'repetitions', 'hold', 'move', 'load'], $form->has(...)),
+                    array_filter(['sets', 'passes', 'repetitions', 'hold', 'move', 'load'], $form->has(...)),
                 ),
             ),
             'swap' => $name('with').' instead of '.$name('key'),
@@ -227,15 +227,15 @@ final readonly class RoutineChange
     {
         $load = $form->get('load');
         try {
-            return $this->given->check($client, $item->rung, Dose::from(
-                GivenDose::number($form, 'sets', $item->dose->sets),
-                GivenDose::number($form, 'repetitions', $item->dose->repetitions),
-                $item->dose->parts,
-                GivenDose::number($form, 'move', $item->dose->moveSeconds),
-                holdSeconds: GivenDose::number($form, 'hold', $item->dose->holdSeconds),
-                restSeconds: $item->dose->restSeconds,
-                loadKilograms: is_numeric($load) ? (float) $load : $item->dose->loadKilograms,
-            ));
+            $dose = $item->dose
+                ->withSets(GivenDose::number($form, 'sets', $item->dose->sets))
+                ->withPasses(GivenDose::number($form, 'passes', $item->dose->passes))
+                ->withRepetitions(GivenDose::number($form, 'repetitions', $item->dose->repetitions))
+                ->withMove(GivenDose::number($form, 'move', $item->dose->moveSeconds))
+                ->withHold(GivenDose::number($form, 'hold', $item->dose->holdSeconds))
+                ->withLoad(is_numeric($load) ? (float) $load : $item->dose->loadKilograms);
+
+            return $this->given->check($client, $item->rung, $dose);
         } catch (InvalidDose $e) {
             throw new RefusedChange($e->getMessage(), previous: $e);
         }

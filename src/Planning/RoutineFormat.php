@@ -38,7 +38,7 @@ final readonly class RoutineFormat
             static fn (Item $i): array => [
                 'rung' => $i->rung->id,
                 'hands' => $i->hands->value,
-                'sets' => $i->dose->sets,
+                'amount' => $i->rung->dosing->amountOf($i->dose)->number,
                 'reason' => PhraseFormat::write($i->reason),
                 'block' => $i->block,
                 'variant' => null === $i->variant ? null : PhraseFormat::write($i->variant),
@@ -102,9 +102,18 @@ final readonly class RoutineFormat
     private function dose(Node $node, Rung $rung, Hands $hands): Dose
     {
         $ofRecord = $this->doses[(new ItemKey($rung->id, $hands))->text()] ?? $rung->dosing->start;
-        $sets = $node->optional('sets')?->int() ?? $ofRecord->sets;
+        $dose = $node->optional('dose');
+        if (null !== $dose) {
+            return DoseFormat::read($dose, $ofRecord);
+        }
+        $amount = $node->optional('amount')?->int();
+        if (null === $amount) { // as it was kept before items of one time came in longer ones
+            return $rung->dosing->today(
+                $ofRecord->withSets($node->optional('sets')?->int() ?? $ofRecord->sets),
+            );
+        }
 
-        return DoseFormat::read($node->optional('dose'), $ofRecord->withSets($sets));
+        return $rung->dosing->with($ofRecord, $rung->dosing->amounts->nearest($amount));
     }
 
     /** Before items could be kept in, a note alone said that a therapist had added one. */

@@ -19,6 +19,9 @@ final readonly class RoutineView
     public float $extensionSeconds;
     public float $gripSeconds;
 
+    /** @var list<int> seconds that each item adds where it stands */
+    public array $times;
+
     /**
      * @param list<Item>       $items
      * @param list<BrokenRule> $broken
@@ -31,7 +34,8 @@ final readonly class RoutineView
         public Side $worse,
     ) {
         $sequence = new Sequence($items);
-        $this->seconds = $sequence->seconds();
+        $this->times = $sequence->times();
+        $this->seconds = array_sum($this->times);
         $this->effort = $sequence->effort();
         $this->extensionSeconds = $sequence->balance()->extensionSeconds;
         $this->gripSeconds = $sequence->balance()->flexionSeconds;
@@ -77,6 +81,7 @@ final readonly class RoutineView
         if (1 !== $dose->parts) {
             $text .= $timed ? ' × '.$dose->parts : ' in each of '.$dose->parts.' parts';
         }
+        $text = 1 === $dose->passes ? $text : $dose->passes.' passes of '.$text;
         $text = 1 === $dose->sets ? $text : $dose->sets.' sets of '.$text;
 
         return $text.($dose->holdSeconds > 0 ? ', hold '.$dose->holdSeconds.' s' : '').(

@@ -8,25 +8,25 @@ use HandGarden\Exchange\Case\CaseRunner;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 
-/** Place, build and propose answer every case file as they did before the house was rebuilt. */
+/** Place and propose answer every case file as they did before the house was rebuilt. */
 final class AnswersTest extends KernelTestCase
 {
     private const ROOT = __DIR__.'/../..';
     private const KEPT = self::ROOT.'/tests/fixtures/moved/answers.json.gz';
 
-    /** @return iterable<string, array{string, 'place'|'build'|'propose', mixed}> */
+    /** @return iterable<string, array{string, 'place'|'propose', mixed}> */
     public static function kept(): iterable
     {
         /** @var array<string, mixed> $answers */
         $answers = json_decode((string) gzdecode((string) file_get_contents(self::KEPT)), true);
         foreach ($answers as $name => $answer) {
             $question = substr((string) strrchr($name, '.'), 1);
-            \assert(\in_array($question, ['place', 'build', 'propose'], true));
+            \assert(\in_array($question, ['place', 'propose'], true));
             yield $name => [substr($name, 0, -\strlen($question) - 1), $question, $answer];
         }
     }
 
-    /** @param 'place'|'build'|'propose' $question */
+    /** @param 'place'|'propose' $question */
     #[DataProvider('kept')]
     public function testAnswersAreTheOldOnesWithNewKeysTakenOut(
         string $case,
@@ -40,7 +40,6 @@ final class AnswersTest extends KernelTestCase
         $read = $runner->read((string) file_get_contents($file));
         $answer = match ($question) {
             'place' => $runner->place($read),
-            'build' => $runner->build($read),
             'propose' => $runner->propose($read),
         };
         $now = json_decode(json_encode($answer, \JSON_THROW_ON_ERROR), true);

@@ -17,6 +17,7 @@ final class RoomsTest extends TestCase
         ['Actor', 'Anatomy', 'Data', 'Words'],
         ['Measure'],
         ['Condition', 'Drawing', 'Device'],
+        ['Cue'],
         ['Catalogue', 'Screening'],
         ['Placement', 'Approach'],
         ['Routine', 'Goal'],

@@ -12,7 +12,10 @@ use HandGarden\Core\Data\Node;
 /** A dose as named values, in files, in the log and in the database. */
 final class DoseFormat
 {
-    /** @return array{sets: int, repetitions: int, parts: int, move: int, hold: int, rest: int, load: float} */
+    /**
+     * @return array{sets: int, repetitions: int, parts: int, move: int, hold: int, rest: int, load: float,
+     *     passes?: int}
+     */
     public static function write(Dose $dose): array
     {
         return [
@@ -23,7 +26,7 @@ final class DoseFormat
             'hold' => $dose->holdSeconds,
             'rest' => $dose->restSeconds,
             'load' => $dose->loadKilograms,
-        ];
+        ] + (1 === $dose->passes ? [] : ['passes' => $dose->passes]);
     }
 
     /**
@@ -36,7 +39,7 @@ final class DoseFormat
         if (null === $node) {
             return $otherwise;
         }
-        $node->only('sets', 'repetitions', 'parts', 'move', 'hold', 'rest', 'load');
+        $node->only('sets', 'repetitions', 'parts', 'move', 'hold', 'rest', 'load', 'passes');
         try {
             return Dose::from(
                 $node->optional('sets')?->int() ?? $otherwise->sets,
@@ -46,6 +49,9 @@ final class DoseFormat
                 holdSeconds: $node->optional('hold')?->int() ?? $otherwise->holdSeconds,
                 restSeconds: $node->optional('rest')?->int() ?? $otherwise->restSeconds,
                 loadKilograms: $node->optional('load')?->float() ?? $otherwise->loadKilograms,
+                passes: $node->optional('passes')?->int() ?? $otherwise->passes,
+                betweenSeconds: $otherwise->betweenSeconds,
+                tailSeconds: $otherwise->tailSeconds,
             );
         } catch (InvalidDose $e) {
             throw $node->fail($e->getMessage());

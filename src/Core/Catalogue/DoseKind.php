@@ -42,7 +42,9 @@ enum DoseKind: string
                 1 === $dose->parts ? '' : ' '.$dose->parts.' parts'
             ),
         };
-        $words = (1 === $dose->sets ? '' : $dose->sets.' sets of ').$times;
+        $words = (1 === $dose->sets ? '' : $dose->sets.' sets of ')
+            .(1 === $dose->passes ? '' : $dose->passes.' passes of ')
+            .$times;
         if ($dose->holdSeconds > 0) {
             $words .= ', hold '.$dose->holdSeconds.' s';
         }

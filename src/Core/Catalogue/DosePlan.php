@@ -4,15 +4,73 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Catalogue;
 
-/** How much of an exercise is done, between which bounds, and how it grows. */
+/** How hard an exercise may be and how much of it may be done, and how it grows. */
 final readonly class DosePlan
 {
     /** @param list<ProgressSpec> $progress */
     public function __construct(
         public Dose $start,
         public DoseRange $range,
+        public AmountRange $amounts,
         public DoseKind $counted,
         public array $progress,
     ) {
+    }
+
+    public function amountOf(Dose $dose): Amount
+    {
+        return $this->amounts->in($dose, $this->start);
+    }
+
+    /** The same dose done as often as the amount says. */
+    public function with(Dose $dose, Amount $amount): Dose
+    {
+        return $amount->of($this->difficultyOf($dose));
+    }
+
+    /** How hard it is: once, and for the time of its start. */
+    public function difficultyOf(Dose $dose): Dose
+    {
+        return $dose->withSets(1)->withMove($this->start->moveSeconds);
+    }
+
+    /** What was kept, as the exercise is today: how hard within its range, and all else as it says. */
+    public function today(Dose $kept): Dose
+    {
+        $difficulty = $this->start
+            ->withPasses($kept->passes)
+            ->withRepetitions($kept->repetitions)
+            ->withHold($kept->holdSeconds)
+            ->withLoad($kept->loadKilograms);
+
+        return $this->with($this->range->clamp($difficulty), $this->amountOf($kept));
+    }
+
+    /** @throws InvalidDose naming the field and its limits */
+    public function check(Dose $dose, string $rungId): void
+    {
+        $this->range->check($dose, $rungId);
+        $right = $this->with($dose, $this->amountOf($dose));
+        [$least, $most] = [$this->with($dose, $this->amounts->amounts()[0]), $this->with(
+            $dose,
+            $this->most(),
+        )];
+        if ($right->sets !== $dose->sets) {
+            throw InvalidDose::outside('sets', $dose->sets, $least->sets, $most->sets, rungId: $rungId);
+        }
+        if ($right->moveSeconds !== $dose->moveSeconds) {
+            throw InvalidDose::outside(
+                'seconds',
+                $dose->moveSeconds,
+                $least->moveSeconds,
+                $most->moveSeconds,
+                rungId: $rungId,
+            );
+        }
+    }
+
+    private function most(): Amount
+    {
+        return new Amount($this->amounts->unit, $this->amounts->most);
     }
 }

@@ -18,6 +18,7 @@ final readonly class Handbook
      * @param array<string, string>    $rules      by number, such as G7
      * @param list<HelperScript>       $scripts
      * @param array<string, mixed>     $cautions   as written, by key
+     * @param array<string, string>    $stops      lines on when to stop that several rungs name
      */
     public function __construct(
         public array $materials,
@@ -27,6 +28,7 @@ final readonly class Handbook
         public array $scripts,
         public ReleaseProtocol $release,
         public array $cautions,
+        public array $stops,
     ) {
     }
 

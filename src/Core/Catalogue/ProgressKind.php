@@ -8,6 +8,8 @@ enum ProgressKind: string
 {
     case HoldCount = 'hold-count';
     case Repetitions = 'repetitions';
+    /** A set is gone through once more. */
+    case Passes = 'passes';
     case StretchHold = 'stretch-hold';
     /** The next weight after enough controlled repetitions; every step up waits for approval. */
     case Load = 'load';
@@ -28,7 +30,7 @@ enum ProgressKind: string
     public function isAutomatic(): bool
     {
         return match ($this) {
-            self::HoldCount, self::Repetitions, self::StretchHold, self::Load, self::ObjectCount => true,
+            self::HoldCount, self::Repetitions, self::Passes, self::StretchHold, self::Load, self::ObjectCount => true,
             self::WristAngle, self::Tempo, self::Caller, self::Firmness, self::Help, self::Review => false,
         };
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Catalogue;
 
+use HandGarden\Core\Cue\Walk;
+
 /** One exercise at one difficulty. */
 final readonly class Rung
 {
@@ -20,6 +22,7 @@ final readonly class Rung
         public Fit $fit,
         public Load $load,
         public DosePlan $dosing,
+        public Walk $walk,
         public InSitting $sitting,
         public Picture $picture,
         public array $easier,
@@ -47,6 +50,7 @@ final readonly class Rung
             $this->fit,
             load: $this->load,
             dosing: $this->dosing,
+            walk: $this->walk,
             sitting: $this->sitting,
             picture: $picture,
             easier: $this->easier,

@@ -38,7 +38,7 @@ final readonly class DoseSteps
         return null === $spec ? null : $this->raised($spec, $dose);
     }
 
-    /** Less of what weighs most: load, then hold, then repetitions, then sets; null at the least dose. */
+    /** Less of what weighs most: load, then hold, then repetitions, then passes, then sets; null at the least dose. */
     public function down(Dose $dose): ?Dose
     {
         $range = $this->rung->dosing->range;
@@ -55,9 +55,17 @@ final readonly class DoseSteps
             $dose->repetitions > $leastRepetitions => $dose->withRepetitions(
                 max($leastRepetitions, $dose->repetitions - $repetitionStep),
             ),
-            $dose->sets > $range->sets[0] => $dose->withSets($dose->sets - 1),
+            $dose->passes > $range->passes[0] => $dose->withPasses($dose->passes - 1),
+            $dose->sets > $this->rung->dosing->amounts->least => $this->lessOften($dose),
             default => null,
         };
+    }
+
+    private function lessOften(Dose $dose): Dose
+    {
+        $amounts = $this->rung->dosing->amounts;
+
+        return $dose->withSets(max($amounts->least, $dose->sets - $amounts->by));
     }
 
     public function isAtCap(Dose $dose): bool
@@ -75,6 +83,9 @@ final readonly class DoseSteps
                 : null,
             ProgressKind::Repetitions, ProgressKind::ObjectCount => $this
                 ->moreRepetitions($spec, $dose),
+            ProgressKind::Passes => $dose->passes < $spec->cap
+                ? $dose->withPasses(min($spec->cap, $dose->passes + $spec->step))
+                : null,
             ProgressKind::StretchHold => null === (
                 $next = self::nextStep($spec->steps, $dose->holdSeconds)
             )

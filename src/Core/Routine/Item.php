@@ -16,6 +16,7 @@ use HandGarden\Core\Words\Phrase;
 final readonly class Item
 {
     private const HEAVY_FROM = 3;
+    private const SET_UP_IN_CHAIN = 5;
 
     /**
      * @param ?string $block   key of the chain it belongs to; items of one block count as one home item
@@ -48,6 +49,21 @@ final readonly class Item
             $this->hands->sides(),
             Rung::SET_UP_SECONDS,
         );
+    }
+
+    /** Without the rests between its sets, which stand between the rounds of the chain. */
+    public function secondsInChain(): int
+    {
+        return $this->dose->totalSeconds(
+            $this->hands->sides(),
+            self::SET_UP_IN_CHAIN,
+        ) - $this->restSeconds();
+    }
+
+    /** All its rests between sets and sides. */
+    public function restSeconds(): int
+    {
+        return $this->dose->restSecondsInAll($this->hands->sides());
     }
 
     public function effort(): float

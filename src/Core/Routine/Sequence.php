@@ -13,27 +13,56 @@ final readonly class Sequence
     ) {
     }
 
-    /** Seconds of the sitting: every item, 15 between two, 30 more on a change of position. */
+    /** Seconds of the sitting. */
     public function seconds(): int
     {
-        $seconds = 0;
-        $previous = null;
-        foreach ($this->items as $item) {
-            $seconds += self::secondsAfter($previous, $item);
-            $previous = $item;
-        }
-
-        return $seconds;
+        return array_sum($this->times());
     }
 
-    /** What one item adds when it follows another. */
-    public static function secondsAfter(?Item $previous, Item $item): int
+    /**
+     * What each item adds where it stands. Between two items there are 15 s, and 30 more on a change of position. A
+     * chain is done in rounds: what follows in it is set up quickly, goes on as its walk says, once a round, and only
+     * the longest of its rests stands between two rounds.
+     *
+     * @return list<int> seconds
+     */
+    public function times(): array
     {
-        $change = null !== $previous && self::changesPosition($previous, $item);
+        $times = [];
+        $before = $lastItem = null;
+        $rest = 0; // of this chain, counted so far
+        foreach ($this->items as $item) {
+            $goesOn = null !== $lastItem && self::goesOn($lastItem, $item);
+            $time = $goesOn ? self::inChain($lastItem, $item, $rest) : self::alone($before, $item);
+            $times[] = $time + (null !== $before && self::changesPosition($before, $item)
+                ? Limits::POSTURE_CHANGE_SECONDS
+                : 0);
+            $before = $item;
+            if (!$item->isPause) {
+                $rest = $goesOn ? max($rest, $item->restSeconds()) : $item->restSeconds();
+                $lastItem = $item;
+            }
+        }
 
-        return $item->seconds() + (
-            null === $previous ? 0 : Limits::BETWEEN_SECONDS
-        ) + ($change ? Limits::POSTURE_CHANGE_SECONDS : 0);
+        return $times;
+    }
+
+    /** A pause does not break a chain. */
+    private static function goesOn(Item $last, Item $item): bool
+    {
+        return !$item->isPause && null !== $item->block && $last->block === $item->block;
+    }
+
+    private static function alone(?Item $before, Item $item): int
+    {
+        return $item->seconds() + (null === $before ? 0 : Limits::BETWEEN_SECONDS);
+    }
+
+    private static function inChain(Item $last, Item $item, int $restSoFar): int
+    {
+        return $item->secondsInChain()
+            + $last->rung->walk->flow->secondsToNext() * min($last->dose->sets, $item->dose->sets)
+            + max(0, $item->restSeconds() - $restSoFar);
     }
 
     public function effort(): float

@@ -344,13 +344,18 @@ final class CatalogueTest extends TestCase
         ];
         yield 'a start outside its range' => [
             'range',
-            ['sets' => [1, 1], 'repetitions' => [1, 1], 'move' => [10, 10], 'hold' => [1, 30]],
+            ['repetitions' => [2, 2], 'hold' => [1, 30]],
             'rungs[0].range: the start dose lies outside',
+        ];
+        yield 'a start above its amounts' => [
+            'amount',
+            ['sets' => [1, 1]],
+            'rungs[0].range: the start dose lies outside: Sets of this rung: 2 is outside 1..1',
         ];
         yield 'a range upside down' => [
             'range',
-            ['sets' => [3, 1], 'repetitions' => [1, 1], 'move' => [10, 10], 'hold' => [1, 30]],
-            'rungs[0].range.sets: expected the least and the most',
+            ['repetitions' => [3, 1], 'hold' => [1, 30]],
+            'rungs[0].range.repetitions: expected the least and the most',
         ];
         yield 'an intensity of nine' => ['intensity', 9, 'rungs[0].intensity: 9 is outside 1..5'];
         yield 'a missing word' => ['why', null, 'rungs[0].why: is missing'];

@@ -48,6 +48,39 @@ final class TimeTest extends TestCase
         self::assertSame(92 + 15 + 30 + 270, (new Sequence([$lift, $massage]))->seconds());
     }
 
+    public function testAChainIsSetUpOnceAndItsRestsStandBetweenRounds(): void
+    {
+        $ease = $this->item('wrist-ease-back', Hands::Right, 'chain');
+        $thumb = $this->item('thumb-lift-away-stretch', Hands::Right, 'chain');
+        $fingers = $this->item('finger-space-opener', Hands::Right, 'chain');
+        $rounds = $thumb->dose->sets;
+        $after = $this->item('helped-lift-hold', Hands::Right);
+
+        self::assertSame(2, $rounds);
+        self::assertSame(0, $thumb->dose->restSeconds, 'two rounds of it without a rest');
+        self::assertSame(
+            [
+                $ease->seconds(),
+                $thumb->seconds() - 15,
+                $fingers->seconds() - 15,
+                15 + $after->seconds(),
+            ],
+            (new Sequence([$ease, $thumb, $fingers, $after]))->times(),
+        );
+    }
+
+    public function testOfTheRestsInAChainOnlyTheLongestStands(): void
+    {
+        $large = $this->item('wide-arm-pull-back', Hands::Together, 'chain');
+        self::assertSame(30, $large->restSeconds());
+
+        self::assertSame(
+            $large->seconds() + 15 + 5 + $large->dose->workSeconds(),
+            (new Sequence([$large, $large]))->seconds(),
+            'a tap to log it, 5 s to set up, and no second rest of 30 s',
+        );
+    }
+
     public function testMoreOfAnythingNeverTakesLess(): void
     {
         $dose = Dose::from(2, 5, 2, 4, holdSeconds: 3, restSeconds: 10);
@@ -57,6 +90,7 @@ final class TimeTest extends TestCase
                 $dose->withRepetitions(6),
                 $dose->withHold(4),
                 $dose->withMove(5),
+                $dose->withPasses(2),
             ] as $more
         ) {
             self::assertGreaterThan($dose->totalSeconds(2, 20), $more->totalSeconds(2, 20));
@@ -75,10 +109,10 @@ final class TimeTest extends TestCase
         );
     }
 
-    private function item(string $rung, Hands $hands): Item
+    private function item(string $rung, Hands $hands, ?string $block = null): Item
     {
         $rung = Cases::catalogue()->rung($rung);
 
-        return new Item($rung, $hands, $rung->dosing->start, Phrase::own('test'));
+        return new Item($rung, $hands, $rung->dosing->start, Phrase::own('test'), block: $block);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace HandGarden\Tests\Core\WhatIf;
 
 use HandGarden\Core\Anatomy\Hands;
-use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\SittingLog;
@@ -71,14 +70,10 @@ final class WhatIfTest extends TestCase
     {
         $case = Cases::example('cupped-hands');
         $rung = Cases::catalogue()->rung('round-ring-thumb-touch');
-        $cap = Dose::from(
-            $rung->dosing->range->sets[1],
-            $rung->dosing->range->repetitions[1],
-            $rung->dosing->start->parts,
-            $rung->dosing->start->moveSeconds,
-            holdSeconds: $rung->dosing->range->holdSeconds[1],
-            restSeconds: $rung->dosing->start->restSeconds,
-        );
+        $cap = $rung->dosing->start
+            ->withSets($rung->dosing->amounts->most)
+            ->withRepetitions($rung->dosing->range->repetitions[1])
+            ->withHold($rung->dosing->range->holdSeconds[1]);
         $paths = (new WhatIf(Cases::catalogue()))->run(
             [new Prescribed($rung, Hands::Each, $cap)],
             new SittingLog([]),

@@ -6,6 +6,7 @@ namespace HandGarden\Core\Routine\Search;
 
 use HandGarden\Core\Routine\Balance;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\Need;
 use HandGarden\Core\Routine\Objective;
 use HandGarden\Core\Routine\Option;
@@ -69,7 +70,7 @@ final class Compiler
 
     public function pause(?Item $pause): ?Step
     {
-        return null === $pause ? null : $this->step($pause, false);
+        return null === $pause ? null : $this->step($pause, false, $pause->seconds());
     }
 
     private function stage(OptionGroup $group): Stage
@@ -86,7 +87,7 @@ final class Compiler
         }
         $free = $group->must && $this->pinsNeedNothing;
         $choices = array_map(fn (Option $o): Choice => new Choice(
-            array_map(fn (Item $i): Step => $this->step($i, $free), $o->items),
+            $this->steps($o, $free),
             (new Sequence($o->items))->homeItems(),
             $area,
             $this->objective->weights->position,
@@ -95,7 +96,29 @@ final class Compiler
         return new Stage($choices, $group->must, $area, $points, closes: $closes);
     }
 
-    private function step(Item $item, bool $free): Step
+    /** @return non-empty-list<Step> with what each takes behind the one before it, as the search adds to it */
+    private function steps(Option $option, bool $free): array
+    {
+        $steps = [];
+        $before = null;
+        foreach ((new Sequence($option->items))->times() as $i => $seconds) {
+            $item = $option->items[$i];
+            $steps[] = $this->step($item, $free, $seconds - match (true) {
+                null === $before => 0,
+                Sequence::changesPosition(
+                    $before,
+                    $item,
+                ) => Limits::BETWEEN_SECONDS + Limits::POSTURE_CHANGE_SECONDS,
+                default => Limits::BETWEEN_SECONDS,
+            });
+            $before = $item;
+        }
+
+        /** @var non-empty-list<Step> $steps an option has an item or more */
+        return $steps;
+    }
+
+    private function step(Item $item, bool $free, int $seconds): Step
     {
         $needs = $gives = 0;
         foreach ($free ? [] : $this->rules->needsOf($item) as $need) {
@@ -113,7 +136,7 @@ final class Compiler
 
         return new Step(
             $item,
-            $item->seconds(),
+            $seconds,
             $item->seconds() * $item->rung->load->intensity,
             $item->worth,
             needs: $needs,
