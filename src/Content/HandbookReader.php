@@ -46,6 +46,7 @@ final readonly class HandbookReader
                 static fn (Node $line): string => $line->string(),
                 $file('stops')->get('stops')->map(),
             ),
+            bars: $file('bars')->get('bars')->raw(),
         );
     }
 

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace HandGarden\Content;
 
+use HandGarden\Core\Anatomy\ArmPart;
 use HandGarden\Core\Catalogue\AmountRange;
 use HandGarden\Core\Catalogue\AmountUnit;
 use HandGarden\Core\Catalogue\ApproachTag;
+use HandGarden\Core\Catalogue\Asks;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Caution;
 use HandGarden\Core\Catalogue\Condition as ClientCondition;
+use HandGarden\Core\Catalogue\Contact;
+use HandGarden\Core\Catalogue\Demands;
 use HandGarden\Core\Catalogue\DoneOn;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\DoseKind;
@@ -31,12 +35,15 @@ use HandGarden\Core\Catalogue\Picture;
 use HandGarden\Core\Catalogue\Posture;
 use HandGarden\Core\Catalogue\ProgressKind;
 use HandGarden\Core\Catalogue\ProgressSpec;
+use HandGarden\Core\Catalogue\Purpose;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Catalogue\RungPart;
 use HandGarden\Core\Catalogue\Segment;
 use HandGarden\Core\Catalogue\SittingNeed;
 use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Catalogue\Strand;
+use HandGarden\Core\Catalogue\WorkKind;
+use HandGarden\Core\Catalogue\Works;
 use HandGarden\Core\Condition\AnyOf;
 use HandGarden\Core\Condition\Condition;
 use HandGarden\Core\Condition\ConditionParser;
@@ -55,6 +62,8 @@ final readonly class LadderReader
 
     private WalkReader $walks;
 
+    private BarReader $bars;
+
     /**
      * @param array<string, Caution> $gates
      */
@@ -64,6 +73,7 @@ final readonly class LadderReader
         private Handbook $handbook,
     ) {
         $this->walks = new WalkReader($handbook->stops);
+        $this->bars = new BarReader($conditions, Node::root($handbook->bars, 'bars.yaml.bars'));
     }
 
     /** For exercises that come later than the files and are held to the same rules. */
@@ -146,6 +156,10 @@ final readonly class LadderReader
             'moves',
             'loads',
             'lengthens',
+            'works',
+            'asks',
+            'contact',
+            'purpose',
             'class',
             'intensity',
             'segment',
@@ -167,6 +181,7 @@ final readonly class LadderReader
         $segment = $node->get('segment')->enum(Segment::class);
         $entry = CatalogueReader::condition($this->conditions, $node->get('when'));
         $ends = $node->optional('ends_while');
+        $demands = self::demands($node, $segment);
         $steps = $node->get('steps')->strings();
         if ([] === $steps) {
             throw $node->get('steps')->fail('an exercise has one step or more');
@@ -186,10 +201,12 @@ final readonly class LadderReader
                 endsWhile: null === $ends
                     ? null
                     : self::onAnyHand(CatalogueReader::condition($this->conditions, $ends), $together),
+                bars: $this->bars($demands, $node, $together),
             ),
             load: self::load($node, $segment),
             dosing: $dosing = $this->dosing($node),
             walk: $this->walks->walk($node->optional('walk'), $dosing->start, $node->get('stop')->string()),
+            demands: $demands,
             sitting: self::inSitting($node),
             picture: $this->picture($node->get('picture')),
             easier: self::links($node, 'easier'),
@@ -225,6 +242,38 @@ final readonly class LadderReader
             $node->get('intensity')->int(1, 5),
             segment: $segment,
             wantsFirmWrist: $node->optional('firm_wrist')?->bool() ?? false,
+        );
+    }
+
+    /** What is not said is taken from the part it works on first: an exercise of a clinic need not know the list. */
+    private static function demands(Node $node, Segment $segment): Demands
+    {
+        $works = $node->optional('works')?->only(...array_column(WorkKind::cases(), 'value'));
+        $parts = [];
+        foreach (WorkKind::cases() as $kind) {
+            $parts[$kind->value] = $works?->optional($kind->value)?->enums(ArmPart::class) ?? [];
+        }
+        $first = ArmPart::tryFrom($segment->value);
+        if (null === $works && null !== $first) {
+            $parts = array_fill_keys(array_keys($parts), [$first]);
+        }
+
+        return new Demands(
+            new Works($parts),
+            $node->optional('asks')?->enums(Asks::class) ?? [],
+            $node->optional('contact')?->enums(Contact::class) ?? [],
+            $node->optional('purpose')?->enum(Purpose::class) ?? Purpose::Other,
+        );
+    }
+
+    /** @return list<Caution> */
+    private function bars(Demands $demands, Node $node, bool $together): array
+    {
+        return array_map(
+            static fn (Caution $bar): Caution => null !== $bar->blocksWhile && $together
+                ? new Caution($bar->phrase, self::onAnyHand($bar->blocksWhile, true), $bar->key)
+                : $bar,
+            $this->bars->of($demands, $node),
         );
     }
 

@@ -14,6 +14,8 @@ final readonly class Fit
      * @param list<string>    $materials  keys of the handbook
      * @param list<Condition> $conditions
      * @param list<Caution>   $cautions   from `avoid when` and from the gates of its ladder
+     * @param list<Caution>   $bars       what keeps out every exercise that does such things; not asked for while
+     *     unknown
      */
     public function __construct(
         public array $performers,
@@ -23,6 +25,7 @@ final readonly class Fit
         public array $cautions,
         public EntryCondition $entry,
         public ?EntryCondition $endsWhile,
+        public array $bars = [],
     ) {
     }
 

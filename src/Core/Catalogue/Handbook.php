@@ -19,6 +19,7 @@ final readonly class Handbook
      * @param list<HelperScript>       $scripts
      * @param array<string, mixed>     $cautions   as written, by key
      * @param array<string, string>    $stops      lines on when to stop that several rungs name
+     * @param mixed                    $bars       as written
      */
     public function __construct(
         public array $materials,
@@ -29,6 +30,7 @@ final readonly class Handbook
         public ReleaseProtocol $release,
         public array $cautions,
         public array $stops,
+        public mixed $bars,
     ) {
     }
 

@@ -16,4 +16,6 @@ enum RungPart: string
 
     /** Something that wakes the muscle may stand directly before it. */
     case IsWoken = 'is woken';
+    /** Begins or ends a sitting where nothing else may, and a short one. */
+    case StandsIn = 'stands in';
 }

@@ -28,7 +28,11 @@ final readonly class Vocabulary
         'tone_dropped_now',
         'done_today',
         'in_routine',
+        ...self::COMPUTED,
+        'always',
     ];
+    /** Worked out from several measures together. */
+    private const COMPUTED = ['soft_hand', 'opens_with_help', 'grip_weak', 'injected_2_12w'];
     private const OF_A_HAND = ['tryout', 'met', 'stands', 'chosen'];
 
     private const SECONDS_OF_A_TRYOUT = 45;
@@ -55,7 +59,10 @@ final readonly class Vocabulary
         public array $gates,
     ) {
         $byCode = $shortLived = [];
-        $sided = array_fill_keys([...array_keys($kinds->derived), ...self::OF_A_HAND], true);
+        $sided = array_fill_keys(
+            [...array_keys($kinds->derived), ...self::OF_A_HAND, ...self::COMPUTED],
+            true,
+        );
         foreach ($lists as $list) {
             foreach ($list->observations as $observation) {
                 $byCode[$observation->code] = $observation;

@@ -44,6 +44,8 @@ final class KnownFacts implements FactSource
     /** @var array<string, Verdict> */
     private array $judged = [];
 
+    private ?self $lasting = null;
+
     /** @var array<string, Independence> by side */
     private array $independence = [];
 
@@ -58,8 +60,14 @@ final class KnownFacts implements FactSource
         private readonly Vocabulary $vocabulary,
         private readonly \DateTimeImmutable $today,
         private readonly ?Standing $standing = null,
+        bool $neverAges = false,
     ) {
         $this->numbers = $vocabulary->kinds->numbers;
+        if ($neverAges) {
+            $this->since = $this->shortSince = new \DateTimeImmutable('@0');
+
+            return;
+        }
         $this->since = $today->modify('-'.self::DAYS.' days');
         $injected = $facts->measured->injectedOn;
         $fresh = null !== $injected
@@ -90,6 +98,24 @@ final class KnownFacts implements FactSource
         return $this->judged[$text.'|'.$side->value] ??= $condition->judge($this, $side);
     }
 
+    /** The same, with every reading counting until a newer one replaces it. */
+    public function lasting(): self
+    {
+        return $this->lasting ??= new self(
+            $this->facts,
+            $this->vocabulary,
+            $this->today,
+            $this->standing,
+            neverAges: true,
+        );
+    }
+
+    /** The same day with other facts. */
+    public function of(ClientFacts $facts): self
+    {
+        return new self($facts, $this->vocabulary, $this->today);
+    }
+
     public function writingHand(): Side
     {
         return $this->facts->people->writingHand;
@@ -117,6 +143,10 @@ final class KnownFacts implements FactSource
                 true,
             ),
             'supervised' === $code => $this->facts->setting->supervised,
+            'always' === $code => true,
+            \in_array($code, ComputedFacts::CODES, true) => (
+                new ComputedFacts($this->facts, $this, $this->today)
+            )->value($code, $side),
             'at_home' === $code => $this->facts->setting->atHome,
             'helper_here' === $code => $this->facts->setting->helperHere,
             'helper_signed' === $code => null !== $argument

@@ -132,6 +132,23 @@ final readonly class Placer
                 array_push($unknown, ...$verdict->findings);
             }
         }
+        foreach ($rung->fit->bars as $bar) {
+            if (null === $bar->blocksWhile) {
+                continue;
+            }
+            $verdict = $hand->known->judged((string) $bar->blocksWhile, $bar->blocksWhile, $hand->side);
+            if ($verdict->isTrue()) {
+                $blockedBy[] = $bar;
+                array_push($blocking, ...$verdict->findings);
+            } elseif (
+                $hand->known
+                    ->lasting()
+                    ->judged((string) $bar->blocksWhile, $bar->blocksWhile, $hand->side)
+                    ->isTrue()
+            ) { // what nobody has looked at keeps nothing out; what was found is looked at again before it is over
+                array_push($unknown, ...$verdict->findings);
+            }
+        }
         if ([] !== $blockedBy) {
             return new RungPlacement($rung, RungState::Blocked, $blocking, $blockedBy);
         }

@@ -80,12 +80,30 @@ final class Candidates
         }
         $groups = array_values(
             array_filter(
-                [...$first, ...$middle, ...$last],
+                [...$this->frame($first), ...$middle, ...$this->frame($last)],
                 static fn (?OptionGroup $g): bool => null !== $g,
             ),
         );
 
         return (new Pins($this->catalogue, $this->allowed->stillPinned()))->bind($groups);
+    }
+
+    /**
+     * What stands in comes in where nothing else can begin or end the sitting, or it is a short one.
+     *
+     * @param list<?OptionGroup> $groups
+     *
+     * @return list<OptionGroup>
+     */
+    private function frame(array $groups): array
+    {
+        $groups = array_values(array_filter($groups));
+        $others = array_values(array_filter(
+            $groups,
+            static fn (OptionGroup $g): bool => !$g->options[0]->items[0]->rung->plays(RungPart::StandsIn),
+        ));
+
+        return [] === $others || $this->brief->limits->minutes <= Limits::SHORT_MINUTES ? $groups : $others;
     }
 
     /** @return list<LeftOut> what material, performer, approach or the therapist keeps out; filled by groups() */

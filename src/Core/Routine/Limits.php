@@ -11,6 +11,8 @@ final readonly class Limits
     public const POSTURE_CHANGE_SECONDS = 30;
     public const EFFORT_PER_MINUTE = 3;
     public const HOME_ITEMS = 8;
+    /** Up to here a sitting begins and ends in the shortest way. */
+    public const SHORT_MINUTES = 8;
 
     public function __construct(
         public int $minutes,

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Catalogue;
+
+use HandGarden\Core\Anatomy\ArmPart;
+
+/** Which parts an exercise moves, stretches, loads and pulls. */
+final readonly class Works
+{
+    /** @param array<string, list<ArmPart>> $parts by the value of a WorkKind */
+    public function __construct(
+        private array $parts,
+    ) {
+    }
+
+    /** @return list<ArmPart> */
+    public function parts(WorkKind ...$kinds): array
+    {
+        $parts = [];
+        foreach ($kinds as $kind) {
+            array_push($parts, ...$this->parts[$kind->value] ?? []);
+        }
+
+        return array_values(array_filter(
+            ArmPart::cases(),
+            static fn (ArmPart $part): bool => \in_array($part, $parts, true),
+        ));
+    }
+
+    public function doesWith(ArmPart $part, WorkKind ...$kinds): bool
+    {
+        return \in_array($part, $this->parts(...$kinds), true);
+    }
+}
