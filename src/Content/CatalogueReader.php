@@ -6,7 +6,9 @@ namespace HandGarden\Content;
 
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Caution;
+use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\ReadyLadders;
+use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Catalogue\Vocabulary;
 use HandGarden\Core\Condition\Condition;
 use HandGarden\Core\Condition\ConditionParser;
@@ -48,6 +50,17 @@ final readonly class CatalogueReader
                 array_map(static fn ($ladder): string => $ladder->key, $read),
             ),
             handbook: $handbook,
+            impairments: (new ImpairmentReader(
+                new ConditionParser($codes),
+                array_map(static fn (Ladder $ladder): string => $ladder->key, $read),
+                array_merge(...array_map(
+                    static fn (Ladder $l): array => array_map(
+                        static fn (Rung $r): string => $r->id,
+                        $l->rungs,
+                    ),
+                    $read,
+                )),
+            ))->read(Node::root($data['impairments'], 'impairments.yaml')),
         );
     }
 

@@ -15,6 +15,7 @@ final class Catalogue
     /**
      * @param list<GoalTask>                $goals
      * @param Handbook|(\Closure(): Handbook) $handbook most pages never open it
+     * @param list<Impairment>              $impairments
      */
     public function __construct(
         private readonly Ladders $ladders,
@@ -22,6 +23,7 @@ final class Catalogue
         public readonly ScreeningQuestions $screening,
         public readonly array $goals,
         private Handbook|\Closure $handbook,
+        public readonly array $impairments = [],
     ) {
     }
 
@@ -47,6 +49,7 @@ final class Catalogue
             $this->screening,
             $this->goals,
             handbook: $handbook,
+            impairments: $this->impairments,
         );
     }
 

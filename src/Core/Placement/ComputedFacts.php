@@ -10,7 +10,7 @@ use HandGarden\Core\Measure\Reading;
 /** What follows from several measures together; null where it cannot be told yet. */
 final readonly class ComputedFacts
 {
-    public const CODES = ['soft_hand', 'opens_with_help', 'grip_weak', 'injected_2_12w'];
+    public const CODES = ['soft_hand', 'opens_with_help', 'grip_weak', 'taps_slow', 'injected_2_12w'];
 
     private const SOFT_PASSIVE_FROM = 90.0;
     private const SOFT_ACTIVE_BELOW = 30.0;
@@ -18,6 +18,8 @@ final readonly class ComputedFacts
     private const HELP_GAINS = 20.0;
     /** Grade 1+ of the tone scale, which counts as one and a half. */
     private const TIGHT_FROM = 1.5;
+    /** Of the other hand. */
+    private const SLOW_BELOW = 0.7;
     private const INJECTION_DAYS = [14, 84];
     private const OF_A_SOFT_HAND = ['tone_finger', 'tone_wrist', 'opening'];
 
@@ -34,6 +36,7 @@ final readonly class ComputedFacts
             'soft_hand' => $this->softHand($side),
             'opens_with_help' => $this->opensWithHelp($side),
             'grip_weak' => $this->gripWeak($side),
+            'taps_slow' => $this->tapsSlow($side),
             'injected_2_12w' => $this->injected(),
             default => null,
         };
@@ -96,8 +99,8 @@ final readonly class ComputedFacts
         if (\count($this->facts->people->affected) > 1) {
             return null;
         }
-        $own = $this->gripKilograms($side);
-        $other = $this->gripKilograms($side->opposite());
+        $own = $this->newest('grip_kg', $side);
+        $other = $this->newest('grip_kg', $side->opposite());
         $tone = $this->known->value('tone_finger', null, $side);
         $curls = $this->known->value('curls', null, $side);
         if (null === $own || null === $other || !\is_float($tone) || !\is_bool($curls)) {
@@ -107,9 +110,17 @@ final readonly class ComputedFacts
         return $own < $other / 2.0 && $tone < self::TIGHT_FROM && !$curls;
     }
 
-    private function gripKilograms(Side $side): ?float
+    private function tapsSlow(Side $side): ?bool
     {
-        $reading = $this->facts->measured->readings->newest('grip_kg', $side);
+        $own = $this->newest('taps_15s_n', $side);
+        $other = $this->newest('taps_15s_n', $side->opposite());
+
+        return null === $own || null === $other ? null : $own < self::SLOW_BELOW * $other;
+    }
+
+    private function newest(string $code, Side $side): ?float
+    {
+        $reading = $this->facts->measured->readings->newest($code, $side);
 
         return $reading instanceof Reading && \is_float($reading->value) ? $reading->value : null;
     }

@@ -150,7 +150,9 @@ final class Allowed
             return Hands::fromSide($placed->side);
         }
         if (1 === \count($this->facts->people->affected)) {
-            return Hands::Each;
+            return Hands::fromSide(
+                $placed->side,
+            ); // the sound hand is dosed only where an exercise needs two
         }
         $other = $this->placements->find($placed->ladder->key, $placed->side->opposite());
         $alike = null === $other || \in_array($rung, $other->offered(), true);
@@ -175,10 +177,9 @@ final class Allowed
 
     private function dose(Rung $rung, Hands $hands): Dose
     {
-        return $this->shortened(
-            $rung,
-            $this->brief->doses[(new ItemKey($rung->id, $hands))->text()] ?? $rung->dosing->start,
-        );
+        $dose = $this->brief->doses[(new ItemKey($rung->id, $hands))->text()] ?? $rung->dosing->start;
+
+        return $this->shortened($rung, $rung->dosing->with($dose, $rung->dosing->amounts->amounts()[0]));
     }
 
     /** Whoever set a dose, screening has the last word on how long a hold may be. */

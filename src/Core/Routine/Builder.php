@@ -105,6 +105,7 @@ final readonly class Builder
         array $groups,
         KnownFacts $known,
         ?int $atLeast = null,
+        bool $isLast = false,
     ): ?Found {
         $rules = $this->rules($known, $brief->facts, $brief->limits);
         $objective = new Objective($this->catalogue, $brief->goals, $brief->weights);
@@ -126,7 +127,7 @@ final readonly class Builder
             ))->best();
         }
 
-        return null === $found || $found->isProved()
+        return null === $found || $found->isProved() || $isLast
             ? $found
             : $this->orOfLessTime($found, $brief, $groups, $known);
     }
@@ -147,6 +148,7 @@ final readonly class Builder
                 $groups,
                 $known,
                 $found->value + 1,
+                isLast: true,
             );
 
         return null === $shorter

@@ -24,6 +24,9 @@ use HandGarden\Core\Words\Phrase;
 final class Candidates
 {
     private const MOST_VARIETY_DAYS = 5;
+    /** Percent of what the first set brings. */
+    private const FOCUS_SHARES = [80, 60, 40, 25];
+    private const SHARES = [40, 20];
 
     private readonly KnownFacts $known;
 
@@ -33,6 +36,11 @@ final class Candidates
 
     private readonly Objective $objective;
 
+    private readonly Priorities $priorities;
+
+    /** @var array<string, true> the few ladders that matter most, by key and side */
+    private readonly array $focus;
+
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly Brief $brief,
@@ -40,6 +48,15 @@ final class Candidates
         $this->known = new KnownFacts($brief->facts, $catalogue->vocabulary, $brief->today);
         $this->approaches = new Approaches($brief->facts, $this->known);
         $this->objective = new Objective($catalogue, $brief->goals, $brief->weights);
+        $this->priorities = new Priorities($catalogue, $brief->goals, $this->known);
+        $focus = [];
+        foreach ($this->priorities->focus(
+            $brief->placements,
+            $brief->facts->people->affected,
+        ) as [$placed]) {
+            $focus[self::keyOf($placed)] = true;
+        }
+        $this->focus = $focus;
         $this->allowed = new Allowed(
             $catalogue,
             $brief,
@@ -128,14 +145,66 @@ final class Candidates
     {
         $weights = $this->brief->weights;
         $main = SittingRole::Main === $rung->sitting->role;
-        $item = $this->allowed
-            ->item($rung, $placed, $main ? $this->reason($placed) : null, match ($rung->sitting->role) {
-                SittingRole::WarmUp, SittingRole::CoolDown => $weights->frame,
-                SittingRole::Preparation => $weights->preparation,
-                default => $this->worth($placed),
-            });
+        $worth = match ($rung->sitting->role) {
+            SittingRole::WarmUp, SittingRole::CoolDown => $weights->frame,
+            SittingRole::Preparation => $this->ofPreparation($rung, $placed),
+            default => $this->worth($placed, $rung),
+        };
+        $item = $this->allowed->item($rung, $placed, $main ? $this->reason($placed) : null, $worth);
+        if (null === $item) {
+            return null;
+        }
+        $item = $this->growing($item, $placed, $worth - $this->focusBonus($placed));
 
-        return null === $item || $main ? $item : $this->lessWhenRecent($item);
+        return $main ? $item : $this->lessWhenRecent($item);
+    }
+
+    /** What lengthens or mobilizes matters by itself where it meets what limits the hand. */
+    private function ofPreparation(Rung $rung, LadderPlacement $placed): int
+    {
+        $weights = $this->brief->weights;
+        $priority = $this->priorityOf($rung, $placed);
+
+        return $weights->preparation
+            + $weights->impairment * $priority->impairment
+            + $weights->goal * $priority->goal
+            + ($priority->impairment > 0 ? $this->focusBonus($placed) : 0);
+    }
+
+    /** An exercise of a menu shares what its ladder weighs, and keeps what it weighs by itself. */
+    private function priorityOf(Rung $rung, LadderPlacement $placed): Priority
+    {
+        $own = $this->priorities->ofRung($rung, $placed->ladder, $placed->side);
+        $ofLadder = $this->priorities->ofLadder($placed->ladder, $placed->side);
+        if (LadderKind::Menu !== $placed->ladder->kind || $own->impairment > $ofLadder->impairment) {
+            return $own;
+        }
+
+        return $own->amongst(\count($placed->offered()));
+    }
+
+    /** For the first set alone: that each of the ladders that matter most comes in at all. */
+    private function focusBonus(LadderPlacement $placed): int
+    {
+        return isset($this->focus[self::keyOf($placed)]) ? $this->brief->weights->focus : 0;
+    }
+
+    /** Each further step of an amount brings less: of what matters most the first few bring much of it. */
+    private function growing(Item $item, LadderPlacement $placed, int $worth): Item
+    {
+        if (null !== $item->kept || !$this->brief->limits->mayGrow) {
+            return $item;
+        }
+        $shares = isset($this->focus[self::keyOf($placed)]) ? self::FOCUS_SHARES : self::SHARES;
+
+        return $item->growing(
+            array_map(static fn (int $share): int => intdiv(max(0, $worth) * $share, 100), $shares),
+        );
+    }
+
+    private static function keyOf(LadderPlacement $placed): string
+    {
+        return $placed->ladder->key.'|'.$placed->side->value;
     }
 
     /** A change does good where one item can stand for another; ladders are repeated on purpose. */
@@ -162,15 +231,17 @@ final class Candidates
             return $this->chain($placed, $rungs);
         }
         $rung = $rungs[array_key_last($rungs)];
+        $worth = $this->worth($placed, $rung) + $this->approaches->prefers($rung, $placed->side);
         $item = $this->allowed->item(
             $rung,
             $placed,
             $this->onTricks($placed, $rung, $this->reason($placed)),
-            $this->worth($placed) + $this->approaches->prefers($rung, $placed->side),
+            $worth,
         );
         if (null === $item) {
             return null;
         }
+        $item = $this->growing($item, $placed, $worth - $this->focusBonus($placed));
         $leadIn = $this->leadIn($placed, $item);
 
         return new OptionGroup(
@@ -199,11 +270,11 @@ final class Candidates
         $items = match (true) {
             LadderKind::Chain === $placed->ladder->kind => $this->shared($placed, $rungs),
             null === $one => [],
-            default => [$one],
+            $this->isTight($placed->side) => [$one],
+            default => [$this->growing($one, $placed, $this->worth($placed) - $this->focusBonus($placed))],
         };
         $options = [];
-        $tone = $this->known->value('tone_finger', null, $placed->side);
-        $most = \is_float($tone) && $tone < 2.0 ? \count($items) : min(1, \count($items));
+        $most = $this->isTight($placed->side) ? min(1, \count($items)) : \count($items);
         foreach ($this->releases($placed->side) as $release) {
             for ($length = $most; $length >= 1; --$length) {
                 $options[] = new Option([...\array_slice($items, 0, $length), $release]);
@@ -216,6 +287,14 @@ final class Candidates
         return [] === $options ? null : new OptionGroup($placed->ladder->name, $options);
     }
 
+    /** What is not known counts as tight. */
+    private function isTight(Side $side): bool
+    {
+        $tone = $this->known->value('tone_finger', null, $side);
+
+        return !\is_float($tone) || $tone >= 2.0 || true === $this->known->value('curls', null, $side);
+    }
+
     /** @return list<Item> of opening ladders that cover this hand */
     private function releases(Side $side): array
     {
@@ -223,16 +302,16 @@ final class Candidates
         foreach ($this->catalogue->laddersThatLetGo() as $ladder) {
             $opening = $this->brief->placements->find($ladder->key, $side);
             $rung = $opening?->standingRung();
-            $item = null === $opening || null === $rung
-                ? null
-                : $this->allowed->item(
-                    $rung,
-                    $opening,
-                    new Phrase('reason.lets_go'),
-                    $this->worth($opening),
-                );
+            if (null === $opening || null === $rung) {
+                continue;
+            }
+            // one of a chain is worth its share of it
+            $share = LadderKind::Chain === $ladder->kind ? max(1, \count($opening->offered())) : 1;
+            $worth = intdiv($this->worth($opening), $share);
+            $item = $this->allowed->item($rung, $opening, new Phrase('reason.lets_go'), $worth);
             if (null !== $item) {
-                $items[] = $item;
+                $bonus = intdiv($this->focusBonus($opening), $share);
+                $items[] = $this->growing($item, $opening, $worth - $bonus);
             }
         }
 
@@ -264,15 +343,26 @@ final class Candidates
                 ),
             ),
         );
+        $bonus = $this->focusBonus($placed);
         $whole = $trained
             ? $this->worth($placed)
-            : $this->brief->weights->preparation * \count($items);
+            : $this->ofPreparation($rungs[0], $placed)
+                + $this->brief->weights->preparation * max(0, \count($items) - 1);
         $count = max(1, \count($items));
 
         return array_map(
-            static fn (int $i, Item $item): Item => $item->worth(
-                $item->worth + intdiv($whole * ($i + 1), $count) - intdiv($whole * $i, $count),
-            ),
+            function (int $i, Item $item) use ($whole, $bonus, $count, $placed): Item {
+                $of = static fn (int $all): int => intdiv($all * ($i + 1), $count) - intdiv(
+                    $all * $i,
+                    $count,
+                );
+
+                return $this->growing(
+                    $item->worth($item->worth + $of($whole)),
+                    $placed,
+                    $of(max(0, $whole - $bonus)),
+                );
+            },
             array_keys($items),
             $items,
         );
@@ -320,13 +410,12 @@ final class Candidates
         foreach ($this->brief->placements->ladders as $placed) {
             $rung = $placed->side === $chain->side ? $placed->standingRung() : null;
             if (null !== $rung && $rung->plays(RungPart::EndsTightOpening)) {
-                return $this->allowed->item(
-                    $rung,
-                    $placed,
-                    $this->reason($placed),
-                    $this->worth($placed),
-                    block: $block,
-                );
+                $worth = $this->worth($placed);
+                $item = $this->allowed->item($rung, $placed, $this->reason($placed), $worth, block: $block);
+
+                return null === $item
+                    ? null
+                    : $this->growing($item, $placed, $worth - $this->focusBonus($placed));
             }
         }
 
@@ -369,12 +458,17 @@ final class Candidates
         return null;
     }
 
-    private function worth(LadderPlacement $placed): int
+    private function worth(LadderPlacement $placed, ?Rung $rung = null): int
     {
+        $priority = null === $rung
+            ? $this->priorities->ofLadder($placed->ladder, $placed->side)
+            : $this->priorityOf($rung, $placed);
+
         return $this->objective->ofLadder(
             $placed->ladder,
+            $priority,
             $placed->side === $this->brief->facts->people->affected[0],
-        );
+        ) + $this->focusBonus($placed);
     }
 
     private function reason(LadderPlacement $placed): Phrase

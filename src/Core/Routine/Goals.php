@@ -80,6 +80,17 @@ final readonly class Goals
         );
     }
 
+    /** The most that any one of them asks of a ladder, 0 to 5; one that matters less beside others asks less. */
+    public function highestFor(string $ladderKey): int
+    {
+        $most = $this->goals[0][1] ?? 1;
+
+        return (int) round(max([0, ...array_map(
+            static fn (array $g): float => $g[1] * ($g[0]->ladderWeights[$ladderKey] ?? 0) / $most,
+            $this->goals,
+        )]));
+    }
+
     /** @return list<string> labels of the goals that a ladder leads to */
     public function servedBy(string $ladderKey): array
     {

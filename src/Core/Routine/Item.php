@@ -7,7 +7,9 @@ namespace HandGarden\Core\Routine;
 use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Catalogue\MuscleLoad;
+use HandGarden\Core\Catalogue\Purpose;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Words\Phrase;
@@ -23,6 +25,7 @@ final readonly class Item
      * @param ?Phrase $variant how it differs from the plain rung, such as a supported wrist
      * @param ?Kept   $kept    what a therapist decided about it; null: the builder's own choice
      * @param int     $worth   what it brings to the objective by itself, in points
+     * @param list<int> $growth what each further step of its amount brings, in points
      */
     public function __construct(
         public Rung $rung,
@@ -34,6 +37,7 @@ final readonly class Item
         public ?Kept $kept = null,
         public bool $isPause = false,
         public int $worth = 0,
+        public array $growth = [],
     ) {
     }
 
@@ -73,47 +77,46 @@ final readonly class Item
 
     public function withDose(Dose $dose): self
     {
-        return new self(
-            $this->rung,
-            $this->hands,
-            $dose,
-            $this->reason,
-            block: $this->block,
-            variant: $this->variant,
-            kept: $this->kept,
-            isPause: $this->isPause,
-            worth: $this->worth,
-        );
+        return $this->with(['dose' => $dose]);
     }
 
     public function withKept(?Kept $kept): self
     {
-        return new self(
-            $this->rung,
-            $this->hands,
-            $this->dose,
-            $this->reason,
-            block: $this->block,
-            variant: $this->variant,
-            kept: $kept,
-            isPause: $this->isPause,
-            worth: $this->worth,
-        );
+        return $this->with(['kept' => $kept]);
     }
 
     public function worth(int $points): self
     {
-        return new self(
-            $this->rung,
-            $this->hands,
-            $this->dose,
-            $this->reason,
-            block: $this->block,
-            variant: $this->variant,
-            kept: $this->kept,
-            isPause: $this->isPause,
-            worth: $points,
-        );
+        return $this->with(['worth' => $points]);
+    }
+
+    /** @param list<int> $points that each further step of its amount brings */
+    public function growing(array $points): self
+    {
+        $most = \count($this->rung->dosing->amounts->amounts()) - 1;
+
+        return $this->with(['growth' => \array_slice($points, 0, $most)]);
+    }
+
+    /** So many steps of its amount more than the least, as far as it grows. */
+    public function grown(int $steps): self
+    {
+        $steps = min($steps, \count($this->growth));
+        $amounts = $this->rung->dosing->amounts->amounts();
+
+        return 0 === $steps ? $this : $this->with([
+            'dose' => $this->rung->dosing->with($this->dose, $amounts[$steps] ?? $amounts[0]),
+            'worth' => $this->worth + array_sum(\array_slice($this->growth, 0, $steps)),
+        ]);
+    }
+
+    /** @param array<string, mixed> $changed by property */
+    private function with(array $changed): self
+    {
+        /** @var array{rung: Rung, hands: Hands, dose: Dose, reason: Phrase} $all */
+        $all = array_merge(get_object_vars($this), $changed);
+
+        return new self(...$all);
     }
 
     public function isHeavy(): bool
@@ -124,6 +127,12 @@ final readonly class Item
     public function isWarmUp(): bool
     {
         return !$this->isPause && SittingRole::WarmUp === $this->rung->sitting->role;
+    }
+
+    /** It begins or ends the sitting. */
+    public function isFrame(): bool
+    {
+        return $this->isWarmUp() || $this->isCoolDown();
     }
 
     public function isCoolDown(): bool
@@ -140,6 +149,21 @@ final readonly class Item
         }
 
         return false;
+    }
+
+    /** What a client counts it as; null: what begins, prepares, lets go, pauses, ends or is a task is not counted. */
+    public function homeKey(): ?string
+    {
+        $isCounted = !$this->isPause
+            && SittingRole::Main === $this->rung->sitting->role
+            && EffortClass::Task !== $this->rung->load->class
+            && Purpose::LettingGo !== $this->rung->demands->purpose;
+
+        return match (true) {
+            !$isCounted => null,
+            null !== $this->block => explode('|', $this->block)[0],
+            default => $this->rung->id,
+        };
     }
 
     public function covers(Side $side): bool

@@ -11,6 +11,8 @@ final readonly class Limits
     public const POSTURE_CHANGE_SECONDS = 30;
     public const EFFORT_PER_MINUTE = 3;
     public const HOME_ITEMS = 8;
+    private const LEAST_FRAME = 150;
+    private const MOST_FRAME = 240;
     /** Up to here a sitting begins and ends in the shortest way. */
     public const SHORT_MINUTES = 8;
 
@@ -19,7 +21,15 @@ final readonly class Limits
         public ?float $effort = null,
         public int $homeItems = self::HOME_ITEMS,
         public ?\DateTimeImmutable $lastStrengthOn = null,
+        /** Whether an item may be done more often than once: not in the first days of a client's first plan. */
+        public bool $mayGrow = true,
     ) {
+    }
+
+    /** Seconds that what begins and ends a sitting may take: a fifth of its time, within these limits. */
+    public function frameSeconds(): int
+    {
+        return max(self::LEAST_FRAME, min(self::MOST_FRAME, intdiv($this->seconds(), 5)));
     }
 
     public function seconds(): int
@@ -35,6 +45,12 @@ final readonly class Limits
 
     public function withMinutes(int $minutes): self
     {
-        return new self($minutes, $this->effort, $this->homeItems, $this->lastStrengthOn);
+        return new self(
+            $minutes,
+            $this->effort,
+            $this->homeItems,
+            $this->lastStrengthOn,
+            mayGrow: $this->mayGrow,
+        );
     }
 }

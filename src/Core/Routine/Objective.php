@@ -38,18 +38,18 @@ final class Objective
         $this->areas = $areas;
     }
 
-    /** What an item of this ladder is worth by itself. */
-    public function ofLadder(Ladder $ladder, bool $worseHand): int
+    /** What the first set of an item of this ladder is worth by itself. */
+    public function ofLadder(Ladder $ladder, Priority $priority, bool $worseHand): int
     {
         // without a goal every ladder counts as if it led a little to it, so that ladders go before fillers
-        $leads = $this->goals->isEmpty() ? 2.0 : $this->goals->weightOf($ladder->key);
-        $task = Strand::Daily === $ladder->strand && !$this->goals->isEmpty() && $leads > 0.0
-            ? $this->weights->dailyTask
-            : 0;
+        $leads = $this->goals->isEmpty() ? 2 : $priority->goal;
+        $task = Strand::Daily === $ladder->strand && $priority->goal > 0 ? $this->weights->dailyTask : 0;
 
-        return $this->weights->ladder + (int) round($this->weights->goal * $leads) + $task + (
-            $worseHand ? $this->weights->worseHand : 0
-        );
+        return $this->weights->ladder
+            + $this->weights->goal * $leads
+            + $this->weights->impairment * $priority->impairment
+            + $task
+            + ($worseHand ? $this->weights->worseHand : 0);
     }
 
     /** What is taken off for the things an item takes. */

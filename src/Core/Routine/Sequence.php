@@ -70,17 +70,13 @@ final readonly class Sequence
         return array_sum(array_map(static fn (Item $item): float => $item->effort(), $this->items));
     }
 
-    /** Items as a client counts them: a block is one, a pause none. */
+    /** Different things to do, as a client counts them: a chain is one, right and left are one. */
     public function homeItems(): int
     {
-        $keys = [];
-        foreach ($this->items as $i => $item) {
-            if (!$item->isPause) {
-                $keys[$item->block ?? '#'.$i] = true;
-            }
-        }
-
-        return \count($keys);
+        return \count(array_unique(array_filter(
+            array_map(static fn (Item $item): ?string => $item->homeKey(), $this->items),
+            static fn (?string $key): bool => null !== $key,
+        )));
     }
 
     public function balance(): Balance

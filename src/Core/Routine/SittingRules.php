@@ -8,6 +8,7 @@ use HandGarden\Core\Routine\Rule\EndsOpen;
 use HandGarden\Core\Routine\Rule\FewItemsAtHome;
 use HandGarden\Core\Routine\Rule\FitsTheEffort;
 use HandGarden\Core\Routine\Rule\FitsTheTime;
+use HandGarden\Core\Routine\Rule\FrameIsShort;
 use HandGarden\Core\Routine\Rule\PauseBetweenHeavy;
 use HandGarden\Core\Routine\Rule\PreparedPart;
 use HandGarden\Core\Routine\Rule\ReleaseAfterGrip;
@@ -37,6 +38,7 @@ final readonly class SittingRules
             new FitsTheEffort($limits),
             new FewItemsAtHome($limits),
             new StartsWarm(),
+            new FrameIsShort($limits),
             new EndsOpen(),
             new PauseBetweenHeavy(),
             new ReleaseAfterGrip($hands),

@@ -14,6 +14,10 @@ final readonly class Weights
         public int $ladder = 20,
         /** More for every point (1 to 5) by which the ladder leads to the goals. */
         public int $goal = 30,
+        /** More for every point (1 to 5) by which it meets what limits the hand. */
+        public int $impairment = 30,
+        /** The first set of each of the few ladders that matter most. */
+        public int $focus = 100,
         /** The first item of each area that leads to the goals; of any area when there is no goal. */
         public int $area = 15,
         /** A daily task that serves a goal. */
@@ -43,6 +47,8 @@ final readonly class Weights
         return [
             'ladder' => $this->ladder,
             'goal' => $this->goal,
+            'impairment' => $this->impairment,
+            'focus' => $this->focus,
             'area' => $this->area,
             'dailyTask' => $this->dailyTask,
             'worseHand' => $this->worseHand,

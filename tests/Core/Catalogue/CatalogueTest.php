@@ -392,6 +392,7 @@ final class CatalogueTest extends TestCase
             $data = [
                 'ladders' => [$file => $whole['ladders'][$file]],
                 'goals' => ['goals' => []],
+                'impairments' => ['impairments' => []],
             ] + $whole;
             $names = [
                 'vocabulary',

@@ -32,6 +32,7 @@ use Random\Randomizer;
 /** The search against trying everything, with the rules and the objective asked anew for every selection. */
 final class SearchTest extends TestCase
 {
+    private const MOST_AMOUNTS = 7;
     private const MOST_CANDIDATES = 14;
     private const HEAVY = [
         'dry-wash-warm-up',
@@ -75,7 +76,11 @@ final class SearchTest extends TestCase
             $limits,
             today: $client->today,
         );
-        $groups = $this->thinned((new Candidates(Cases::catalogue(), $brief))->groups(), $random);
+        $groups = $this->thinned(
+            (new Candidates(Cases::catalogue(), $brief))->groups(),
+            $random,
+            self::MOST_CANDIDATES,
+        );
         $weights = new Weights(
             area: $random->getInt(0, 30),
             balance: $random->getInt(0, 12),
@@ -99,9 +104,48 @@ final class SearchTest extends TestCase
         }
     }
 
+    /** The same with fewer candidates, each of which may be done up to three times as often; chains go in rounds. */
+    #[DataProvider('seeds')]
+    public function testFindsTheBestOfAllAmountsToo(int $seed): void
+    {
+        $random = new Randomizer(new Mt19937(100 + $seed));
+        $client = new RandomClient(100 + $seed, true);
+        $facts = $client->facts([], [], true);
+        $goals = Goals::one(Cases::catalogue()->goals[$seed % 6]);
+        $limits = new Limits(
+            $random->getInt(8, 30),
+            $random->getInt(0, 2) > 0 ? null : (float) $random->getInt(12, 50),
+            $random->getInt(2, 6),
+        );
+        $brief = new Brief(
+            (new Placer(Cases::catalogue()))->place($facts, $client->today),
+            $facts,
+            $goals,
+            $limits,
+            today: $client->today,
+        );
+        $groups = $this->thinned(
+            (new Candidates(Cases::catalogue(), $brief))->groups(),
+            $random,
+            self::MOST_AMOUNTS,
+            grows: true,
+        );
+        $weights = new Weights(balance: $random->getInt(0, 12), position: $random->getInt(0, 8));
+        $objective = new Objective(Cases::catalogue(), $goals, $weights);
+        $rules = (new Builder(Cases::catalogue()))->rulesFor($facts, $limits, $client->today);
+
+        $found = $this->search($groups, $rules, $limits, $this->pause(), objective: $objective)->best();
+
+        self::assertSame($this->bruteForce($groups, $rules, $objective, $this->pause()), $found?->value);
+        if (null !== $found) {
+            self::assertTrue($found->isProved());
+            self::assertSame($found->value, $objective->for($found->items));
+        }
+    }
+
     public function testAFewNodesGiveAnHonestBound(): void
     {
-        $short = 0;
+        $short = $proved = 0;
         for ($seed = 0; $seed < 12; ++$seed) {
             $client = new RandomClient($seed, true);
             $facts = $client->facts([], [], true);
@@ -116,14 +160,16 @@ final class SearchTest extends TestCase
             $groups = (new Candidates(Cases::catalogue(), $brief))->groups();
             $rules = (new Builder(Cases::catalogue()))->rulesFor($facts, $limits, $client->today);
             $objective = new Objective(Cases::catalogue(), $brief->goals, $brief->weights);
-            $whole = $this->search($groups, $rules, $limits, $this->pause(), objective: $objective)->best();
+            $whole = $this
+                ->search($groups, $rules, $limits, $this->pause(), objective: $objective, mostWork: 80_000)
+                ->best();
             $cut = $this
                 ->search($groups, $rules, $limits, $this->pause(), objective: $objective, mostWork: 900)
                 ->best();
-            if (null === $whole || null === $cut) {
+            if (null === $whole || null === $cut || !$whole->isProved()) {
                 continue;
             }
-            self::assertTrue($whole->isProved(), "seed $seed");
+            ++$proved;
             self::assertLessThanOrEqual($whole->value, $cut->value);
             self::assertGreaterThanOrEqual(
                 $whole->value,
@@ -132,6 +178,7 @@ final class SearchTest extends TestCase
             );
             $short += $cut->isProved() ? 0 : 1;
         }
+        self::assertGreaterThan(6, $proved);
         self::assertGreaterThan(0, $short, 'some were cut short');
     }
 
@@ -193,17 +240,18 @@ final class SearchTest extends TestCase
      *
      * @return list<OptionGroup> warm-up and closing among them, with another worth for every item
      */
-    private function thinned(array $groups, Randomizer $random): array
+    private function thinned(array $groups, Randomizer $random, int $most, bool $grows = false): array
     {
-        $kept = \count($groups) <= self::MOST_CANDIDATES
+        $between = \count($groups) - 2;
+        $kept = $between < 1 || $most < 3 || \count($groups) <= $most
             ? range(0, \count($groups) - 1)
             : [
                 0,
                 ...array_map(
                     static fn (int $i): int => $i + 1,
                     $random->pickArrayKeys(
-                        array_fill(0, \count($groups) - 2, true),
-                        self::MOST_CANDIDATES - 2,
+                        array_fill(0, $between, true),
+                        $most - 2,
                     ),
                 ),
                 \count($groups) - 1,
@@ -216,8 +264,10 @@ final class SearchTest extends TestCase
                 array_map(
                     static fn (Option $o): Option => new Option(
                         array_map(
-                            static fn (Item $item): Item => $item->worth(
+                            static fn (Item $item): Item => self::revalued(
+                                $item,
                                 crc32($item->key().$groups[$i]->label) % 60 - 5,
+                                $grows,
                             ),
                             $o->items,
                         ),
@@ -231,6 +281,47 @@ final class SearchTest extends TestCase
         return $thinned;
     }
 
+    private static function revalued(Item $item, int $worth, bool $grows): Item
+    {
+        $shares = $grows && [] !== $item->growth ? [60, 30] : [];
+
+        return $item->worth($worth)->growing(
+            array_map(static fn (int $share): int => intdiv(max(0, $worth) * $share, 100), $shares),
+        );
+    }
+
+    /**
+     * Every way to do the items of a sitting more often, a chain as a whole.
+     *
+     * @param list<Item> $items
+     *
+     * @return iterable<list<Item>>
+     */
+    private static function allAmounts(array $items): iterable
+    {
+        $most = [];
+        foreach ($items as $item) {
+            $unit = $item->block ?? $item->key();
+            $most[$unit] = max($most[$unit] ?? 0, \count($item->growth));
+        }
+        $ways = [[]];
+        foreach ($most as $unit => $steps) {
+            $ways = array_merge(...array_map(
+                static fn (array $way): array => array_map(
+                    static fn (int $n): array => $way + [$unit => $n],
+                    range(0, $steps),
+                ),
+                $ways,
+            ));
+        }
+        foreach ($ways as $way) {
+            yield array_map(
+                static fn (Item $item): Item => $item->grown($way[$item->block ?? $item->key()]),
+                $items,
+            );
+        }
+    }
+
     /** @param list<OptionGroup> $groups */
     private function bruteForce(
         array $groups,
@@ -241,8 +332,13 @@ final class SearchTest extends TestCase
         $best = null;
         foreach ($this->allWays($groups, 0, [], $rules, pause: $pause) as $items) {
             $works = array_filter($items, static fn (Item $i): bool => self::isWork($i));
-            if ([] !== $works && [] === $rules->broken($items)) {
-                $best = max($best ?? \PHP_INT_MIN, $objective->for($items));
+            if ([] === $works || [] !== $rules->broken($items)) {
+                continue;
+            }
+            foreach (self::allAmounts($items) as $grown) {
+                if ([] === $rules->broken($grown)) {
+                    $best = max($best ?? \PHP_INT_MIN, $objective->for($grown));
+                }
             }
         }
 

@@ -101,7 +101,7 @@ final class SittingRulesTest extends TestCase
     {
         self::assertContains('over-time', $this->codes(self::GOOD, new Limits(6)));
         self::assertContains('over-effort', $this->codes(self::GOOD, new Limits(20, 3.0)));
-        self::assertContains('too-many-items', $this->codes(self::GOOD, new Limits(20, null, 4)));
+        self::assertContains('too-many-items', $this->codes(self::GOOD, new Limits(20, null, 1)));
     }
 
     public function testStrengthIsNeverDoneTwoDaysRunning(): void

@@ -17,7 +17,7 @@ final readonly class Choice
     public int $seconds;
     /** @var int seconds times intensity */
     public int $effort;
-    /** @var int items as a client counts them */
+    /** @var int halves of things to do as a client counts them: right and left of one thing are half of it each */
     public int $ownItems;
     /** @var int points at most: with every area that is not the group's own */
     public int $points;
@@ -41,19 +41,21 @@ final readonly class Choice
 
     /**
      * @param non-empty-list<Step> $steps
-     * @param int                  $homeItems all of them
+     * @param list<Growth>         $growths    how its items may be done more often
+     * @param list<Growth>         $ownGrowths the same without items that other groups could bring as well
      */
     public function __construct(
         public array $steps,
-        public int $homeItems,
         int $groupArea,
         int $pointsPerMove,
+        public array $growths = [],
+        public array $ownGrowths = [],
     ) {
         $seconds =
             $effort =
                 $points =
                     $needs =
-                        $gives = $areas = $parts = $shared = $sharedItems = $opens = $posture = 0;
+                        $gives = $areas = $parts = $shared = $items = $opens = $posture = 0;
         foreach ($steps as $step) {
             $needs |= $step->needs & ~$gives;
             $gives |= $step->gives;
@@ -65,7 +67,6 @@ final readonly class Choice
             $opens += $step->opens - $step->grips;
             if ($step->isShared()) {
                 $shared |= $step->key;
-                ++$sharedItems;
                 continue;
             }
             $seconds += $step->seconds + Limits::BETWEEN_SECONDS;
@@ -76,10 +77,11 @@ final readonly class Choice
                     : 0
             );
             $areas |= $step->area;
+            $items += $step->halfItems();
         }
         $this->seconds = $seconds;
         $this->effort = $effort;
-        $this->ownItems = $homeItems - $sharedItems;
+        $this->ownItems = $items;
         $this->points = $points;
         $this->needs = $needs;
         $this->gives = $gives;

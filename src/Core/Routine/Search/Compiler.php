@@ -34,6 +34,9 @@ final class Compiler
     /** @var array<string, int> in how many groups an item could come in, by key */
     private array $groupsOf = [];
 
+    /** @var array<string, int> in how many groups something to do could come in, by what a client counts it as */
+    private array $groupsOfHome = [];
+
     /** @param bool $pinsNeedNothing what a therapist wants in may stand there without what should come before it */
     public function __construct(
         private readonly SittingRules $rules,
@@ -49,12 +52,13 @@ final class Compiler
      */
     public function stages(array $groups): array
     {
-        $this->needs = $this->bits = $this->used = $this->postures = $this->groupsOf = [];
+        $this->needs = $this->bits = $this->used = $this->postures = $this->groupsOf = $this->groupsOfHome = [];
         foreach ($groups as $group) {
-            $keys = [];
+            $keys = $homes = [];
             foreach ($group->options as $option) {
                 foreach ($option->items as $item) {
                     $keys[$item->key()] = true;
+                    $homes += null === $item->homeKey() ? [] : [$item->homeKey() => true];
                     foreach ($this->rules->needsOf($item) as $need) {
                         $this->needs[$need->key] ??= $need;
                     }
@@ -62,6 +66,9 @@ final class Compiler
             }
             foreach (array_keys($keys) as $key) {
                 $this->groupsOf[$key] = ($this->groupsOf[$key] ?? 0) + 1;
+            }
+            foreach (array_keys($homes) as $key) {
+                $this->groupsOfHome[$key] = ($this->groupsOfHome[$key] ?? 0) + 1;
             }
         }
 
@@ -86,14 +93,114 @@ final class Compiler
             $closes = $closes || $item->isCoolDown();
         }
         $free = $group->must && $this->pinsNeedNothing;
-        $choices = array_map(fn (Option $o): Choice => new Choice(
-            $this->steps($o, $free),
-            (new Sequence($o->items))->homeItems(),
-            $area,
-            $this->objective->weights->position,
-        ), $group->options);
+        $choices = array_map(function (Option $o) use ($free, $area): Choice {
+            $steps = $this->steps($o, $free);
+
+            return new Choice(
+                $steps,
+                $area,
+                $this->objective->weights->position,
+                growths: self::growths($o, []),
+                ownGrowths: self::growths(
+                    $o,
+                    array_filter(array_map(static fn (Step $s): bool => $s->isShared(), $steps)),
+                ),
+            );
+        }, $group->options);
 
         return new Stage($choices, $group->must, $area, $points, closes: $closes);
+    }
+
+    /**
+     * A chain grows as one: in rounds.
+     *
+     * @param array<int, true> $without places that are left out
+     *
+     * @return list<Growth>
+     */
+    private static function growths(Option $option, array $without): array
+    {
+        $units = [];
+        foreach ($option->items as $at => $item) {
+            if (!isset($without[$at])) {
+                $units[$item->block ?? '#'.$at][] = $at;
+            }
+        }
+
+        return array_values(array_filter(array_map(
+            static fn (array $places): ?Growth => self::growth($option, $places),
+            $units,
+        )));
+    }
+
+    /** @param non-empty-list<int> $places of the items that grow together */
+    private static function growth(Option $option, array $places): ?Growth
+    {
+        $increments = self::increments($option, $places);
+        $first = $option->items[$places[0]];
+
+        return [] === $increments ? null : new Growth($first->block ?? $first->key(), $increments);
+    }
+
+    /**
+     * @param non-empty-list<int> $places of the items that grow together
+     *
+     * @return list<Increment>
+     */
+    private static function increments(Option $option, array $places): array
+    {
+        $most = max(array_map(static fn (int $at): int => \count($option->items[$at]->growth), $places));
+        $increments = [];
+        $before = $option->items;
+        for ($steps = 1; $steps <= $most; ++$steps) {
+            $after = array_map(
+                static fn (Item $item, int $at): Item => \in_array($at, $places, true)
+                    ? $item->grown($steps)
+                    : $item,
+                $option->items,
+                array_keys($option->items),
+            );
+            $increments[] = self::between($before, $after);
+            $before = $after;
+        }
+
+        return $increments;
+    }
+
+    /**
+     * @param list<Item> $before
+     * @param list<Item> $after  the same, some done more often
+     */
+    private static function between(array $before, array $after): Increment
+    {
+        $points = $effort = 0;
+        foreach ($after as $at => $item) {
+            $points += $item->worth - $before[$at]->worth;
+            $effort += ($item->seconds() - $before[$at]->seconds()) * $item->rung->load->intensity;
+        }
+
+        return new Increment(
+            $points,
+            (new Sequence($after))->seconds() - (new Sequence($before))->seconds(),
+            $effort,
+            self::opens($after) - self::opens($before),
+        );
+    }
+
+    /**
+     * Quarter seconds of opening work less those of gripping.
+     *
+     * @param list<Item> $items
+     */
+    private static function opens(array $items): int
+    {
+        $sum = 0;
+        foreach ($items as $item) {
+            $balance = Balance::from([$item]);
+            $sum += (int) round(4 * $balance->extensionSeconds) - (int) round(4 * $balance->flexionSeconds);
+        }
+
+        return $sum;
     }
 
     /** @return non-empty-list<Step> with what each takes behind the one before it, as the search adds to it */
@@ -101,16 +208,21 @@ final class Compiler
     {
         $steps = [];
         $before = null;
+        $counted = [];
         foreach ((new Sequence($option->items))->times() as $i => $seconds) {
             $item = $option->items[$i];
-            $steps[] = $this->step($item, $free, $seconds - match (true) {
-                null === $before => 0,
-                Sequence::changesPosition(
-                    $before,
-                    $item,
-                ) => Limits::BETWEEN_SECONDS + Limits::POSTURE_CHANGE_SECONDS,
-                default => Limits::BETWEEN_SECONDS,
-            });
+            $home = $item->homeKey();
+            $moved = null !== $before && Sequence::changesPosition($before, $item);
+            $seconds -= (null === $before ? 0 : Limits::BETWEEN_SECONDS)
+                + ($moved ? Limits::POSTURE_CHANGE_SECONDS : 0);
+            $steps[] = $this->step(
+                $item,
+                $free,
+                $seconds,
+                null !== $home && !isset($counted[$home]),
+                growth: self::growth($option, [$i]),
+            );
+            $counted[(string) $home] = true;
             $before = $item;
         }
 
@@ -118,8 +230,14 @@ final class Compiler
         return $steps;
     }
 
-    private function step(Item $item, bool $free, int $seconds): Step
-    {
+    private function step(
+        Item $item,
+        bool $free,
+        int $seconds,
+        bool $counts = false,
+        ?Growth $growth = null,
+    ): Step {
+        $home = $counts ? (string) $item->homeKey() : '';
         $needs = $gives = 0;
         foreach ($free ? [] : $this->rules->needsOf($item) as $need) {
             $needs |= $this->bit('need', $need->key);
@@ -149,6 +267,10 @@ final class Compiler
             opens: (int) round(4 * $balance->extensionSeconds),
             grips: (int) round(4 * $balance->flexionSeconds),
             parts: self::partOf($item),
+            counts: $counts ? 1 : 0,
+            alone: $item->seconds(),
+            growth: $growth,
+            homeKey: ($this->groupsOfHome[$home] ?? 0) > 1 ? $this->bit('home', $home) : 0,
         );
     }
 

@@ -42,11 +42,24 @@ final readonly class PriceSet
     /** What a choice brings over its price, without what it pays or is paid for preparation. */
     public function net(Choice $choice): float
     {
-        return $choice->points
+        $net = $choice->points
             - $this->perSecond * $choice->seconds
             - $this->perEffort * $choice->effort
             - $this->perItem * $choice->ownItems
             + $this->perOpening * $choice->opens;
+        foreach ($choice->ownGrowths as $growth) {
+            $net += $growth->over($this);
+        }
+
+        return $net;
+    }
+
+    public function gainOf(Increment $step): float
+    {
+        return $step->points
+            - $this->perSecond * $step->seconds
+            - $this->perEffort * $step->effort
+            + $this->perOpening * $step->opens;
     }
 
     /** What the stages after this one pay together for the bit at a place. */

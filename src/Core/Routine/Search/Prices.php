@@ -26,7 +26,13 @@ final class Prices
     /** @var list<PriceSet> */
     private array $sets = [];
 
-    /** @var array<int, array<int, list<Outlook>>> by what is given and what can be reached, for each set */
+    /** @var array<int, list<float>> what a choice gains by being done more often, by its id, at each set of prices */
+    private array $ofChoice = [];
+
+    /** @var list<int> the sets in the order in which they are asked */
+    private array $order = [];
+
+    /** @var array<int, array<int, array<int, Outlook>>> by what is given and what can be reached, for each set */
     private array $outlooks = [];
 
     private readonly int $postures;
@@ -73,28 +79,24 @@ final class Prices
                 $this->sets[array_key_last($this->sets) ?? -1] ?? null,
                 [$ofSeconds * $seconds, $ofEffort * $effort, $ofItems * $homeItems],
             );
+            array_unshift($this->order, \count($this->sets) - 1);
         }
     }
 
-    /** Points at most of any sitting that begins so; the least integer when what must come in no longer can. */
-    public function most(int $stage, State $state, int $seconds, int $effort, int $homeItems): int
-    {
+    /**
+     * Points at most of any sitting that begins so; the least integer when what must come in no longer can. As soon as
+     * one set of prices shows that it beats nothing, the others are not asked.
+     */
+    public function most(
+        int $stage,
+        State $state,
+        int $toBeat,
+        int $seconds,
+        int $effort,
+        int $homeItems,
+    ): int {
         $gives = $state->gives & $this->neededFrom[$stage];
         $reach = $this->reach($stage, $gives);
-        $outlooks = $this->outlooks[$gives][$reach] ?? [];
-        if (\count($outlooks) < \count($this->sets)) { // prices were learnt since
-            foreach (\array_slice($this->sets, \count($outlooks)) as $set) {
-                $outlooks[] = new Outlook(
-                    $this->stages,
-                    $set,
-                    $gives,
-                    $reach,
-                    postures: $this->postures,
-                    pointsPerMove: $this->weights->position,
-                );
-            }
-            $this->outlooks[$gives][$reach] = $outlooks;
-        }
         $place = Outlook::place(
             $state->posture,
             0 !== (($this->stages[$stage]->area ?? 0) & $state->areas),
@@ -105,24 +107,94 @@ final class Prices
             $state->areas,
             $this->sets,
         );
+        $extras = $this->extras($state);
+        $limit = $toBeat + 1.0 - 1e-6 - $state->points;
         $least = \INF;
-        foreach ($this->sets as $i => $set) {
-            $this->work += $outlooks[$i]->reachTo($stage);
-            $most = $outlooks[$i]
-                ->from($stage, $place)
-                    + $shared[$i]
-                    + $set->perSecond * $seconds
-                    + $set->perEffort * $effort
-                    + $set->perItem * $homeItems
-                    + $set->perOpening * (
-                        $state->opens - $state->grips
-                    );
+        foreach ($this->order as $at => $i) {
+            $set = $this->sets[$i];
+            $outlook = $this->outlooks[$gives][$reach][$i] ??= new Outlook(
+                $this->stages,
+                $set,
+                $gives,
+                $reach,
+                postures: $this->postures,
+                pointsPerMove: $this->weights->position,
+            );
+            $this->work += $outlook->reachTo($stage);
+            $most = $outlook->from($stage, $place)
+                + $shared[$i]
+                + $extras[$i]
+                + $set->perSecond * $seconds
+                + $set->perEffort * $effort
+                + $set->perItem * $homeItems
+                + $set->perOpening * ($state->opens - $state->grips);
             if ($most < $least) {
                 $least = $most;
+                if ($most < $limit) {
+                    if ($at > 0) { // what showed it here is likely to show it next
+                        array_splice($this->order, $at, 1);
+                        array_unshift($this->order, $i);
+                    }
+                    break;
+                }
             }
         }
 
         return -\INF === $least ? \PHP_INT_MIN : $state->points + (int) floor($least + 1e-6);
+    }
+
+    /**
+     * What the items of a sitting can gain by being done more often, at each set of prices.
+     *
+     * @return list<float>
+     */
+    public function extras(State $state): array
+    {
+        $extras = $state->extras;
+        $count = \count($this->sets);
+        for ($i = \count($extras); $i < $count; ++$i) {
+            $extras[] = self::gain($state->growths, $this->sets[$i]);
+        }
+
+        return $extras;
+    }
+
+    /**
+     * The same after one more choice.
+     *
+     * @return list<float>
+     */
+    public function extrasWith(State $state, Choice $choice): array
+    {
+        $extras = $this->extras($state);
+        if ([] === $choice->growths) {
+            return $extras;
+        }
+        $id = spl_object_id($choice);
+        $known = $this->ofChoice[$id] ?? [];
+        for ($i = \count($known); $i < \count($this->sets); ++$i) {
+            $known[] = self::gain($choice->growths, $this->sets[$i]);
+        }
+        $this->ofChoice[$id] = $known;
+
+        return array_map(static fn (float $a, float $b): float => $a + $b, $extras, $known);
+    }
+
+    /** @return list<PriceSet> */
+    public function sets(): array
+    {
+        return $this->sets;
+    }
+
+    /** @param list<Growth> $growths */
+    private static function gain(array $growths, PriceSet $set): float
+    {
+        $gain = 0.0;
+        foreach ($growths as $growth) {
+            $gain += $growth->over($set);
+        }
+
+        return $gain;
     }
 
     /**
@@ -148,6 +220,7 @@ final class Prices
             state: $state,
             target: (float) ($toBeat - $state->points),
         );
+        array_unshift($this->order, \count($this->sets) - 1);
         $this->shared->forget();
     }
 
@@ -197,6 +270,7 @@ final class Prices
         for ($i = 0; $i < (null === $start ? self::STEPS : self::STEPS_ON); ++$i) {
             $column = Column::from($this->stages, $set, $gives, $reach, downTo: $stage);
             $bound = $column->gain
+                + self::gain($state->growths, $set)
                 + $this->shared->gain($shared, 0, $set)
                 + $set->perSecond * $left[0]
                 + $set->perEffort * $left[1]
@@ -249,6 +323,11 @@ final class Prices
                     $taken[2] + $choice->ownItems,
                 ];
                 $opens += $choice->opens;
+                foreach ($choice->ownGrowths as $growth) {
+                    [$seconds, $effort, $more] = $growth->taken($set);
+                    $taken = [$taken[0] + $seconds, $taken[1] + $effort, $taken[2]];
+                    $opens += $more;
+                }
             }
             foreach ($withNeeds ? $stage->choices[0]->needPlaces : [] as $place) {
                 $short[$i][$place] = (

@@ -16,7 +16,7 @@ use HandGarden\Core\Routine\OptionGroup;
 final class Search
 {
     /** Nodes, and stages that bounds were worked back through. */
-    private const MOST_WORK = 25_000;
+    private const MOST_WORK = 12_000;
     /** How many partly made sittings the first sweep goes on with. */
     private const FRONT = 8;
     /** Nodes at which the prices are looked at again. */
@@ -39,6 +39,9 @@ final class Search
     private readonly array $closing;
 
     private ?State $best = null;
+
+    /** @var array<string, int> steps of the best one's amounts, by the key of item or chain */
+    private array $amounts = [];
 
     private int $toBeat = \PHP_INT_MIN;
 
@@ -64,7 +67,7 @@ final class Search
             $objective->weights,
             $limits->seconds() + Limits::BETWEEN_SECONDS,
             $this->effortBudget,
-            homeItems: $limits->homeItems,
+            homeItems: 2 * $limits->homeItems,
         );
     }
 
@@ -75,6 +78,7 @@ final class Search
     public function best(?int $atLeast = null): ?Found
     {
         $this->best = null;
+        $this->amounts = [];
         $this->toBeat = null === $atLeast ? \PHP_INT_MIN : $atLeast - 1;
         $this->nodes = 0;
         $this->prices->work = 0;
@@ -90,7 +94,7 @@ final class Search
         return null === $best
             ? null
             : new Found(
-                array_map(static fn (Step $s): Item => $s->item, $best->steps),
+                array_map($this->grown(...), $best->steps),
                 $this->toBeat,
                 max($this->toBeat, $this->unseen),
                 $this->nodes,
@@ -140,14 +144,31 @@ final class Search
 
     private function end(State $state): void
     {
-        $value = $state->points - $this->objective->shortfall(
-            $state->opens / 4.0,
-            $state->grips / 4.0,
-        );
-        if (self::WHOLE === $state->parts && $value > $this->toBeat) {
-            $this->best = $state;
-            $this->toBeat = $value;
+        if (self::WHOLE !== $state->parts) {
+            return;
         }
+        [$seconds, $effort] = $this->left($state);
+        $amounts = new Amounts(
+            $state->growths,
+            $this->prices->sets(),
+            $this->objective,
+            $state->points,
+            toBeat: $this->toBeat,
+        );
+        $amounts->choose($seconds, $effort, $state->opens - $state->grips);
+        if ($amounts->value() > $this->toBeat) {
+            $this->best = $state;
+            $this->toBeat = $amounts->value();
+            $this->amounts = $amounts->steps();
+        }
+        if (!$amounts->isExact()) {
+            $this->unseen = max($this->unseen, $this->bound(\count($this->stages), $state));
+        }
+    }
+
+    private function grown(Step $step): Item
+    {
+        return $step->item->grown($this->amounts[$step->item->block ?? $step->item->key()] ?? 0);
     }
 
     /**
@@ -180,10 +201,10 @@ final class Search
             }
         }
 
-        return $this->prices->most($at, $state, ...$this->left($state));
+        return $this->prices->most($at, $state, $this->toBeat, ...$this->left($state));
     }
 
-    /** @return array{int, int, int} seconds, effort and items that are left */
+    /** @return array{int, int, int} seconds, effort and halves of items that are left */
     private function left(State $state): array
     {
         return [
@@ -191,21 +212,19 @@ final class Search
                 [] === $state->steps ? Limits::BETWEEN_SECONDS : 0
             ) - $state->seconds,
             $this->effortBudget - $state->effort,
-            $this->limits->homeItems - $state->homeItems,
+            2 * $this->limits->homeItems - $state->homeHalves,
         ];
     }
 
     /** The sitting with these items after it; null when a hard rule is against it. */
     private function with(State $state, Choice $choice): ?State
     {
-        $homeItems = $state->homeItems + $choice->homeItems;
         $closed = 0 !== (($state->parts | $choice->parts) & Step::CLOSING);
-        if (
-            $homeItems + ($closed ? 0 : 1) > $this->limits->homeItems
-            || 0 !== ($choice->needs & ~$state->gives)
-        ) {
+        if (0 !== ($choice->needs & ~$state->gives)) {
             return null;
         }
+        [$homeItems, $homeKeys] = [$state->homeItems, $state->homeKeys];
+        [$frame, $frameItems, $homeHalves] = [$state->frame, $state->frameItems, $state->homeHalves];
         $weights = $this->objective->weights;
         $steps = $state->steps;
         [$points, $seconds, $effort, $gives, $keys, $areas] = [
@@ -256,10 +275,23 @@ final class Search
             $points += $step->worth + (0 === ($areas & $step->area) ? $step->areaPoints : 0);
             $gives |= $step->gives;
             $keys |= $step->key;
+            $homeItems += 0 === ($homeKeys & $step->homeKey) ? $step->counts : 0;
+            $homeKeys |= $step->homeKey;
+            $homeHalves += $step->halfItems();
+            if (0 !== ($step->parts & (Step::WARM_UP | Step::CLOSING))) {
+                $frame += $step->alone;
+                ++$frameItems;
+            }
             $areas |= $step->area;
             $opens += $step->opens;
             $grips += $step->grips;
             $parts |= $step->parts;
+        }
+        if (
+            $homeItems > $this->limits->homeItems
+            || ($frameItems > 2 && $frame > $this->limits->frameSeconds())
+        ) {
+            return null;
         }
 
         return new State(
@@ -277,6 +309,12 @@ final class Search
             heavyBefore: $heavyBefore,
             heavyLast: $heavyLast,
             posture: $posture,
+            growths: [] === $choice->growths ? $state->growths : [...$state->growths, ...$choice->growths],
+            extras: $this->prices->extrasWith($state, $choice),
+            homeKeys: $homeKeys,
+            homeHalves: $homeHalves,
+            frame: $frame,
+            frameItems: $frameItems,
         );
     }
 

@@ -12,10 +12,7 @@ use HandGarden\Core\Routine\Limits;
  */
 final class Shared
 {
-    /**
-     * @var array<int, array{int, int, int, int, int}> by bit: worth, points of its area, seconds, effort, and the
-     *    bit of its area
-     */
+    /** @var array<int, non-empty-list<Step>> by bit: as each group would bring it */
     private array $items = [];
 
     /** @var list<int> bits that this stage and those after it could bring */
@@ -37,19 +34,11 @@ final class Shared
                 foreach ($choice->steps as $step) {
                     if ($step->isShared()) {
                         $this->needs[$step->key] = ($this->needs[$step->key] ?? -1) & $step->needs;
-                        $this->items[$step->key] = [
-                            $step->worth,
-                            $step->areaPoints,
-                            $step->seconds + Limits::BETWEEN_SECONDS,
-                            $step->effort,
-                            $step->area,
-                        ];
+                        $this->items[$step->key][] = $step;
+                        $this->areas |= $step->area;
                     }
                 }
             }
-        }
-        foreach ($this->items as $item) {
-            $this->areas |= $item[4];
         }
         $from = [0];
         for ($i = \count($stages) - 1; $i >= 0; --$i) {
@@ -101,14 +90,15 @@ final class Shared
     {
         $sum = 0.0;
         $ofAreas = [];
-        foreach ($this->items as $bit => [$worth, $ofArea, $seconds, $effort, $area]) {
+        foreach ($this->items as $bit => $ways) {
             if (0 === ($open & $bit)) {
                 continue;
             }
-            $net = $worth - $set->for($seconds, $effort, 1);
+            $net = max(array_map(static fn (Step $way): float => self::net($way, $set), $ways));
             $sum += max(0.0, $net);
+            $area = $ways[0]->area;
             if (0 === ($areas & $area)) {
-                $ofAreas[$area] = max($ofAreas[$area] ?? 0.0, $ofArea + min(0.0, $net));
+                $ofAreas[$area] = max($ofAreas[$area] ?? 0.0, $ways[0]->areaPoints + min(0.0, $net));
             }
         }
 
@@ -116,19 +106,35 @@ final class Shared
     }
 
     /**
-     * Seconds, effort and items of those that are worth their price.
+     * Seconds and effort of those that are worth their price, as the way that gains most takes them.
      *
-     * @return array{int, int, int}
+     * @return array{int, int, int} seconds, effort, and no items: they are counted where they are brought
      */
     public function taken(int $open, PriceSet $set): array
     {
         $sum = [0, 0, 0];
-        foreach ($this->items as $bit => [$worth, , $seconds, $effort]) {
-            if (0 !== ($open & $bit) && $worth > $set->for($seconds, $effort, 1)) {
-                $sum = [$sum[0] + $seconds, $sum[1] + $effort, $sum[2] + 1];
+        foreach ($this->items as $bit => $ways) {
+            if (0 === ($open & $bit)) {
+                continue;
+            }
+            $best = $ways[0];
+            foreach ($ways as $way) {
+                $best = self::net($way, $set) > self::net($best, $set) ? $way : $best;
+            }
+            if (self::net($best, $set) > 0.0) {
+                [$seconds, $effort] = $best->growth?->taken($set) ?? [0, 0];
+                $sum[0] += $best->seconds + Limits::BETWEEN_SECONDS + $seconds;
+                $sum[1] += $best->effort + $effort;
             }
         }
 
         return $sum;
+    }
+
+    private static function net(Step $way, PriceSet $set): float
+    {
+        return $way->worth
+            - $set->for($way->seconds + Limits::BETWEEN_SECONDS, $way->effort, 0)
+            + ($way->growth?->over($set) ?? 0.0);
     }
 }

@@ -25,6 +25,10 @@ final readonly class Step
      * @param int $opens      quarter seconds of opening work
      * @param int $grips      quarter seconds of gripping work
      * @param int $parts      bits of the parts of a sitting: warm-up, closing, work
+     * @param int $counts     1 where a client counts it as something to do by itself
+     * @param int $alone      seconds by itself
+     * @param ?Growth $growth of an item that other groups could bring as well
+     * @param int $homeKey    bit of what it is counted as, where another group could bring the same
      */
     public function __construct(
         public Item $item,
@@ -41,15 +45,22 @@ final readonly class Step
         public int $opens,
         public int $grips,
         public int $parts,
+        public int $counts = 0,
+        public int $homeKey = 0,
+        public int $alone = 0,
+        public ?Growth $growth = null,
     ) {
     }
 
-    /**
-     * Another group could bring it as well, and it is not part of a block, which counts as one item whatever its
-     * length.
-     */
+    /** Of what a client counts, in halves: what two groups could bring is half of it each, so never too much. */
+    public function halfItems(): int
+    {
+        return 0 === $this->homeKey ? 2 * $this->counts : $this->counts;
+    }
+
+    /** Another group could bring it as well. */
     public function isShared(): bool
     {
-        return 0 !== $this->key && null === $this->item->block;
+        return 0 !== $this->key;
     }
 }
