@@ -8,6 +8,8 @@ use HandGarden\Account\ClinicRepository;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\KnownFacts;
+use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Routine\Brief;
@@ -15,6 +17,8 @@ use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Edits;
 use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Limits;
+use HandGarden\Core\Routine\Priorities;
+use HandGarden\Core\Routine\Priority;
 use HandGarden\Core\Routine\SittingRules;
 use HandGarden\Core\Routine\Weights;
 use HandGarden\Web\Clock;
@@ -49,6 +53,23 @@ final readonly class Briefs
             edits: $edits,
             weights: Weights::fromArray($this->clinics->own()->routineWeights),
             recentDays: $this->past->recentDays($client, $today),
+        );
+    }
+
+    /**
+     * What matters most for this client now, the few ladders that come first.
+     *
+     * @return list<array{LadderPlacement, Priority}>
+     */
+    public function focus(Client $client, RoutineKind $kind): array
+    {
+        $facts = $this->facts($client, $kind);
+        $catalogue = $this->catalogue->get();
+        $known = new KnownFacts($facts, $catalogue->vocabulary, $this->clock->today($client->zone));
+
+        return (new Priorities($catalogue, $this->goals($client), $known))->focus(
+            $this->placements($client, $kind),
+            $facts->people->affected,
         );
     }
 

@@ -64,6 +64,8 @@ final readonly class RoutineChange
             'down' => $draft->moved($at, 1),
             'swap' => $draft->swapped($at, $this->other($draft, $at, $form, $client, kind: $kind)),
             'dose' => $this->dosed($draft, $at, $form, $client),
+            'more' => self::stepped($draft, $at, 1),
+            'less' => self::stepped($draft, $at, -1),
             default => throw new RefusedChange('There is no such change.'),
         };
     }
@@ -87,6 +89,8 @@ final readonly class RoutineChange
                 ),
             ),
             'swap' => $name('with').' instead of '.$name('key'),
+            'more' => 'more often: '.$name('key'),
+            'less' => 'less often: '.$name('key'),
             'up' => 'move up: '.$name('key'),
             'down' => 'move down: '.$name('key'),
             'remove' => 'remove: '.$name('key'),
@@ -214,6 +218,19 @@ final readonly class RoutineChange
     private function dosed(Draft $draft, int $at, InputBag $form, Client $client): Draft
     {
         return $draft->dosed($at, $this->typed($draft->items[$at], $form, $client));
+    }
+
+    /** An item one step more or less often; a chain goes in rounds, so that all of it changes. */
+    private static function stepped(Draft $draft, int $at, int $by): Draft
+    {
+        $block = $draft->items[$at]->block;
+        foreach ($draft->items as $i => $item) {
+            if ($i === $at || (null !== $block && $item->block === $block)) {
+                $draft = $draft->dosed($i, $item->rung->dosing->stepped($item->dose, $by));
+            }
+        }
+
+        return $draft;
     }
 
     /**

@@ -8,7 +8,9 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Routine\BrokenRule;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\Sequence;
+use HandGarden\Core\Routine\WhatBinds;
 use HandGarden\Core\Words\Phrase;
 
 /** A routine as pages show it: items with their times, the meters and the rules that are not kept. */
@@ -18,6 +20,9 @@ final readonly class RoutineView
     public float $effort;
     public float $extensionSeconds;
     public float $gripSeconds;
+
+    /** What keeps it from being longer. */
+    public Phrase $binds;
 
     /** @var list<int> seconds that each item adds where it stands */
     public array $times;
@@ -32,7 +37,9 @@ final readonly class RoutineView
         public int $allowedSeconds,
         public float $effortBudget,
         public Side $worse,
+        Limits $limits,
     ) {
+        $this->binds = WhatBinds::on($items, $limits);
         $sequence = new Sequence($items);
         $this->times = $sequence->times();
         $this->seconds = array_sum($this->times);

@@ -9,10 +9,12 @@ use HandGarden\Client\CautionsView;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Routine\Draft;
 use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Core\Routine\Priority;
 use HandGarden\Core\Routine\Swaps;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -166,6 +168,7 @@ final class ShowRoutine extends AbstractController
      *     view: RoutineView,
      *     catalogue: Catalogue,
      *     goals: Goals,
+     *     focus: list<array{LadderPlacement, Priority}>,
      *     stopRules: mixed,
      *     pulling: mixed,
      * }
@@ -184,6 +187,7 @@ final class ShowRoutine extends AbstractController
             'view' => $this->view($client, $kind, $this->plan->itemsOf($client, $routine)),
             'catalogue' => $this->catalogue->get(),
             'goals' => $this->briefs->goals($client),
+            'focus' => $this->briefs->focus($client, $kind),
             'stopRules' => $screening->stopRules,
             'pulling' => $screening->pullingIsFine,
         ];
@@ -200,6 +204,7 @@ final class ShowRoutine extends AbstractController
             $limits->seconds(),
             $limits->effortBudget(),
             worse: $this->plan->worseSide($client),
+            limits: $limits,
         );
     }
 

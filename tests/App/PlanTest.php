@@ -157,7 +157,7 @@ final class PlanTest extends OdalysTestCase
             'kind' => 'clinic',
             'do' => 'dose',
             'item' => 0,
-            'sets' => (string) ($item->dose->sets + 1),
+            'sets' => (string) ($item->dose->sets > 1 ? $item->dose->sets - 1 : 2),
             'repetitions' => (string) $harder,
         ]);
 
@@ -165,6 +165,30 @@ final class PlanTest extends OdalysTestCase
         self::assertSame($item->key(), $athome->key());
         self::assertSame($harder, $athome->dose->repetitions);
         self::assertSame($item->dose->sets, $athome->dose->sets);
+    }
+
+    public function testMoreOftenAndLessOftenChangeTheAmountAndNotTheDoseOfRecord(): void
+    {
+        $routine = $this->suggest();
+        $at = (int) array_key_first(array_filter(
+            $this->items(),
+            static fn (Item $i): bool => null === $i->block && $i->dose->sets > 1,
+        ));
+        $item = $this->items()[$at];
+        $doses = $this->entities->getRepository(PrescribedDose::class)->count([]);
+
+        $this->edit($routine, ['do' => 'less', 'item' => $at, 'key' => $item->key()]);
+        self::assertSame($item->dose->sets - 1, $this->items()[$at]->dose->sets);
+        $this->edit($routine, ['do' => 'more', 'item' => $at, 'key' => $item->key()]);
+        self::assertSame($item->dose->sets, $this->items()[$at]->dose->sets);
+        self::assertSame($doses, $this->entities->getRepository(PrescribedDose::class)->count([]));
+        $page = (string) preg_replace(
+            '/\s+/',
+            ' ',
+            $this->browser->request('GET', $this->path('routine'))->text(),
+        );
+        self::assertStringContainsString('What matters most now', $page);
+        self::assertStringContainsString('What limits it: ', $page);
     }
 
     public function testADoseThatWaitsForAReasonIsNotPrescribed(): void

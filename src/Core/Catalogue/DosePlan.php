@@ -28,6 +28,19 @@ final readonly class DosePlan
         return $amount->of($this->difficultyOf($dose));
     }
 
+    /** The same dose done one step more or less often; as it is where there is no such step. */
+    public function stepped(Dose $dose, int $by): Dose
+    {
+        $amounts = $this->amounts->amounts();
+        $now = $this->amountOf($dose)->number;
+        $at = 0;
+        foreach ($amounts as $i => $amount) {
+            $at = $amount->number === $now ? $i : $at;
+        }
+
+        return isset($amounts[$at + $by]) ? $this->with($dose, $amounts[$at + $by]) : $dose;
+    }
+
     /** How hard it is: once, and for the time of its start. */
     public function difficultyOf(Dose $dose): Dose
     {
