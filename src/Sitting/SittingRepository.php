@@ -283,7 +283,7 @@ final class SittingRepository implements ResetInterface
     /** A day more than rules look back, so that no zone is short of one. */
     private function logSince(): string
     {
-        return (new ProgressSettings())->windowFrom($this->clock->now())->modify('-1 day')->format('Y-m-d');
+        return (new ProgressSettings())->logFrom($this->clock->now())->modify('-1 day')->format('Y-m-d');
     }
 
     public function reset(): void

@@ -12,6 +12,7 @@ use HandGarden\Core\Progress\Rule\LighterOnTricks;
 use HandGarden\Core\Progress\Rule\Plateau;
 use HandGarden\Core\Progress\Rule\ReleaseWhenTighter;
 use HandGarden\Core\Progress\Rule\SuspendOnSymptom;
+use HandGarden\Core\Progress\Rule\TooHard;
 
 /** What the log of one item asks for: the first rule that has something to say, in this order. One change an item. */
 final readonly class ItemRules
@@ -26,6 +27,7 @@ final readonly class ItemRules
             new EaseOnPain(),
             new ReleaseWhenTighter(),
             new LighterOnTricks(),
+            new TooHard(),
             new Advance(),
             new Plateau(),
         ];

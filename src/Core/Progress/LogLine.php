@@ -72,6 +72,14 @@ final readonly class LogLine
         );
     }
 
+    public function withDay(\DateTimeImmutable $day): self
+    {
+        /** @var array{string, string, string, Hands, Dose, \DateTimeImmutable, Outcome} $all by property */
+        $all = ['day' => $day] + get_object_vars($this);
+
+        return new self(...$all);
+    }
+
     public function itemKey(): string
     {
         return (new ItemKey($this->rungId, $this->hands))->text();
@@ -88,6 +96,20 @@ final readonly class LogLine
         $rise = null === $this->painAfter ? 0 : $this->painAfter - ($this->painBefore ?? 0);
 
         return $this->hurtLater ? max(1, $rise) : $rise;
+    }
+
+    /** The least share of count, hold and whole that was reached, 0 to 1. */
+    public function reached(): float
+    {
+        $shares = [
+            null === $this->repetitions ? null : $this->repetitions / max(1, $this->dose->repetitions),
+            null === $this->holdSeconds || 0 === $this->dose->holdSeconds
+                ? null
+                : $this->holdSeconds / $this->dose->holdSeconds,
+        ];
+        $told = array_filter($shares, static fn (?float $s): bool => null !== $s);
+
+        return [] === $told ? $this->outcome->share() : min(1.0, ...array_values($told));
     }
 
     /** Done in full, with the hold and the count that were set, without a trick movement. */

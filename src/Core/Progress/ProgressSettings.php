@@ -9,6 +9,7 @@ final readonly class ProgressSettings
 {
     public function __construct(
         public int $windowDays = 14,
+        public int $logDays = 56,
         public int $leastSittings = 3,
         public int $painFrom = 4,
         public int $painRise = 1,
@@ -21,10 +22,40 @@ final readonly class ProgressSettings
         public int $breakDays = 7,
         public int $longBreakDays = 14,
         public float $plateauAdherence = 0.7,
+        /** Planned sittings that have to be missed before days without one are a time away. */
+        public int $missedSittings = 3,
+        /** Practice days back after which something may grow again. */
+        public int $backDays = 3,
+        /** Practice days of a part on which nothing grows after a symptom. */
+        public int $quietDays = 2,
+        /** Practice days without any word on pain after which nothing grows. */
+        public int $toldDays = 3,
+        /** Pain (0 to 10) up to which more may be asked. */
+        public int $usualPain = 3,
+        /** Days of which the middle pain is compared with that of as many before, and the rise that counts. */
+        public int $creepDays = 5,
+        public int $creepBy = 2,
+        /** Share of the target under which an item is too hard, on so many days running. */
+        public float $missedBelow = 0.6,
+        public int $missedDays = 2,
+        /** Steps up that are proposed at once, of one part and in all. */
+        public int $stepsOfAPart = 4,
+        public int $stepsInAll = 6,
+        /** Share of what was planned under which a smaller plan is talked about, from so many planned on. */
+        public float $seldomBelow = 0.6,
+        public int $seldomFrom = 6,
+        /** Days without tricks before more after it was made easier for them. */
+        public int $cleanDays = 3,
     ) {
     }
 
-    /** First day that rules look back to. */
+    /** First day of which any rule asks; those of one item look back to the window alone. */
+    public function logFrom(\DateTimeImmutable $today): \DateTimeImmutable
+    {
+        return $today->modify('-'.$this->logDays.' days');
+    }
+
+    /** First day that the rules of an item look back to. */
     public function windowFrom(\DateTimeImmutable $today): \DateTimeImmutable
     {
         return $today->modify('-'.$this->windowDays.' days');

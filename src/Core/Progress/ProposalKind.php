@@ -19,6 +19,8 @@ enum ProposalKind: string
     case Advance = 'advance';
     case NextRung = 'next-rung';
     case Plateau = 'plateau';
+    /** Something to look at and to answer; it changes nothing by itself. */
+    case Review = 'review';
 
     /** Symptom > ease > hold > advance. */
     public function precedence(): int
@@ -27,7 +29,7 @@ enum ProposalKind: string
             self::SuspendRoutine => 0,
             self::Suspend => 1,
             self::Ease, self::RungBelow, self::ReleaseFirst, self::Lighter, self::Shorten => 2,
-            self::PlaceAgain, self::StepDownAfterBreak => 3,
+            self::PlaceAgain, self::StepDownAfterBreak, self::Review => 3,
             self::Plateau => 4,
             self::Advance, self::NextRung => 5,
         };

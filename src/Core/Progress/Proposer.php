@@ -30,16 +30,33 @@ final readonly class Proposer
         int $daysPerWeek,
         \DateTimeImmutable $today,
     ): array {
-        $whole = (new RoutineRules($this->settings))->propose($items, $log, $today);
-        $proposals = $whole;
+        $log = $log->upTo($today);
+        $whole = (new RoutineRules($this->settings, $daysPerWeek))->propose($items, $log, $today);
+        $holds = new Holds($this->catalogue, $this->settings, $log, $daysPerWeek, today: $today);
+        $reviews = (new Reviews($this->settings))->propose(
+            $items,
+            $log,
+            $holds,
+            $daysPerWeek,
+            today: $today,
+        );
+        $proposals = [...$whole, ...$reviews->proposals];
+        $mayGrow = [] === $whole && !$reviews->holdAll;
         $rules = new ItemRules();
+        $steps = [];
         foreach ($items as $item) {
             $history = $this->history($item, $log, $conditions, $daysPerWeek, today: $today);
             $proposal = null === $history ? null : $rules->propose($history);
-            if (null !== $proposal && !($proposal->kind->isMore() && [] !== $whole)) {
-                $proposals[] = $proposal; // nothing grows while the whole is in question
+            if (null === $proposal) {
+                continue;
+            }
+            if (!$proposal->kind->isMore()) {
+                $proposals[] = $proposal;
+            } elseif ($mayGrow && null === $holds->on($item)) {
+                $steps[] = [$item, $proposal];
             }
         }
+        $proposals = [...$this->onePlateauALadder($proposals), ...$this->notTooMuch($steps)];
         usort(
             $proposals,
             static fn (Proposal $a, Proposal $b): int => [
@@ -49,6 +66,61 @@ final readonly class Proposer
         );
 
         return $proposals;
+    }
+
+    /**
+     * Not too much at once: so many steps of a part and in all; the others wait.
+     *
+     * @param list<array{Prescribed, Proposal}> $steps
+     *
+     * @return list<Proposal>
+     */
+    private function notTooMuch(array $steps): array
+    {
+        $taken = [];
+        $ofPart = [];
+        foreach ($steps as [$item, $proposal]) {
+            $parts = [];
+            foreach ($item->hands->each() as $side) {
+                foreach (WorkedParts::of($item->rung) as $part) {
+                    $parts[] = $part->value.'|'.$side->value;
+                }
+            }
+            $isFull = [] !== array_filter(
+                $parts,
+                fn (string $p): bool => ($ofPart[$p] ?? 0) >= $this->settings->stepsOfAPart,
+            );
+            if ($isFull || \count($taken) >= $this->settings->stepsInAll) {
+                continue;
+            }
+            $taken[] = $proposal;
+            foreach ($parts as $part) {
+                $ofPart[$part] = ($ofPart[$part] ?? 0) + 1;
+            }
+        }
+
+        return $taken;
+    }
+
+    /**
+     * @param list<Proposal> $proposals
+     *
+     * @return list<Proposal>
+     */
+    private function onePlateauALadder(array $proposals): array
+    {
+        $seen = [];
+
+        return array_values(array_filter($proposals, function (Proposal $p) use (&$seen): bool {
+            if (ProposalKind::Plateau !== $p->kind || null === $p->rungId) {
+                return true;
+            }
+            $ladder = $this->catalogue->ladderOf($p->rungId)->key.'|'.($p->hands->value ?? '');
+            $isFirst = !isset($seen[$ladder]);
+            $seen[$ladder] = true;
+
+            return $isFirst;
+        }));
     }
 
     /**

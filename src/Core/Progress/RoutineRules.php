@@ -15,11 +15,11 @@ final readonly class RoutineRules
     /** @var list<RoutineRule> */
     private array $inOrder;
 
-    public function __construct(ProgressSettings $settings)
+    public function __construct(ProgressSettings $settings, int $daysPerWeek)
     {
         $this->inOrder = [
             new SystemicSymptom($settings),
-            new AfterABreak($settings),
+            new AfterABreak($settings, $daysPerWeek),
             new ShorterWhenTired($settings),
         ];
     }

@@ -70,6 +70,17 @@ final readonly class SittingLog
         return [] === $worked ? null : $worked[array_key_last($worked)]->day;
     }
 
+    /** A line dated ahead is no evidence; its symptoms count on the day it is read. The same line twice is one. */
+    public function upTo(\DateTimeImmutable $today): self
+    {
+        $lines = [];
+        foreach ($this->lines as $line) {
+            $lines[$line->id] = $line->day > $today ? $line->withDay($today) : $line;
+        }
+
+        return new self(array_values($lines), $this->begun);
+    }
+
     /**
      * @param list<LogLine> $lines
      *

@@ -70,6 +70,8 @@ final readonly class WhatIf
                         dose: $course->now->dose,
                         day: $on,
                         outcome: Outcome::Done,
+                        painBefore: 0,
+                        painAfter: 0,
                     );
                 }
             }

@@ -83,6 +83,9 @@ final class AmountTest extends TestCase
     /** @return list<int> */
     private static function numbers(Rung $rung): array
     {
-        return array_map(static fn (Amount $a): int => $a->number, $rung->dosing->amounts->amounts());
+        return array_map(
+            static fn (Amount $a): int => $a->number,
+            $rung->dosing->amounts->amounts(),
+        );
     }
 }

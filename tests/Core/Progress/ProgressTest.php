@@ -221,10 +221,12 @@ final class ProgressTest extends TestCase
 
     public function testAWeekAwayBeginsLowerAndTwoWeeksAwayMeasuresAgain(): void
     {
+        $grown = Cases::catalogue()->rung('helped-lift-hold')->dosing->start->withHold(7);
         self::assertSame(
             ProposalKind::StepDownAfterBreak,
-            $this->all('helped-lift-hold', [$this->line(8)])[0]->kind,
+            $this->all('helped-lift-hold', [$this->line(8, [], $grown)], $grown)[0]->kind,
         );
+        self::assertSame([], $this->all('helped-lift-hold', [$this->line(8)]), 'never below the start');
         self::assertSame(
             ProposalKind::PlaceAgain,
             $this->all('helped-lift-hold', [$this->line(14)])[0]->kind,
@@ -426,7 +428,7 @@ final class ProgressTest extends TestCase
         $asked = 0;
         for ($case = 0; $case < 150; ++$case) {
             $lines = [];
-            for ($daysAgo = 60; $daysAgo >= $random->getInt(0, 9); --$daysAgo) {
+            for ($daysAgo = 90; $daysAgo >= $random->getInt(0, 9); --$daysAgo) {
                 if ($random->getInt(0, 2) > 0 && !($daysAgo > 14 && $daysAgo < 24)) {
                     $lines[] = $this->line($daysAgo, [
                         'painAfter' => $random->getInt(0, 40) > 39 ? 5 : 1,
@@ -437,7 +439,7 @@ final class ProgressTest extends TestCase
             $whole = new SittingLog($lines);
             $first = $whole->begunOn('helped-lift-hold|right');
             $short = new SittingLog(
-                SittingLog::since($lines, $today->modify('-14 days')),
+                SittingLog::since($lines, $today->modify('-56 days')),
                 null === $first ? [] : ['helped-lift-hold|right' => $first],
             );
             if (null === $short->lastDay()) {
@@ -454,7 +456,7 @@ final class ProgressTest extends TestCase
     public function testWhatWasDoneLongAgoMakesAPlateauThoughThePageReadsTwoWeeks(): void
     {
         $lines = array_map(
-            fn (int $daysAgo): LogLine => $this->line($daysAgo, ['repetitions' => 1]),
+            fn (int $daysAgo): LogLine => $this->line($daysAgo, ['repetitions' => 6]),
             [13, 12, 11, 10, 9, 8, 6, 5, 4, 3, 2, 1],
         );
         $begun = static fn (int $daysAgo): array => [

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress\Rule;
 
-use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\PracticeDay;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\SittingLog;
@@ -19,18 +19,21 @@ use HandGarden\Core\Words\Phrase;
  */
 final readonly class Advance implements ItemRule
 {
+    private const DAYS_OF_HELP = 5;
+
     public function propose(ItemHistory $history): ?Proposal
     {
         $symptoms = new Symptoms($history->settings);
         if (
             \count($history->window) < $history->settings->leastSittings
             || [] !== array_filter($history->window, $symptoms->any(...))
+            || $this->tricksForbid($history)
         ) {
             return null;
         }
         $dose = $history->item->dose;
         $rule = $history->steps()->current($dose);
-        $met = self::metLines($history, $dose, $rule->repetitionsNeeded ?? 0);
+        $met = self::metLines($history, $rule->repetitionsNeeded ?? 0);
         $specs = $history->item->rung->dosing->progress;
         $days = match (true) {
             null !== $rule => $rule->days,
@@ -57,6 +60,25 @@ final readonly class Advance implements ItemRule
             : self::nextRung($history, $met, $evidence);
     }
 
+    /**
+     * A trick on more than a third of the days or on one of the last two; and after it was made easier, too few clean
+     * days since.
+     */
+    private function tricksForbid(ItemHistory $history): bool
+    {
+        $days = $history->days();
+        $tricks = array_filter($days, static fn (PracticeDay $d): bool => $d->hasTrick());
+        $last = array_filter(\array_slice($days, -2), static fn (PracticeDay $d): bool => $d->hasTrick());
+        $clean = array_filter(
+            $history->daysAtThisDose(),
+            static fn (PracticeDay $d): bool => !$d->hasTrick(),
+        );
+
+        return [] !== $last
+            || \count($tricks) > $history->settings->compensationShare * \count($days)
+            || ($history->timesEased() > 0 && \count($clean) < $history->settings->cleanDays);
+    }
+
     /** @param list<LogLine> $met */
     private static function nextRung(ItemHistory $history, array $met, Phrase $evidence): ?Proposal
     {
@@ -72,27 +94,41 @@ final readonly class Advance implements ItemRule
         );
     }
 
+    /** The middle of the last days at this dose, and no more than on its first. */
+    private static function usualHelp(ItemHistory $history): int
+    {
+        $ranks = array_map(
+            static fn (PracticeDay $d): int => max(
+                array_map(static fn (LogLine $l): int => $l->help->rank(), $d->lines),
+            ),
+            \array_slice($history->daysAtThisDose(), -self::DAYS_OF_HELP),
+        );
+        $first = $ranks[0] ?? \PHP_INT_MAX;
+        sort($ranks);
+
+        return min($first, $ranks[intdiv(\count($ranks), 2)] ?? \PHP_INT_MAX);
+    }
+
     /**
      * Sittings at this dose or more in which the target was met, with no more help than before.
      *
      * @return list<LogLine>
      */
-    private static function metLines(ItemHistory $history, Dose $dose, int $repetitionsNeeded): array
+    private static function metLines(ItemHistory $history, int $repetitionsNeeded): array
     {
         $met = [];
-        $leastHelp = \PHP_INT_MAX;
+        $usualHelp = self::usualHelp($history);
         foreach ($history->window as $line) {
             $enough = ($line->repetitions ?? $line->dose->repetitions) >= $repetitionsNeeded;
             if (
-                $dose->isAtMost($line->dose)
+                $history->isAtLeastAsHard($line)
                 && $enough
                 && $line->metTarget()
                 && ($line->painAfterCounted() ?? 0) < $history->settings->painFrom
-                && $line->help->rank() <= $leastHelp
+                && $line->help->rank() <= $usualHelp
             ) {
                 $met[] = $line;
             }
-            $leastHelp = min($leastHelp, $line->help->rank());
         }
 
         return $met;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress\Rule;
 
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Progress\Away;
 use HandGarden\Core\Progress\DoseSteps;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\ProgressSettings;
@@ -17,26 +19,26 @@ final readonly class AfterABreak implements RoutineRule
 {
     public function __construct(
         private ProgressSettings $settings,
+        private int $daysPerWeek,
     ) {
     }
 
     public function propose(array $items, SittingLog $log, \DateTimeImmutable $today): ?array
     {
-        $last = $log->lastDay();
-        $away = null === $last ? 0 : (int) $last->diff($today)->format('%r%a');
+        $away = new Away($this->settings, $log, $this->daysPerWeek, $today);
         $newest = SittingLog::ids(\array_slice($log->lines, -1));
 
         return match (true) {
-            $away >= $this->settings->longBreakDays => [
+            !$away->isAway() => null,
+            $away->isLong() => [
                 new Proposal(
                     ProposalKind::PlaceAgain,
                     'break.long',
-                    new Phrase('proposal.because.long_break', ['days' => $away]),
+                    new Phrase('proposal.because.long_break', ['days' => $away->daysNow()]),
                     $newest,
                 ),
             ],
-            $away >= $this->settings->breakDays => self::lower($items, $away, $newest),
-            default => null,
+            default => self::lower($items, $away->daysNow(), $newest),
         };
     }
 
@@ -51,7 +53,7 @@ final readonly class AfterABreak implements RoutineRule
         $proposals = [];
         foreach ($items as $item) {
             $lower = (new DoseSteps($item->rung))->down($item->dose);
-            if (null !== $lower && $item->rung->load->class->needsPreparation()) {
+            if (null !== $lower && self::startsLower($item, $lower)) {
                 $proposals[] = new Proposal(
                     ProposalKind::StepDownAfterBreak,
                     'break.week',
@@ -66,5 +68,14 @@ final readonly class AfterABreak implements RoutineRule
         }
 
         return $proposals;
+    }
+
+    /** Active items only, and none below the dose it starts with. */
+    private static function startsLower(Prescribed $item, Dose $lower): bool
+    {
+        $dosing = $item->rung->dosing;
+
+        return $item->rung->load->class->needsPreparation()
+            && $dosing->difficultyOf($dosing->start)->isAtMost($dosing->difficultyOf($lower));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress\Rule;
 
+use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\Symptoms;
@@ -16,8 +17,8 @@ final readonly class EaseOnPain implements ItemRule
 
     public function propose(ItemHistory $history): ?Proposal
     {
-        $last = $history->last();
-        if (!(new Symptoms($history->settings))->eases($last)) {
+        $last = self::newest($history);
+        if (null === $last) {
             return null;
         }
         $why = ItemHistory::why($last);
@@ -49,8 +50,21 @@ final readonly class EaseOnPain implements ItemRule
             );
     }
 
+    /** A better line later does not outlive it; what was harder than it is now has been made easier since. */
+    private static function newest(ItemHistory $history): ?LogLine
+    {
+        $symptoms = new Symptoms($history->settings);
+        foreach (array_reverse($history->window) as $line) {
+            if ($symptoms->eases($line) && !$history->isHarder($line)) {
+                return $line;
+            }
+        }
+
+        return null;
+    }
+
     public function holdsAtAnyDose(): bool
     {
-        return false;
+        return true;
     }
 }

@@ -9,6 +9,7 @@ use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Progress\DoseSteps;
 use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\PracticeDay;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Proposal;
@@ -61,9 +62,51 @@ final readonly class ItemHistory
         return false === $at ? null : ($this->fitting[$at + $step] ?? null);
     }
 
+    /** As hard as it is prescribed; how often it was done says nothing of that. */
     public function isAtPrescribedDose(LogLine $line): bool
     {
-        return $line->dose->isAtMost($this->item->dose) && $this->item->dose->isAtMost($line->dose);
+        return $this->isAtLeastAsHard($line) && !$this->isHarder($line);
+    }
+
+    public function isHarder(LogLine $line): bool
+    {
+        return !$this->difficulty($line->dose)->isAtMost($this->difficulty($this->item->dose));
+    }
+
+    public function isAtLeastAsHard(LogLine $line): bool
+    {
+        return $this->difficulty($this->item->dose)->isAtMost($this->difficulty($line->dose));
+    }
+
+    private function difficulty(Dose $dose): Dose
+    {
+        return $this->item->rung->dosing->difficultyOf($dose);
+    }
+
+    /** @return list<PracticeDay> oldest first */
+    public function days(): array
+    {
+        return PracticeDay::in($this->window);
+    }
+
+    /** @return list<PracticeDay> at the dose that is prescribed now, oldest first */
+    public function daysAtThisDose(): array
+    {
+        return PracticeDay::in(array_values(array_filter($this->window, $this->isAtPrescribedDose(...))));
+    }
+
+    /** Days of the window on which it was made easier than the day before. */
+    public function timesEased(): int
+    {
+        $times = 0;
+        $doses = array_map(fn (LogLine $l): Dose => $this->difficulty($l->dose), $this->window);
+        $before = $doses[0];
+        foreach ([...$doses, $this->difficulty($this->item->dose)] as $dose) {
+            $times += $before->isAtMost($dose) ? 0 : 1;
+            $before = $dose;
+        }
+
+        return $times;
     }
 
     public function hasAutomaticRule(): bool

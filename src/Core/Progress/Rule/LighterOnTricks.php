@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress\Rule;
 
-use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\PracticeDay;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Words\Phrase;
@@ -14,24 +14,30 @@ final readonly class LighterOnTricks implements ItemRule
 {
     public function propose(ItemHistory $history): ?Proposal
     {
-        $sittings = \count($history->window);
-        $tricks = array_values(
-            array_filter($history->window, static fn (LogLine $l): bool => [] !== $l->compensations),
-        );
+        $days = $history->daysAtThisDose();
+        $tricks = array_values(array_filter($days, static fn (PracticeDay $d): bool => $d->hasTrick()));
         if (
-            $sittings < $history->settings->leastSittings
-            || \count($tricks) <= $history->settings->compensationShare * $sittings
-            || [] === $history->last()->compensations
+            \count($days) < $history->settings->leastSittings
+            || \count($tricks) <= $history->settings->compensationShare * \count($days)
+            || [] === array_filter(
+                \array_slice($days, -1),
+                static fn (PracticeDay $d): bool => $d->hasTrick(),
+            )
         ) {
             return null;
         }
+        $lower = $history->lower();
+        $stays = null === $lower || $history->timesEased() > 0; // at the least, or made easier for them not long ago
 
         return $history->proposal(
-            ProposalKind::Lighter,
-            'ease.compensation',
-            $tricks,
-            new Phrase('proposal.because.tricks', ['tricks' => \count($tricks), 'sittings' => $sittings]),
-            to: $history->lower(),
+            $stays ? ProposalKind::Review : ProposalKind::Lighter,
+            $stays ? 'review.tricks' : 'ease.compensation',
+            array_merge(...array_map(static fn (PracticeDay $d): array => $d->lines, $tricks)),
+            new Phrase(
+                $stays ? 'proposal.because.tricks_stay' : 'proposal.because.tricks',
+                ['tricks' => \count($tricks), 'sittings' => \count($days)],
+            ),
+            to: $stays ? null : $lower,
         );
     }
 

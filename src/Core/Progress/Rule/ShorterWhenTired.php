@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Core\Progress\Rule;
 
 use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\PracticeDay;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
@@ -21,8 +22,15 @@ final readonly class ShorterWhenTired implements RoutineRule
 
     public function propose(array $items, SittingLog $log, \DateTimeImmutable $today): ?array
     {
-        $window = SittingLog::since($log->lines, $this->settings->windowFrom($today));
-        $tired = $this->tiredSittings($window);
+        $days = \array_slice(
+            PracticeDay::in(SittingLog::since($log->lines, $this->settings->windowFrom($today))),
+            -$this->settings->fatigueSittings,
+        );
+        $tiring = array_filter(
+            $days,
+            fn (PracticeDay $d): bool => ($d->fatigue() ?? 0) >= $this->settings->fatigueHigh,
+        );
+        $tired = array_map(fn (PracticeDay $d): LogLine => $this->mostTiring($d), array_values($tiring));
 
         return \count($tired) < $this->settings->fatigueSittings ? null : [
             new Proposal(
@@ -37,25 +45,14 @@ final readonly class ShorterWhenTired implements RoutineRule
         ];
     }
 
-    /**
-     * The last sittings, as far as all of them were very tiring.
-     *
-     * @param list<LogLine> $window
-     *
-     * @return list<LogLine> one line a sitting
-     */
-    private function tiredSittings(array $window): array
+    private function mostTiring(PracticeDay $day): LogLine
     {
-        $bySitting = [];
-        foreach ($window as $line) {
-            if (null !== $line->fatigue && ($bySitting[$line->sittingId]->fatigue ?? -1) < $line->fatigue) {
-                $bySitting[$line->sittingId] = $line;
+        foreach ($day->lines as $line) {
+            if ($line->fatigue === $day->fatigue()) {
+                return $line;
             }
         }
-        $last = \array_slice(array_values($bySitting), -$this->settings->fatigueSittings);
 
-        return array_values(
-            array_filter($last, fn (LogLine $l): bool => ($l->fatigue ?? 0) >= $this->settings->fatigueHigh),
-        );
+        return $day->lines[0];
     }
 }

@@ -14,16 +14,19 @@ final readonly class SuspendOnSymptom implements ItemRule
 {
     public function propose(ItemHistory $history): ?Proposal
     {
-        $last = $history->last();
+        $symptoms = new Symptoms($history->settings);
+        foreach (array_reverse($history->window) as $line) { // a better line later does not outlive it
+            if ($symptoms->suspends($line)) {
+                return $history->proposal(
+                    ProposalKind::Suspend,
+                    'ease.suspend',
+                    [$line],
+                    new Phrase('proposal.because.rests', ['why' => ItemHistory::why($line)]),
+                );
+            }
+        }
 
-        return (new Symptoms($history->settings))->suspends($last)
-            ? $history->proposal(
-                ProposalKind::Suspend,
-                'ease.suspend',
-                [$last],
-                new Phrase('proposal.because.rests', ['why' => ItemHistory::why($last)]),
-            )
-            : null;
+        return null;
     }
 
     public function holdsAtAnyDose(): bool

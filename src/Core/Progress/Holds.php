@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress;
+
+use HandGarden\Core\Anatomy\ArmPart;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Words\Phrase;
+
+/**
+ * What forbids more for now, of the whole client or of one part: a symptom that is fresh, pain that stays or is not
+ * told, pain that creeps, coming back after a time away. It forbids only; it never makes anything harder.
+ */
+final class Holds
+{
+    /** @var list<Held> */
+    private array $held = [];
+
+    /** @var list<LogLine> */
+    private readonly array $lines;
+
+    /** @var array<string, list<ArmPart>> that each rung of the log works */
+    private array $parts = [];
+
+    public function __construct(
+        Catalogue $catalogue,
+        private readonly ProgressSettings $settings,
+        SittingLog $log,
+        int $daysPerWeek,
+        \DateTimeImmutable $today,
+    ) {
+        $this->lines = SittingLog::since($log->lines, $settings->logFrom($today));
+        foreach ($this->lines as $line) {
+            if ($catalogue->hasRung($line->rungId)) {
+                $this->parts[$line->rungId] ??= WorkedParts::of($catalogue->rung($line->rungId));
+            }
+        }
+        $away = new Away($settings, $log, $daysPerWeek, $today);
+        if ($away->isAway() || $away->isJustBack()) {
+            $this->held[] = new Held(null, null, new Phrase('held.just_back'));
+        }
+        foreach (Side::cases() as $side) {
+            foreach (ArmPart::cases() as $part) {
+                $lines = $this->linesOf($part, $side);
+                $why = [] === $lines ? null : $this->why($lines, $today);
+                if (null !== $why) {
+                    $this->held[] = new Held($part, $side, $why);
+                }
+            }
+        }
+    }
+
+    public function on(Prescribed $item): ?Held
+    {
+        foreach ($this->held as $held) {
+            if ($held->concerns($item)) {
+                return $held;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Parts whose pain creeps up: each asks for one look.
+     *
+     * @return list<array{ArmPart, Side, list<LogLine>}>
+     */
+    public function creeping(\DateTimeImmutable $today): array
+    {
+        $found = [];
+        foreach (Side::cases() as $side) {
+            foreach (ArmPart::cases() as $part) {
+                $lines = $this->linesOf($part, $side);
+                if ($this->creeps(PracticeDay::in($lines), $today)) {
+                    $found[] = [$part, $side, $lines];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param non-empty-list<LogLine> $lines of items that work the part */
+    private function why(array $lines, \DateTimeImmutable $today): ?Phrase
+    {
+        $days = PracticeDay::in($lines);
+        if ($this->isFresh($days)) {
+            return new Phrase('held.symptom', ['days' => $this->settings->quietDays]);
+        }
+        $last = \array_slice($days, -$this->settings->toldDays);
+        $told = array_values(array_filter($last, static fn (PracticeDay $d): bool => null !== $d->pain()));
+        if (\count($last) >= $this->settings->toldDays && [] === $told) {
+            return new Phrase('held.not_told', ['days' => $this->settings->toldDays]);
+        }
+        $newest = $told[array_key_last($told) ?? -1] ?? null;
+        if (null !== $newest && $newest->pain() > $this->settings->usualPain) {
+            return new Phrase(
+                'held.pain_stays',
+                ['pain' => $newest->pain(), 'most' => $this->settings->usualPain],
+            );
+        }
+
+        return $this->creeps($days, $today) ? new Phrase('held.creeping') : null;
+    }
+
+    /**
+     * A symptom after which the part was not worked on enough days yet.
+     *
+     * @param list<PracticeDay> $days
+     */
+    private function isFresh(array $days): bool
+    {
+        $symptoms = new Symptoms($this->settings);
+        foreach (\array_slice($days, -$this->settings->quietDays) as $day) {
+            foreach ($day->lines as $line) {
+                if ($symptoms->eases($line) || $symptoms->suspends($line)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * The middle pain of the last days is higher than that of the days before.
+     *
+     * @param list<PracticeDay> $days
+     */
+    private function creeps(array $days, \DateTimeImmutable $today): bool
+    {
+        $many = $this->settings->creepDays;
+        $pains = [];
+        foreach ($days as $day) {
+            if (null !== $day->pain()) {
+                $pains[] = $day->pain();
+            }
+        }
+        $newest = [] === $days ? null : $days[array_key_last($days)]->day;
+        if (
+            \count($pains) < 2 * $many
+            || null === $newest
+            || $newest < $this->settings->windowFrom($today)
+        ) {
+            return false;
+        }
+
+        return self::median(\array_slice($pains, -$many)) - self::median(
+            \array_slice($pains, -2 * $many, $many),
+        )
+            >= $this->settings->creepBy;
+    }
+
+    /** @param list<int> $values not empty */
+    private static function median(array $values): float
+    {
+        sort($values);
+        $middle = intdiv(\count($values), 2);
+
+        return 1 === \count($values) % 2
+            ? (float) $values[$middle]
+            : ($values[$middle - 1] + $values[$middle]) / 2.0;
+    }
+
+    /** @return list<LogLine> */
+    private function linesOf(ArmPart $part, Side $side): array
+    {
+        return array_values(array_filter(
+            $this->lines,
+            fn (LogLine $l): bool => $l->hands->covers($side)
+                && \in_array($part, $this->parts[$l->rungId] ?? [], true),
+        ));
+    }
+}

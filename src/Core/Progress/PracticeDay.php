@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress;
+
+/** One day on which something was done: of an item, a part or a client. The day's worst answer counts. */
+final readonly class PracticeDay
+{
+    /** @param non-empty-list<LogLine> $lines in the order they were made */
+    private function __construct(
+        public \DateTimeImmutable $day,
+        public array $lines,
+    ) {
+    }
+
+    /**
+     * @param list<LogLine> $lines oldest first; skipped ones make no day
+     *
+     * @return list<self> oldest first
+     */
+    public static function in(array $lines): array
+    {
+        $byDay = [];
+        foreach ($lines as $line) {
+            if (Outcome::Skipped !== $line->outcome) {
+                $byDay[$line->day->format('Y-m-d')][] = $line;
+            }
+        }
+
+        return array_values(array_map(
+            static fn (array $of): self => new self($of[0]->day, $of),
+            $byDay,
+        ));
+    }
+
+    /** The worst pain told of this day, before or after; null: none was told. */
+    public function pain(): ?int
+    {
+        $told = [];
+        foreach ($this->lines as $line) {
+            array_push($told, ...array_filter(
+                [$line->painBefore, $line->painAfterCounted()],
+                static fn (?int $p): bool => null !== $p,
+            ));
+        }
+
+        return [] === $told ? null : max($told);
+    }
+
+    public function hasTrick(): bool
+    {
+        return [] !== array_filter($this->lines, static fn (LogLine $l): bool => [] !== $l->compensations);
+    }
+
+    public function isTighter(): bool
+    {
+        return [] !== array_filter(
+            $this->lines,
+            static fn (LogLine $l): bool => ToneAfter::Tighter === $l->tone,
+        );
+    }
+
+    public function fatigue(): ?int
+    {
+        $told = array_filter(
+            array_map(static fn (LogLine $l): ?int => $l->fatigue, $this->lines),
+            static fn (?int $f): bool => null !== $f,
+        );
+
+        return [] === $told ? null : max($told);
+    }
+
+    /** The least share of what was asked that was reached, 0 to 1. */
+    public function reached(): float
+    {
+        return min(array_map(static fn (LogLine $l): float => $l->reached(), $this->lines));
+    }
+}

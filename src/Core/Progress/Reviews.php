@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress;
+
+use HandGarden\Core\Words\Phrase;
+
+/** Questions of which a therapist should look at something, and what holds everything until then. */
+final readonly class Reviews
+{
+    private const TIGHTER_SHARE = 0.5;
+    private const TIGHTER_FROM = 3;
+    private const FALLEN_ITEMS = 3;
+    private const FALLEN_BELOW = 0.7;
+    private const DAYS_RUNNING = 2;
+
+    public function __construct(
+        private ProgressSettings $settings,
+    ) {
+    }
+
+    /** @param list<Prescribed> $items */
+    public function propose(
+        array $items,
+        SittingLog $log,
+        Holds $holds,
+        int $daysPerWeek,
+        \DateTimeImmutable $today,
+    ): ReviewsFound {
+        $window = SittingLog::since($log->lines, $this->settings->windowFrom($today));
+        $tighter = $this->tighterAllOver(PracticeDay::in($window));
+        $fallen = $this->fallen($items, $log, $today);
+        $found = [
+            ...self::cards('review.tighter', 'proposal.because.tighter_all_over', $tighter),
+            ...self::cards('review.fallen', 'proposal.because.fallen', $fallen),
+            ...$this->creeping($holds, $today),
+            ...$this->seldom($window, $daysPerWeek, $today),
+        ];
+
+        return new ReviewsFound($found, [] !== $tighter || [] !== $fallen);
+    }
+
+    /**
+     * Tighter in half of the items or more, several days running.
+     *
+     * @param list<PracticeDay> $days
+     *
+     * @return list<LogLine>
+     */
+    private function tighterAllOver(array $days): array
+    {
+        $lines = [];
+        $last = \array_slice($days, -self::DAYS_RUNNING);
+        foreach ($last as $day) {
+            $told = array_filter($day->lines, static fn (LogLine $l): bool => null !== $l->tone);
+            $tighter = array_values(
+                array_filter($told, static fn (LogLine $l): bool => ToneAfter::Tighter === $l->tone),
+            );
+            if (
+                \count($told) < self::TIGHTER_FROM
+                || \count($tighter) < self::TIGHTER_SHARE * \count($told)
+            ) {
+                return [];
+            }
+            array_push($lines, ...$tighter);
+        }
+
+        return \count($last) < self::DAYS_RUNNING ? [] : $lines;
+    }
+
+    /**
+     * Several items far under what they were in the weeks before, several days running.
+     *
+     * @param list<Prescribed> $items
+     *
+     * @return list<LogLine>
+     */
+    private function fallen(array $items, SittingLog $log, \DateTimeImmutable $today): array
+    {
+        $lines = [];
+        foreach ($items as $item) {
+            $days = PracticeDay::in(
+                SittingLog::since($log->for($item->key()), $this->settings->windowFrom($today)),
+            );
+            $last = \array_slice($days, -self::DAYS_RUNNING);
+            $before = \array_slice($days, 0, -self::DAYS_RUNNING);
+            if (\count($before) < self::TIGHTER_FROM) {
+                continue;
+            }
+            $usual = self::median(array_map(self::done(...), $before));
+            $low = array_filter(
+                $last,
+                static fn (PracticeDay $d): bool => self::done($d) < self::FALLEN_BELOW * $usual,
+            );
+            if (self::DAYS_RUNNING === \count($low)) {
+                $lines[] = array_reverse($last)[0]->lines[0];
+            }
+        }
+
+        return \count($lines) < self::FALLEN_ITEMS ? [] : $lines;
+    }
+
+    /** Seconds of hold and movement that were done, at the poorest of a day. */
+    private static function done(PracticeDay $day): float
+    {
+        return min(array_map(
+            static fn (LogLine $l): float => $l->reached() * $l->dose->repetitions
+                * ($l->dose->moveSeconds + $l->dose->holdSeconds),
+            $day->lines,
+        ));
+    }
+
+    /** @return list<Proposal> */
+    private function creeping(Holds $holds, \DateTimeImmutable $today): array
+    {
+        $cards = [];
+        foreach ($holds->creeping($today) as [$part, $side, $lines]) {
+            $cards[implode(',', SittingLog::ids(\array_slice($lines, -1)))] ??= new Proposal(
+                ProposalKind::Review,
+                'review.creeping',
+                new Phrase('proposal.because.creeping', [
+                    'part' => $part->value,
+                    'side' => $side->value,
+                    'by' => $this->settings->creepBy,
+                ]),
+                SittingLog::ids(\array_slice($lines, -$this->settings->creepDays)),
+            );
+        }
+
+        return array_values($cards);
+    }
+
+    /**
+     * @param list<LogLine> $window
+     *
+     * @return list<Proposal>
+     */
+    private function seldom(array $window, int $daysPerWeek, \DateTimeImmutable $today): array
+    {
+        $planned = $daysPerWeek * $this->settings->windowDays / 7.0;
+        $first = $window[0] ?? null;
+        $done = \count(PracticeDay::in($window));
+        $isWhole = null !== $first
+            && $first->day <= $this->settings->windowFrom($today)->modify('+2 days');
+        if (
+            !$isWhole
+            || $planned < $this->settings->seldomFrom
+            || $done >= $this->settings->seldomBelow * $planned
+        ) {
+            return [];
+        }
+
+        return [new Proposal(
+            ProposalKind::Review,
+            'review.seldom',
+            new Phrase('proposal.because.seldom', ['done' => $done, 'planned' => round($planned)]),
+            SittingLog::ids(\array_slice($window, -1)),
+        )];
+    }
+
+    /**
+     * @param list<LogLine> $lines
+     *
+     * @return list<Proposal>
+     */
+    private static function cards(string $ruleId, string $code, array $lines): array
+    {
+        return [] === $lines
+            ? []
+            : [new Proposal(ProposalKind::Review, $ruleId, new Phrase($code), SittingLog::ids($lines))];
+    }
+
+    /** @param non-empty-list<float> $values */
+    private static function median(array $values): float
+    {
+        sort($values);
+
+        return $values[intdiv(\count($values), 2)];
+    }
+}

@@ -1,0 +1,545 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\Core\Progress;
+
+use HandGarden\Core\Anatomy\Hands;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Progress\Compensation;
+use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\Outcome;
+use HandGarden\Core\Progress\Prescribed;
+use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Core\Progress\Proposer;
+use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Progress\ToneAfter;
+use HandGarden\Tests\Core\Cases;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/**
+ * What must not happen between two visits, whatever the log says.
+ *
+ * @phpstan-type Change array{
+ *     hands?: Hands,
+ *     painBefore?: ?int,
+ *     painAfter?: ?int,
+ *     tone?: ToneAfter,
+ *     compensations?: list<Compensation>,
+ *     repetitions?: int,
+ *     hurtLater?: bool,
+ *     newTingling?: bool,
+ * }
+ */
+final class SafetyTest extends TestCase
+{
+    private const TODAY = '2026-11-20';
+    private const LIFT = 'helped-lift-hold';
+    private const PRESS = 'pressed-lift-hold';
+    private const TAPS = 'single-finger-taps';
+
+    private static int $made = 0;
+
+    public function testPainInOneMovementKeepsTheNextOfTheSamePartFromGrowing(): void
+    {
+        $press = $this->metOn(self::PRESS, [6, 4, 2]);
+        self::assertTrue($this->grows($press, self::PRESS));
+
+        $hurt = [...$press, $this->line(self::LIFT, 2, [
+            'painBefore' => 2,
+            'painAfter' => 5,
+        ])];
+        self::assertFalse($this->grows($hurt, self::PRESS, self::LIFT), 'the same wrist');
+        $taps = [...$this->metOn(self::TAPS, [6, 4, 2]), $this->line(self::LIFT, 2, ['painAfter' => 5])];
+        self::assertTrue($this->grows($taps, self::TAPS, self::LIFT), 'the fingers are another part');
+    }
+
+    public function testTheOtherHandMayGrowMeanwhile(): void
+    {
+        $lines = [
+            ...$this->metOn(self::PRESS, [6, 4, 2], Hands::Left),
+            $this->line(self::LIFT, 2, [
+                'painBefore' => 2,
+                'painAfter' => 5,
+            ]),
+        ];
+
+        self::assertTrue($this->has(ProposalKind::Advance, $this->of($lines, [[self::PRESS, Hands::Left]])));
+    }
+
+    public function testPainThatStaysCountsThoughItDoesNotRise(): void
+    {
+        $lines = $this->metOn(self::LIFT, [6, 4, 2]);
+        self::assertTrue($this->grows($lines, self::LIFT));
+        $stays = array_map(
+            fn (int $ago): LogLine => $this->line(self::LIFT, $ago, ['painBefore' => 4, 'painAfter' => 3]),
+            [6, 4, 2],
+        );
+        self::assertFalse($this->grows($stays, self::LIFT));
+        $eased = [...$stays, $this->line(self::LIFT, 1, ['painBefore' => 2, 'painAfter' => 2])];
+        self::assertTrue($this->grows($eased, self::LIFT), 'the first answer under the limit ends it');
+    }
+
+    public function testPainThatNobodyTellsIsNotNoPain(): void
+    {
+        $untold = array_map(
+            fn (int $ago): LogLine => $this->line(
+                self::LIFT,
+                $ago,
+                ['painBefore' => null, 'painAfter' => null],
+            ),
+            [6, 4, 2],
+        );
+
+        self::assertFalse($this->grows($untold, self::LIFT));
+    }
+
+    public function testCreepingPainAsksOnceAndHoldsItsPart(): void
+    {
+        $lines = array_map(
+            fn (int $i): LogLine => $this->line(self::LIFT, 11 - $i, [
+                'painBefore' => $i < 5 ? 0 : 2,
+                'painAfter' => $i < 5 ? 0 : 2,
+            ]),
+            range(0, 9),
+        );
+        $found = $this->of($lines, [
+            [self::LIFT, Hands::Right],
+        ]);
+
+        self::assertSame(
+            ['review.creeping'],
+            self::rules($found),
+        );
+    }
+
+    public function testASymptomIsNotOutlivedByABetterLine(): void
+    {
+        $lines = [
+            $this->line(self::LIFT, 5, [
+                'painBefore' => 1,
+                'painAfter' => 5,
+            ]),
+            $this->line(self::LIFT, 3),
+            $this->line(self::LIFT, 1),
+        ];
+        $found = $this->of($lines, [
+            [self::LIFT, Hands::Right],
+        ]);
+
+        self::assertTrue($this->has(ProposalKind::Ease, $found));
+        self::assertSame([$lines[0]->id], $found[0]->evidence);
+        self::assertEquals(
+            $found,
+            $this->of(array_reverse($lines), [
+                [self::LIFT, Hands::Right],
+            ]),
+            'in whatever order they arrive',
+        );
+    }
+
+    public function testWhatWasMadeEasierSinceIsNotEasedAgain(): void
+    {
+        $start = Cases::catalogue()->rung(self::LIFT)->dosing->start;
+        $lines = [
+            $this->line(self::LIFT, 5, [
+                'painBefore' => 1,
+                'painAfter' => 5,
+            ], $start),
+            $this->line(self::LIFT, 1, [], $start->withHold(4)),
+        ];
+        $found = (new Proposer(Cases::catalogue()))->propose(
+            [new Prescribed(Cases::catalogue()->rung(self::LIFT), Hands::Right, $start->withHold(4))],
+            new SittingLog($lines),
+            [Condition::Stroke],
+            5,
+            today: new \DateTimeImmutable(self::TODAY),
+        );
+
+        self::assertFalse($this->has(ProposalKind::Ease, $found));
+    }
+
+    public function testTricksOnOneOfTheLastTwoDaysForbidMore(): void
+    {
+        $trick = ['compensations' => [Compensation::ShoulderHike]];
+        $early = [
+            $this->line(self::LIFT, 9, $trick),
+            ...$this->metOn(self::LIFT, [7, 5, 3, 1]),
+        ];
+        self::assertTrue($this->grows($early, self::LIFT));
+        $late = [...$this->metOn(self::LIFT, [9, 7, 5, 1]), $this->line(self::LIFT, 3, $trick)];
+        self::assertFalse($this->grows($late, self::LIFT));
+    }
+
+    public function testTricksAtTheLeastDoseAskAndNeverTakeTheItemOff(): void
+    {
+        $rung = Cases::catalogue()->rung(self::LIFT);
+        $least = $rung->dosing->start->withHold(1)->withRepetitions(4);
+        $trick = ['compensations' => [Compensation::ShoulderHike]];
+        $lines = array_map(
+            fn (int $ago): LogLine => $this->line(self::LIFT, $ago, $trick, $least),
+            [5, 3, 1],
+        );
+        $found = (new Proposer(Cases::catalogue()))->propose(
+            [new Prescribed($rung, Hands::Right, $least)],
+            new SittingLog($lines),
+            [Condition::Stroke],
+            5,
+            today: new \DateTimeImmutable(self::TODAY),
+        );
+
+        self::assertSame(
+            ['review.tricks'],
+            self::rules($found),
+        );
+    }
+
+    /** An item is never lowered and raised twice within two weeks. */
+    public function testTricksDoNotSeeSaw(): void
+    {
+        for ($seed = 0; $seed < 60; ++$seed) {
+            $random = new Randomizer(new Mt19937($seed));
+            $rung = Cases::catalogue()->rung(self::LIFT);
+            $dose = $rung->dosing->start->withHold(8);
+            $changes = $lines = [];
+            for ($day = 1; $day <= 60; ++$day) {
+                $on = new \DateTimeImmutable('2026-09-01 +'.$day.' days');
+                $lines[] = $this->lineOn(
+                    self::LIFT,
+                    $on,
+                    ['compensations' => $random->getInt(0, 2) > 0 ? [] : [Compensation::TrunkLean]],
+                    $dose,
+                );
+                foreach (
+                    (new Proposer(Cases::catalogue()))->propose(
+                        [new Prescribed($rung, Hands::Right, $dose)],
+                        new SittingLog($lines),
+                        [Condition::Stroke],
+                        7,
+                        today: $on,
+                    ) as $proposal
+                ) {
+                    if (null !== $proposal->to) {
+                        $changes[] = [$day, ProposalKind::Lighter === $proposal->kind ? -1 : 1];
+                        $dose = $proposal->to;
+                    }
+                }
+            }
+            foreach ($changes as $i => [$day, $way]) {
+                $later = array_filter(
+                    \array_slice($changes, $i + 1),
+                    static fn (array $c): bool => $c[0] - $day <= 14,
+                );
+                $ways = [$way, ...array_column($later, 1)];
+                self::assertLessThan(4, \count(self::turns($ways)), "seed $seed");
+            }
+        }
+    }
+
+    public function testTighterAfterAStretchMakesItSlowerAndNotShorter(): void
+    {
+        $tighter = ['tone' => ToneAfter::Tighter];
+        $found = $this->of(
+            [$this->line('wrist-ease-back', 3, $tighter), $this->line('wrist-ease-back', 1, $tighter)],
+            [['wrist-ease-back', Hands::Right]],
+        );
+        self::assertSame(
+            ['ease.tone-slower'],
+            self::rules($found),
+        );
+        self::assertNull($found[0]->to);
+
+        $grip = $this->of(
+            [$this->line('soft-squeeze', 3, $tighter), $this->line('soft-squeeze', 1, $tighter)],
+            [['soft-squeeze', Hands::Right]],
+        );
+        self::assertSame(ProposalKind::ReleaseFirst, $grip[0]->kind);
+    }
+
+    public function testTighterAllOverHoldsEverything(): void
+    {
+        $ids = [self::LIFT, self::PRESS, self::TAPS, 'palm-up-turn'];
+        $lines = $this->metOn('palm-up-turn', [9, 7, 5]);
+        foreach ([3, 1] as $ago) {
+            foreach ($ids as $i => $id) {
+                $lines[] = $this->line($id, $ago, ['tone' => $i < 2 ? ToneAfter::Tighter : ToneAfter::Same]);
+            }
+        }
+        $found = $this->of($lines, array_map(static fn (string $id): array => [$id, Hands::Right], $ids));
+
+        self::assertContains(
+            'review.tighter',
+            self::rules($found),
+        );
+        self::assertFalse($this->has(ProposalKind::Advance, $found));
+    }
+
+    public function testBackAfterATimeAwayNothingGrowsForThreeDays(): void
+    {
+        $back = $this->metOn(self::LIFT, [20, 19, 18, 17, 3, 1]);
+        self::assertFalse($this->grows($back, self::LIFT));
+        $again = $this->metOn(self::LIFT, [20, 19, 18, 5, 4, 3, 1]);
+        self::assertTrue($this->grows($again, self::LIFT));
+    }
+
+    public function testOnceAWeekIsNoTimeAway(): void
+    {
+        $weekly = $this->metOn(self::LIFT, [14, 8, 1]);
+        $found = (new Proposer(Cases::catalogue()))->propose(
+            [$this->prescribed(self::LIFT, Hands::Right)],
+            new SittingLog($weekly),
+            [Condition::Stroke],
+            1,
+            today: new \DateTimeImmutable(self::TODAY),
+        );
+
+        self::assertSame(
+            [ProposalKind::Advance],
+            array_map(static fn (Proposal $p): ProposalKind => $p->kind, $found),
+        );
+    }
+
+    public function testFarUnderTheTargetTwiceGoesOneStepDown(): void
+    {
+        $short = ['repetitions' => 4];
+        $found = $this->of(
+            [$this->line(self::LIFT, 3, $short), $this->line(self::LIFT, 1, $short)],
+            [
+                [self::LIFT, Hands::Right],
+            ],
+        );
+
+        self::assertSame(['ease.target'], self::rules($found));
+    }
+
+    public function testNotMoreThanSixStepsAtOnceAndFourOfAPart(): void
+    {
+        $ids = [];
+        $lines = [];
+        foreach (Cases::catalogue()->rungs() as $rung) {
+            $rules = array_filter($rung->dosing->progress, static fn ($p): bool => $p->kind->isAutomatic());
+            if ([] !== $rules && \count($ids) < 40) {
+                $ids[] = $rung->id;
+                array_push($lines, ...$this->metOn($rung->id, [6, 4, 2, 1]));
+            }
+        }
+        $steps = array_filter(
+            $this->of($lines, array_map(static fn (string $id): array => [$id, Hands::Right], $ids)),
+            static fn (Proposal $p): bool => $p->kind->isMore(),
+        );
+
+        self::assertGreaterThan(2, \count($steps));
+        self::assertLessThanOrEqual(6, \count($steps));
+    }
+
+    public function testDoneSeldomAsksForASmallerPlan(): void
+    {
+        $found = $this->of($this->metOn(self::LIFT, [14, 9, 2]), [
+            [self::LIFT, Hands::Right],
+        ]);
+
+        self::assertContains(
+            'review.seldom',
+            self::rules($found),
+        );
+    }
+
+    public function testALineDatedAheadIsNoEvidenceAndItsPainCounts(): void
+    {
+        $ahead = [...$this->metOn(self::LIFT, [5, 3]), $this->line(self::LIFT, -3)];
+        self::assertTrue($this->grows([...$ahead, $this->line(self::LIFT, 1)], self::LIFT));
+        $hurt = [...$this->metOn(self::LIFT, [5, 3, 1]), $this->line(self::LIFT, -3, ['painAfter' => 8])];
+        self::assertFalse($this->grows($hurt, self::LIFT));
+    }
+
+    public function testTheSameLineTwiceIsOneLine(): void
+    {
+        $lines = $this->metOn(self::LIFT, [3, 1]);
+
+        self::assertFalse($this->grows([...$lines, $lines[1], $lines[1]], self::LIFT));
+    }
+
+    public function testHowOftenItWasDoneSaysNothingOfHowHardItIs(): void
+    {
+        $start = Cases::catalogue()->rung(self::LIFT)->dosing->start;
+        $lines = array_map(
+            fn (int $ago): LogLine => $this->line(self::LIFT, $ago, [], $start->withSets(1 + $ago % 3)),
+            [6, 4, 2, 1],
+        );
+
+        self::assertTrue($this->grows($lines, self::LIFT));
+    }
+
+    /** @return iterable<string, array{Change}> */
+    public static function symptoms(): iterable
+    {
+        yield 'pain' => [[
+            'painBefore' => 1,
+            'painAfter' => 5,
+        ]];
+        yield 'severe pain' => [['painAfter' => 8]];
+        yield 'later' => [['hurtLater' => true]];
+        yield 'tingling' => [['newTingling' => true]];
+        yield 'tighter' => [['tone' => ToneAfter::Tighter]];
+    }
+
+    /** @param Change $symptom */
+    #[DataProvider('symptoms')]
+    public function testASymptomAddedAnywhereNeverLeadsToMore(array $symptom): void
+    {
+        for ($seed = 0; $seed < 40; ++$seed) {
+            $random = new Randomizer(new Mt19937($seed));
+            $ids = [self::LIFT, self::PRESS, self::TAPS, 'palm-up-turn', 'close-and-open'];
+            $lines = [];
+            foreach ($ids as $id) {
+                for ($ago = 13; $ago > 0; $ago -= $random->getInt(1, 3)) {
+                    $lines[] = $this->line($id, $ago);
+                }
+            }
+            $items = array_map(static fn (string $id): array => [$id, Hands::Right], $ids);
+            $worse = $this->line($ids[$random->getInt(0, 4)], $random->getInt(1, 13), $symptom);
+            $before = self::growing($this->of($lines, $items));
+            $after = self::growing($this->of([...$lines, $worse], $items));
+
+            self::assertSame([], array_diff($after, $before), "seed $seed");
+        }
+    }
+
+    /**
+     * @param list<Proposal> $proposals
+     *
+     * @return list<string>
+     */
+    private static function rules(array $proposals): array
+    {
+        return array_map(
+            static fn (Proposal $p): string => $p->ruleId,
+            $proposals,
+        );
+    }
+
+    /**
+     * @param list<Proposal> $proposals
+     *
+     * @return list<string> keys of the items that grow
+     */
+    private static function growing(array $proposals): array
+    {
+        return array_map(
+            static fn (Proposal $p): string => (string) $p->itemKey(),
+            array_values(array_filter($proposals, static fn (Proposal $p): bool => $p->kind->isMore())),
+        );
+    }
+
+    /**
+     * @param list<int> $ways
+     *
+     * @return list<int> without repeats one after another
+     */
+    private static function turns(array $ways): array
+    {
+        $turns = [];
+        foreach ($ways as $way) {
+            if ([] === $turns || $turns[\count($turns) - 1] !== $way) {
+                $turns[] = $way;
+            }
+        }
+
+        return $turns;
+    }
+
+    /** @param list<LogLine> $lines */
+    private function grows(array $lines, string $rungId, string ...$others): bool
+    {
+        $items = array_map(static fn (string $id): array => [$id, Hands::Right], [$rungId, ...$others]);
+        foreach ($this->of($lines, $items) as $proposal) {
+            if ($proposal->kind->isMore() && $proposal->rungId === $rungId) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param list<Proposal> $proposals */
+    private function has(ProposalKind $kind, array $proposals): bool
+    {
+        return [] !== array_filter($proposals, static fn (Proposal $p): bool => $p->kind === $kind);
+    }
+
+    /**
+     * @param array<LogLine>              $lines
+     * @param array<array{string, Hands}> $items
+     *
+     * @return list<Proposal>
+     */
+    private function of(array $lines, array $items): array
+    {
+        return (new Proposer(Cases::catalogue()))->propose(
+            array_values(array_map(fn (array $i): Prescribed => $this->prescribed(...$i), $items)),
+            new SittingLog(array_values($lines)),
+            [Condition::Stroke, Condition::Parkinsons, Condition::Tremor],
+            5,
+            today: new \DateTimeImmutable(self::TODAY),
+        );
+    }
+
+    private function prescribed(string $rungId, Hands $hands): Prescribed
+    {
+        $rung = Cases::catalogue()->rung($rungId);
+
+        return new Prescribed($rung, $hands, $rung->dosing->start);
+    }
+
+    /**
+     * @param list<int> $daysAgo
+     *
+     * @return list<LogLine>
+     */
+    private function metOn(string $rungId, array $daysAgo, Hands $hands = Hands::Right): array
+    {
+        return array_map(
+            fn (int $ago): LogLine => $this->line($rungId, $ago, ['hands' => $hands]),
+            $daysAgo,
+        );
+    }
+
+    /** @param Change $change */
+    private function line(string $rungId, int $ago, array $change = [], ?Dose $dose = null): LogLine
+    {
+        return $this->lineOn(
+            $rungId,
+            (new \DateTimeImmutable(self::TODAY))->modify(\sprintf('%+d days', -$ago)),
+            $change,
+            $dose,
+        );
+    }
+
+    /** @param Change $change */
+    private function lineOn(string $rungId, \DateTimeImmutable $on, array $change, ?Dose $dose): LogLine
+    {
+        ++self::$made;
+
+        return new LogLine(
+            'line-'.self::$made,
+            'sitting-'.$on->format('md'),
+            $rungId,
+            $change['hands'] ?? Hands::Right,
+            dose: $dose ?? Cases::catalogue()->rung($rungId)->dosing->start,
+            day: $on,
+            outcome: Outcome::Done,
+            repetitions: $change['repetitions'] ?? null,
+            painBefore: \array_key_exists('painBefore', $change) ? $change['painBefore'] : 1,
+            painAfter: \array_key_exists('painAfter', $change) ? $change['painAfter'] : 1,
+            tone: $change['tone'] ?? null,
+            compensations: $change['compensations'] ?? [],
+            newTingling: $change['newTingling'] ?? false,
+            hurtLater: $change['hurtLater'] ?? false,
+        );
+    }
+}
