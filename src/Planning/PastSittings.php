@@ -12,6 +12,9 @@ interface PastSittings
     /** The day of the last strength work when it was today or yesterday, else null. */
     public function lastStrength(Client $client, \DateTimeImmutable $today): ?\DateTimeImmutable;
 
+    /** On how many days before today something was done, counted up to ten. */
+    public function practiceDays(Client $client): int;
+
     /** @return array<string, int> by item key: on how many of the last seven days it was done */
     public function recentDays(Client $client, \DateTimeImmutable $today): array;
 }

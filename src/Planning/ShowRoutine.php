@@ -29,6 +29,7 @@ final class ShowRoutine extends AbstractController
 {
     public function __construct(
         private readonly Plan $plan,
+        private readonly GivenToday $given,
         private readonly PlanRepository $plans,
         private readonly Briefs $briefs,
         private readonly RoutineChange $change,
@@ -126,7 +127,7 @@ final class ShowRoutine extends AbstractController
     {
         return $this->render(
             'Planning/print.html.twig',
-            $this->values($client, RoutineKind::fromForm($request->query)),
+            $this->onPaper($client, RoutineKind::fromForm($request->query)),
         );
     }
 
@@ -139,7 +140,7 @@ final class ShowRoutine extends AbstractController
         $html = $this
             ->renderView(
                 'Planning/handout.html.twig',
-                $this->values($client, RoutineKind::fromForm($request->query)) + [
+                $this->onPaper($client, RoutineKind::fromForm($request->query)) + [
                     'week' => $week,
                     'materials' => array_map(
                         static fn (string $key): string => $handbook->material($key)->label ?? $key,
@@ -191,6 +192,17 @@ final class ShowRoutine extends AbstractController
             'stopRules' => $screening->stopRules,
             'pulling' => $screening->pullingIsFine,
         ];
+    }
+
+    /**
+     * What is printed is what is given today.
+     *
+     * @return array<string, mixed>
+     */
+    private function onPaper(Client $client, RoutineKind $kind): array
+    {
+        return ['view' => $this->view($client, $kind, $this->given->items($client, $kind))]
+            + $this->values($client, $kind);
     }
 
     /** @param list<Item> $items */

@@ -9,13 +9,14 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\Proposer;
+use HandGarden\Planning\OpenEases;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 
 /** Proposals that wait for a therapist: what the log asks for, less what was answered already. */
-final readonly class OpenProposals
+final readonly class OpenProposals implements OpenEases
 {
     public function __construct(
         private Plan $plan,

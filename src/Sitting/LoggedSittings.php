@@ -9,12 +9,14 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Progress\Outcome;
 use HandGarden\Planning\PastSittings;
+use HandGarden\Web\Clock;
 
 final readonly class LoggedSittings implements PastSittings
 {
     public function __construct(
         private SittingRepository $sittings,
         private CatalogueStore $catalogue,
+        private Clock $clock,
     ) {
     }
 
@@ -34,6 +36,16 @@ final readonly class LoggedSittings implements PastSittings
         }
 
         return $recent;
+    }
+
+    public function practiceDays(Client $client): int
+    {
+        $today = $this->clock->today($client->zone)->format('Y-m-d');
+
+        return \count(array_filter(
+            $this->sittings->practiceDays($client),
+            static fn (\DateTimeImmutable $day): bool => $day->format('Y-m-d') < $today,
+        ));
     }
 
     public function recentDays(Client $client, \DateTimeImmutable $today): array

@@ -12,6 +12,7 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Sitting\EventKind;
+use HandGarden\Planning\GivenToday;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\RoutineKind;
@@ -32,6 +33,7 @@ final class StartSitting extends AbstractController
     public function __construct(
         private readonly SittingRepository $sittings,
         private readonly Plan $plan,
+        private readonly GivenToday $given,
         private readonly PlanRepository $plans,
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
@@ -52,7 +54,7 @@ final class StartSitting extends AbstractController
             ),
         );
         $kind = RoutineKind::fromForm($request->isMethod('POST') ? $request->request : $request->query);
-        $items = $this->plan->items($client, $kind);
+        $items = $this->given->items($client, $kind);
         $hindrance = $this->hindrance($client, [] !== $items);
         $problems = [];
         if ($request->isMethod('POST') && null === $hindrance) {

@@ -90,6 +90,11 @@ final readonly class Item
         return $this->with(['worth' => $points]);
     }
 
+    public function varied(?Phrase $variant): self
+    {
+        return $this->with(['variant' => $variant]);
+    }
+
     /** @param list<int> $points that each further step of its amount brings */
     public function growing(array $points): self
     {
