@@ -61,6 +61,9 @@ final readonly class CatalogueReader
                     $read,
                 )),
             ))->read(Node::root($data['impairments'], 'impairments.yaml')),
+            tasks: (new TaskReader(new ConditionParser($codes), $handbook))->read(
+                Node::root($data['tasks'], 'tasks.yaml'),
+            ),
         );
     }
 

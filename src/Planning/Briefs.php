@@ -20,6 +20,8 @@ use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\Priorities;
 use HandGarden\Core\Routine\Priority;
 use HandGarden\Core\Routine\SittingRules;
+use HandGarden\Core\Routine\TaskChoice;
+use HandGarden\Core\Routine\TaskToday;
 use HandGarden\Core\Routine\Weights;
 use HandGarden\Web\Clock;
 
@@ -71,6 +73,16 @@ final readonly class Briefs
             $this->placements($client, $kind),
             $facts->people->affected,
         );
+    }
+
+    /** The daily task that the sitting ends with, or what is missing for it; null: no goal has one that fits. */
+    public function task(Client $client, RoutineKind $kind): ?TaskToday
+    {
+        $facts = $this->facts($client, $kind);
+        $catalogue = $this->catalogue->get();
+        $known = new KnownFacts($facts, $catalogue->vocabulary, $this->clock->today($client->zone));
+
+        return (new TaskChoice($catalogue, $facts, $known))->of($this->goals($client));
     }
 
     public function limits(

@@ -16,6 +16,7 @@ use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Priority;
 use HandGarden\Core\Routine\Swaps;
+use HandGarden\Core\Routine\TaskToday;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -170,6 +171,7 @@ final class ShowRoutine extends AbstractController
      *     catalogue: Catalogue,
      *     goals: Goals,
      *     focus: list<array{LadderPlacement, Priority}>,
+     *     task: ?TaskToday,
      *     stopRules: mixed,
      *     pulling: mixed,
      * }
@@ -189,6 +191,7 @@ final class ShowRoutine extends AbstractController
             'catalogue' => $this->catalogue->get(),
             'goals' => $this->briefs->goals($client),
             'focus' => $this->briefs->focus($client, $kind),
+            'task' => $this->briefs->task($client, $kind),
             'stopRules' => $screening->stopRules,
             'pulling' => $screening->pullingIsFine,
         ];

@@ -380,23 +380,34 @@ final class PlanTest extends OdalysTestCase
         $this->signIn($this->staff($own, Role::Lead));
         $this->post('/clinic/weights', ['goal' => '-3']);
         $this->assertStatus(422);
-        $this->post('/clinic/weights', ['frame' => '90', 'minutes' => '50']);
+        $this->post('/clinic/weights', ['realTask' => '0', 'minutes' => '50']);
         $this->browser->followRedirect();
-        self::assertSelectorExists('input[name="frame"][value="90"]');
+        self::assertSelectorExists('input[name="realTask"][value="0"]');
         $this->entities->clear();
         $clinic = $this->entities->find(Clinic::class, $this->odalys->clinicId);
-        self::assertSame(['frame' => 90], $clinic?->routineWeights);
+        self::assertSame(['realTask' => 0], $clinic?->routineWeights);
         self::assertSame(50, $clinic->sittingMinutes);
         $this->suggest();
-        self::assertGreaterThan(
-            2,
-            \count(
-                array_filter(
-                    $this->items(),
-                    static fn (Item $i): bool => $i->isWarmUp() || $i->isCoolDown(),
-                ),
-            ),
-            'warm-up and closing are worth much now',
+        self::assertSame([], $this->tasks(), 'a task is worth nothing now');
+    }
+
+    public function testASuggestionEndsInTheRealThing(): void
+    {
+        $this->suggest();
+        $items = $this->items();
+        $at = array_key_first($this->tasks());
+
+        self::assertSame(\count($items) - 2, $at, 'just before the end');
+        $page = $this->browser->request('GET', $this->path('routine'))->text();
+        self::assertStringContainsString('The real thing at the end', $page);
+    }
+
+    /** @return array<int, Item> by place */
+    private function tasks(): array
+    {
+        return array_filter(
+            $this->items(),
+            static fn (Item $i): bool => 'variant.task' === $i->variant?->code,
         );
     }
 

@@ -16,6 +16,7 @@ final class Catalogue
      * @param list<GoalTask>                $goals
      * @param Handbook|(\Closure(): Handbook) $handbook most pages never open it
      * @param list<Impairment>              $impairments
+     * @param array<string, DailyTask>      $tasks       by key of the goal
      */
     public function __construct(
         private readonly Ladders $ladders,
@@ -24,6 +25,7 @@ final class Catalogue
         public readonly array $goals,
         private Handbook|\Closure $handbook,
         public readonly array $impairments = [],
+        private readonly array $tasks = [],
     ) {
     }
 
@@ -50,6 +52,7 @@ final class Catalogue
             $this->goals,
             handbook: $handbook,
             impairments: $this->impairments,
+            tasks: $this->tasks,
         );
     }
 
@@ -95,6 +98,12 @@ final class Catalogue
     public function ladderOf(string $rungId): Ladder
     {
         return ($this->found($rungId) ?? throw UnknownRung::named($rungId))[0];
+    }
+
+    /** A goal as a task with its parts. */
+    public function task(string $key): ?DailyTask
+    {
+        return $this->tasks[$key] ?? null;
     }
 
     public function goal(string $key): ?GoalTask

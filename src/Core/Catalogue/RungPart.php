@@ -18,4 +18,6 @@ enum RungPart: string
     case IsWoken = 'is woken';
     /** Begins or ends a sitting where nothing else may, and a short one. */
     case StandsIn = 'stands in';
+    /** The frame in which a daily task is done. */
+    case CarriesTask = 'carries a task';
 }

@@ -9,12 +9,14 @@ use HandGarden\Core\Approach\Approaches;
 use HandGarden\Core\Approach\Question;
 use HandGarden\Core\Approach\School;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\DailyTask;
 use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\LadderPart;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Catalogue\RungPart;
 use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Catalogue\Strand;
+use HandGarden\Core\Catalogue\TaskPart;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Words\Joint;
@@ -83,8 +85,11 @@ final class Candidates
                 continue;
             }
             foreach ($placed->offered() as $rung) {
-                if (\in_array($rung->sitting->role, [SittingRole::LeadIn, SittingRole::Pause], true)) {
-                    continue; // they come with another item
+                if (
+                    $rung->plays(RungPart::CarriesTask)
+                    || \in_array($rung->sitting->role, [SittingRole::LeadIn, SittingRole::Pause], true)
+                ) {
+                    continue; // they come with another item, or with a task
                 }
                 $item = $this->single($rung, $placed);
                 $group = null === $item ? null : OptionGroup::from($item);
@@ -97,12 +102,66 @@ final class Candidates
         }
         $groups = array_values(
             array_filter(
-                [...$this->frame($first), ...$middle, ...$this->frame($last)],
+                [...$this->frame($first), ...$middle, $this->task(), ...$this->frame($last)],
                 static fn (?OptionGroup $g): bool => null !== $g,
             ),
         );
 
         return (new Pins($this->catalogue, $this->allowed->stillPinned()))->bind($groups);
+    }
+
+    /** The most wanted task at the part that may be given, just before the end; what is missing for it is said. */
+    private function task(): ?OptionGroup
+    {
+        $today = (new TaskChoice($this->catalogue, $this->brief->facts, $this->known))->of(
+            $this->brief->goals,
+        );
+        if (null === $today) {
+            return null;
+        }
+        if (null === $today->part) {
+            $this->allowed->refuse($today->task->label, new Phrase('left_out.task', [
+                'missing' => Joint::Comma->joining(
+                    array_map($this->catalogue->vocabulary->label(...), $today->missing),
+                ),
+            ]));
+
+            return null;
+        }
+        foreach ($this->brief->placements->ladders as $placed) {
+            foreach ($placed->side === $today->side ? $placed->offered() : [] as $rung) {
+                if ($rung->plays(RungPart::CarriesTask)) {
+                    return $this->taskAt($rung, $placed, $today->task, $today->part);
+                }
+            }
+        }
+
+        return null;
+    }
+
+    private function taskAt(
+        Rung $rung,
+        LadderPlacement $placed,
+        DailyTask $task,
+        TaskPart $part,
+    ): ?OptionGroup {
+        $worth = $this->brief->weights->realTask;
+        $item = $this->allowed->item(
+            $rung,
+            $placed,
+            new Phrase('reason.leads_to_task', ['goal' => $task->label]),
+            $worth,
+        );
+
+        return null === $item ? null : OptionGroup::from(
+            $this->growing($item, $placed, intdiv($worth, 3))->varied(
+                new Phrase('variant.task', [
+                    'task' => $task->label,
+                    'words' => $part->words,
+                    'watch' => $part->watchFor,
+                ]),
+            ),
+        );
     }
 
     /**

@@ -7,7 +7,7 @@ namespace HandGarden\Core\Routine;
 /** What the parts of the objective are worth; every one is a clinic setting, in points. */
 final readonly class Weights
 {
-    public const MOST = 200;
+    public const MOST = 500;
 
     public function __construct(
         /** An item of any ladder that the client stands on. */
@@ -17,11 +17,13 @@ final readonly class Weights
         /** More for every point (1 to 5) by which it meets what limits the hand. */
         public int $impairment = 30,
         /** The first set of each of the few ladders that matter most. */
-        public int $focus = 100,
+        public int $focus = 250,
         /** The first item of each area that leads to the goals; of any area when there is no goal. */
         public int $area = 15,
         /** A daily task that serves a goal. */
         public int $dailyTask = 20,
+        /** The real task at the end of a sitting. */
+        public int $realTask = 450,
         /** The hand that is worse off. */
         public int $worseHand = 5,
         /** An item that lengthens or mobilizes. */
@@ -51,6 +53,7 @@ final readonly class Weights
             'focus' => $this->focus,
             'area' => $this->area,
             'dailyTask' => $this->dailyTask,
+            'realTask' => $this->realTask,
             'worseHand' => $this->worseHand,
             'preparation' => $this->preparation,
             'frame' => $this->frame,
@@ -62,7 +65,7 @@ final readonly class Weights
         ];
     }
 
-    /** @param array<string, mixed> $values others keep their default; numbers outside 0 to 200 are brought inside */
+    /** @param array<string, mixed> $values others keep their default; numbers outside 0 to 500 are brought inside */
     public static function fromArray(array $values): self
     {
         $known = array_intersect_key(array_filter($values, is_numeric(...)), (new self())->toArray());

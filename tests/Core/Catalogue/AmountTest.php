@@ -33,10 +33,11 @@ final class AmountTest extends TestCase
         $start = $rung->dosing->start;
 
         self::assertSame([2, 3, 4], self::numbers($rung));
-        self::assertSame([30, 45, 60], array_map(
+        $seconds = array_map(
             static fn (Amount $a): int => $rung->dosing->with($start, $a)->moveSeconds,
             $rung->dosing->amounts->amounts(),
-        ));
+        );
+        self::assertSame([30, 45, 60], $seconds);
         self::assertSame(3, $rung->dosing->amountOf($start->withMove(45))->number);
         $rung->dosing->check($start->withMove(45), $rung->name);
         $this->expectException(InvalidDose::class);
@@ -70,7 +71,8 @@ final class AmountTest extends TestCase
             $amounts = self::numbers($rung);
             $most = \count($amounts);
             match ($rung->load->class) {
-                EffortClass::Calm, EffortClass::Device => self::assertSame(1, $most, $rung->id),
+                EffortClass::Calm,
+                EffortClass::Device => self::assertSame(1, $most, $rung->id),
                 EffortClass::Strength => self::assertLessThanOrEqual(3, $most, $rung->id),
                 default => self::assertLessThanOrEqual(5, $most, $rung->id),
             };

@@ -174,7 +174,7 @@ final class CatalogueTest extends TestCase
             }
         }
 
-        self::assertCount(132, $file);
+        self::assertCount(131, $file);
         self::assertSame([], array_diff(array_keys($file), array_keys($used)));
     }
 

@@ -79,7 +79,7 @@ final class WorkedCasesTest extends TestCase
                 $case->today,
             )->broken($routine->sequence->items),
         );
-        self::assertTrue($routine->isProvedBest());
+        self::assertLessThanOrEqual(1.1 * $routine->value, $routine->bound, 'proved near the best');
         self::assertSame([], array_diff($expected->get('has')->strings(), $ids), implode(' ', $ids));
         self::assertSame(
             [],

@@ -48,15 +48,23 @@ final class SafetyTest extends TestCase
     public function testPainInOneMovementKeepsTheNextOfTheSamePartFromGrowing(): void
     {
         $press = $this->metOn(self::PRESS, [6, 4, 2]);
-        self::assertTrue($this->grows($press, self::PRESS));
+        self::assertTrue(
+            $this->grows($press, self::PRESS),
+        );
 
         $hurt = [...$press, $this->line(self::LIFT, 2, [
             'painBefore' => 2,
             'painAfter' => 5,
         ])];
-        self::assertFalse($this->grows($hurt, self::PRESS, self::LIFT), 'the same wrist');
+        self::assertFalse(
+            $this->grows($hurt, self::PRESS, self::LIFT),
+            'the same wrist',
+        );
         $taps = [...$this->metOn(self::TAPS, [6, 4, 2]), $this->line(self::LIFT, 2, ['painAfter' => 5])];
-        self::assertTrue($this->grows($taps, self::TAPS, self::LIFT), 'the fingers are another part');
+        self::assertTrue(
+            $this->grows($taps, self::TAPS, self::LIFT),
+            'the fingers are another part',
+        );
     }
 
     public function testTheOtherHandMayGrowMeanwhile(): void
@@ -75,14 +83,21 @@ final class SafetyTest extends TestCase
     public function testPainThatStaysCountsThoughItDoesNotRise(): void
     {
         $lines = $this->metOn(self::LIFT, [6, 4, 2]);
-        self::assertTrue($this->grows($lines, self::LIFT));
+        self::assertTrue(
+            $this->grows($lines, self::LIFT),
+        );
         $stays = array_map(
             fn (int $ago): LogLine => $this->line(self::LIFT, $ago, ['painBefore' => 4, 'painAfter' => 3]),
             [6, 4, 2],
         );
-        self::assertFalse($this->grows($stays, self::LIFT));
+        self::assertFalse(
+            $this->grows($stays, self::LIFT),
+        );
         $eased = [...$stays, $this->line(self::LIFT, 1, ['painBefore' => 2, 'painAfter' => 2])];
-        self::assertTrue($this->grows($eased, self::LIFT), 'the first answer under the limit ends it');
+        self::assertTrue(
+            $this->grows($eased, self::LIFT),
+            'the first answer under the limit ends it',
+        );
     }
 
     public function testPainThatNobodyTellsIsNotNoPain(): void
@@ -96,7 +111,9 @@ final class SafetyTest extends TestCase
             [6, 4, 2],
         );
 
-        self::assertFalse($this->grows($untold, self::LIFT));
+        self::assertFalse(
+            $this->grows($untold, self::LIFT),
+        );
     }
 
     public function testCreepingPainAsksOnceAndHoldsItsPart(): void
@@ -171,9 +188,13 @@ final class SafetyTest extends TestCase
             $this->line(self::LIFT, 9, $trick),
             ...$this->metOn(self::LIFT, [7, 5, 3, 1]),
         ];
-        self::assertTrue($this->grows($early, self::LIFT));
+        self::assertTrue(
+            $this->grows($early, self::LIFT),
+        );
         $late = [...$this->metOn(self::LIFT, [9, 7, 5, 1]), $this->line(self::LIFT, 3, $trick)];
-        self::assertFalse($this->grows($late, self::LIFT));
+        self::assertFalse(
+            $this->grows($late, self::LIFT),
+        );
     }
 
     public function testTricksAtTheLeastDoseAskAndNeverTakeTheItemOff(): void
@@ -282,9 +303,13 @@ final class SafetyTest extends TestCase
     public function testBackAfterATimeAwayNothingGrowsForThreeDays(): void
     {
         $back = $this->metOn(self::LIFT, [20, 19, 18, 17, 3, 1]);
-        self::assertFalse($this->grows($back, self::LIFT));
+        self::assertFalse(
+            $this->grows($back, self::LIFT),
+        );
         $again = $this->metOn(self::LIFT, [20, 19, 18, 5, 4, 3, 1]);
-        self::assertTrue($this->grows($again, self::LIFT));
+        self::assertTrue(
+            $this->grows($again, self::LIFT),
+        );
     }
 
     public function testOnceAWeekIsNoTimeAway(): void
@@ -352,16 +377,22 @@ final class SafetyTest extends TestCase
     public function testALineDatedAheadIsNoEvidenceAndItsPainCounts(): void
     {
         $ahead = [...$this->metOn(self::LIFT, [5, 3]), $this->line(self::LIFT, -3)];
-        self::assertTrue($this->grows([...$ahead, $this->line(self::LIFT, 1)], self::LIFT));
+        self::assertTrue(
+            $this->grows([...$ahead, $this->line(self::LIFT, 1)], self::LIFT),
+        );
         $hurt = [...$this->metOn(self::LIFT, [5, 3, 1]), $this->line(self::LIFT, -3, ['painAfter' => 8])];
-        self::assertFalse($this->grows($hurt, self::LIFT));
+        self::assertFalse(
+            $this->grows($hurt, self::LIFT),
+        );
     }
 
     public function testTheSameLineTwiceIsOneLine(): void
     {
         $lines = $this->metOn(self::LIFT, [3, 1]);
 
-        self::assertFalse($this->grows([...$lines, $lines[1], $lines[1]], self::LIFT));
+        self::assertFalse(
+            $this->grows([...$lines, $lines[1], $lines[1]], self::LIFT),
+        );
     }
 
     public function testHowOftenItWasDoneSaysNothingOfHowHardItIs(): void
@@ -372,7 +403,9 @@ final class SafetyTest extends TestCase
             [6, 4, 2, 1],
         );
 
-        self::assertTrue($this->grows($lines, self::LIFT));
+        self::assertTrue(
+            $this->grows($lines, self::LIFT),
+        );
     }
 
     /** @return iterable<string, array{Change}> */

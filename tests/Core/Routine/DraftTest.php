@@ -154,7 +154,7 @@ final class DraftTest extends TestCase
             $this->build($brief->withLimits($brief->limits->withMinutes(6))->withEdits(new Edits($long)));
             self::fail('It cannot fit.');
         } catch (NothingFits $e) {
-            self::assertStringContainsString('Goal-task carry-over', Said::of($e->why()));
+            self::assertStringContainsString('Your daily task', Said::of($e->why()));
         }
     }
 
