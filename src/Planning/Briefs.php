@@ -14,10 +14,10 @@ use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\Candidates;
 use HandGarden\Core\Routine\Edits;
 use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Limits;
-use HandGarden\Core\Routine\Priorities;
 use HandGarden\Core\Routine\Priority;
 use HandGarden\Core\Routine\SittingRules;
 use HandGarden\Core\Routine\TaskChoice;
@@ -65,14 +65,7 @@ final readonly class Briefs
      */
     public function focus(Client $client, RoutineKind $kind): array
     {
-        $facts = $this->facts($client, $kind);
-        $catalogue = $this->catalogue->get();
-        $known = new KnownFacts($facts, $catalogue->vocabulary, $this->clock->today($client->zone));
-
-        return (new Priorities($catalogue, $this->goals($client), $known))->focus(
-            $this->placements($client, $kind),
-            $facts->people->affected,
-        );
+        return (new Candidates($this->catalogue->get(), $this->for($client, $kind)))->focus();
     }
 
     /** The daily task that the sitting ends with, or what is missing for it; null: no goal has one that fits. */

@@ -236,6 +236,10 @@ final readonly class Builder
         $items = array_merge(
             ...array_map(static fn (OptionGroup $g): array => $g->options[0]->items, $groups),
         );
+        $works = array_filter($items, static fn (Item $i): bool => !$i->isFrame() && !$i->isPause);
+        if ([] === $works) {
+            return [new Phrase('nothing_fits.no_work')];
+        }
         $reasons = [];
         foreach (
             [

@@ -40,6 +40,9 @@ final class Candidates
 
     private readonly Priorities $priorities;
 
+    /** @var list<array{LadderPlacement, Priority}> */
+    private readonly array $mostImportant;
+
     /** @var array<string, true> the few ladders that matter most, by key and side */
     private readonly array $focus;
 
@@ -51,14 +54,6 @@ final class Candidates
         $this->approaches = new Approaches($brief->facts, $this->known);
         $this->objective = new Objective($catalogue, $brief->goals, $brief->weights);
         $this->priorities = new Priorities($catalogue, $brief->goals, $this->known);
-        $focus = [];
-        foreach ($this->priorities->focus(
-            $brief->placements,
-            $brief->facts->people->affected,
-        ) as [$placed]) {
-            $focus[self::keyOf($placed)] = true;
-        }
-        $this->focus = $focus;
         $this->allowed = new Allowed(
             $catalogue,
             $brief,
@@ -66,6 +61,24 @@ final class Candidates
             $this->approaches,
             objective: $this->objective,
         );
+        $this->mostImportant = $this->priorities->focus(
+            $brief->placements,
+            $brief->facts->people->affected,
+            fn (LadderPlacement $placed): bool => [] !== array_filter(
+                $placed->offered(),
+                fn (Rung $rung): bool => null !== $this->allowed->item($rung, $placed, null, 0),
+            ),
+        );
+        $this->focus = array_fill_keys(
+            array_map(static fn (array $f): string => self::keyOf($f[0]), $this->mostImportant),
+            true,
+        );
+    }
+
+    /** @return list<array{LadderPlacement, Priority}> the few ladders that matter most, of which something may come in */
+    public function focus(): array
+    {
+        return $this->mostImportant;
     }
 
     /** @return list<OptionGroup> in the order of a sitting */
@@ -145,7 +158,7 @@ final class Candidates
         DailyTask $task,
         TaskPart $part,
     ): ?OptionGroup {
-        $worth = $this->brief->weights->realTask;
+        $worth = 3 * $this->brief->weights->realTask; // hardly anything may stand in its place
         $item = $this->allowed->item(
             $rung,
             $placed,
@@ -154,7 +167,7 @@ final class Candidates
         );
 
         return null === $item ? null : OptionGroup::from(
-            $this->growing($item, $placed, intdiv($worth, 3))->varied(
+            $this->growing($item, $placed, $this->brief->weights->realTask)->varied(
                 new Phrase('variant.task', [
                     'task' => $task->label,
                     'words' => $part->words,

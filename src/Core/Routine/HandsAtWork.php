@@ -7,6 +7,8 @@ namespace HandGarden\Core\Routine;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\LadderPart;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Catalogue\RungPart;
 use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
@@ -25,6 +27,7 @@ final readonly class HandsAtWork
      *     of which neither is known
      * @param array<string, true>  $gripping             ids of the rungs of gripping ladders
      * @param array<string, true>  $lettingGo            ids of the rungs of opening ladders
+     * @param array<string, true>  $barred               by part of a rung and side: all rungs that play it are kept out
      */
     public function __construct(
         private array $fingerToneBySide,
@@ -32,6 +35,7 @@ final readonly class HandsAtWork
         private array $tight = [],
         private array $gripping = [],
         private array $lettingGo = [],
+        private array $barred = [],
     ) {
     }
 
@@ -52,12 +56,18 @@ final readonly class HandsAtWork
             }
         }
         $openingFits = false;
+        $may = [];
         $rungs = [Strand::Grip->value => [], Strand::Open->value => []];
         foreach ($catalogue->ladders() as $ladder) {
             $openingFits = $openingFits || (
                 $ladder->plays(LadderPart::TightHandOpening)
                 && [] !== $ladder->fittingRungs($facts->people->conditions)
             );
+            foreach ($ladder->fittingRungs($facts->people->conditions) as $rung) {
+                foreach ([] === $rung->sitting->parts ? [] : $facts->people->affected as $side) {
+                    $may = self::whatMay($rung, $side, $known, $may);
+                }
+            }
             foreach (isset($rungs[$ladder->strand->value]) ? $ladder->rungs : [] as $rung) {
                 $rungs[$ladder->strand->value][$rung->id] = true;
             }
@@ -69,7 +79,38 @@ final readonly class HandsAtWork
             $tight,
             $rungs[Strand::Grip->value],
             lettingGo: $rungs[Strand::Open->value],
+            barred: array_fill_keys(
+                array_keys(array_filter($may, static fn (bool $is): bool => !$is)),
+                true,
+            ),
         );
+    }
+
+    /**
+     * @param array<string, bool> $may by part of a rung and side: whether one of the rungs that play it may be done
+     *
+     * @return array<string, bool>
+     */
+    private static function whatMay(Rung $rung, Side $side, KnownFacts $known, array $may): array
+    {
+        $isBarred = false;
+        foreach ([...$rung->fit->cautions, ...$rung->fit->bars] as $caution) {
+            $while = $caution->blocksWhile;
+            $isBarred = $isBarred
+                || (null !== $while && $known->judged((string) $while, $while, $side)->isTrue());
+        }
+        foreach ($rung->sitting->parts as $part) {
+            $key = $part->value.'|'.$side->value;
+            $may[$key] = ($may[$key] ?? false) || !$isBarred;
+        }
+
+        return $may;
+    }
+
+    /** Whatever plays this part for a hand is kept out by what is known of the hand. */
+    public function isBarred(RungPart $part, Side $side): bool
+    {
+        return isset($this->barred[$part->value.'|'.$side->value]);
     }
 
     public function mayHaveFingerTone(Side $side): bool

@@ -53,11 +53,12 @@ final class Priorities
     /**
      * The few ladders that matter most: worse side first, then the order of the goals, then the order of a sitting.
      *
-     * @param list<Side> $affected the worse one first
+     * @param list<Side>                              $affected the worse one first
+     * @param (\Closure(LadderPlacement): bool)|null $mayCome  whether something of it may be given; null: not asked
      *
      * @return list<array{LadderPlacement, Priority}>
      */
-    public function focus(Placements $placements, array $affected): array
+    public function focus(Placements $placements, array $affected, ?\Closure $mayCome = null): array
     {
         $ranked = [];
         foreach ($placements->ladders as $order => $placed) {
@@ -69,10 +70,14 @@ final class Priorities
         }
         usort($ranked, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return array_map(
-            static fn (array $r): array => [$r[1], $r[2]],
-            \array_slice($ranked, 0, self::MOST_FOCUS),
-        );
+        $focus = [];
+        foreach ($ranked as [, $placed, $priority]) {
+            if (\count($focus) < self::MOST_FOCUS && (null === $mayCome || $mayCome($placed))) {
+                $focus[] = [$placed, $priority];
+            }
+        }
+
+        return $focus;
     }
 
     /** Neither done with nor kept out, and there is something to do. */

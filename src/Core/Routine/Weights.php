@@ -7,7 +7,7 @@ namespace HandGarden\Core\Routine;
 /** What the parts of the objective are worth; every one is a clinic setting, in points. */
 final readonly class Weights
 {
-    public const MOST = 500;
+    public const MOST = 250;
 
     public function __construct(
         /** An item of any ladder that the client stands on. */
@@ -23,7 +23,7 @@ final readonly class Weights
         /** A daily task that serves a goal. */
         public int $dailyTask = 20,
         /** The real task at the end of a sitting. */
-        public int $realTask = 450,
+        public int $realTask = 250,
         /** The hand that is worse off. */
         public int $worseHand = 5,
         /** An item that lengthens or mobilizes. */
@@ -65,7 +65,7 @@ final readonly class Weights
         ];
     }
 
-    /** @param array<string, mixed> $values others keep their default; numbers outside 0 to 500 are brought inside */
+    /** @param array<string, mixed> $values others keep their default; numbers outside 0 to 250 are brought inside */
     public static function fromArray(array $values): self
     {
         $known = array_intersect_key(array_filter($values, is_numeric(...)), (new self())->toArray());

@@ -374,6 +374,25 @@ final class SafetyTest extends TestCase
         );
     }
 
+    public function testThreeItemsFarUnderWhatTheyWereAskOnceAndHoldEverything(): void
+    {
+        $ids = [self::LIFT, self::PRESS, 'palm-up-turn'];
+        $lines = $this->metOn(self::TAPS, [9, 7, 5, 2, 1]);
+        foreach ($ids as $id) {
+            array_push($lines, ...$this->metOn($id, [9, 8, 7, 5]));
+            foreach ([2, 1] as $ago) {
+                $lines[] = $this->line($id, $ago, ['repetitions' => 5]);
+            }
+        }
+        $found = $this->of($lines, array_map(
+            static fn (string $id): array => [$id, Hands::Right],
+            [self::TAPS, ...$ids],
+        ));
+
+        self::assertContains('review.fallen', self::rules($found));
+        self::assertFalse($this->has(ProposalKind::Advance, $found));
+    }
+
     public function testALineDatedAheadIsNoEvidenceAndItsPainCounts(): void
     {
         $ahead = [...$this->metOn(self::LIFT, [5, 3]), $this->line(self::LIFT, -3)];

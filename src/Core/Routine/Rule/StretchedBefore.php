@@ -42,14 +42,18 @@ final readonly class StretchedBefore implements SittingRule
             SittingNeed::Length => self::lengthens(self::WRIST, 'wrist_and_fingers', $side),
             SittingNeed::FingerLength => self::lengthens(self::FINGERS, 'fingers', $side),
             SittingNeed::WebsOpened => self::plays(RungPart::OpensWebs, 'webs', $side),
-            SittingNeed::WristEasedBack => self::plays(RungPart::EasesWristBack, 'wrist', $side),
+            // a wrist that must not be eased stays forward, as it is: the fingers open more easily so
+            SittingNeed::WristEasedBack => $this->hands->isBarred(RungPart::EasesWristBack, $side)
+                ? null
+                : self::plays(RungPart::EasesWristBack, 'wrist', $side),
             SittingNeed::StretchWhenTight => match (true) {
                 !$this->hands->mayHaveFingerTone($side) => null,
-                $this->hands->tightHandOpeningFits => self::plays(
-                    RungPart::OpensTightHand,
-                    'tight_hand',
-                    $side,
-                ),
+                $this->hands->tightHandOpeningFits
+                    && !$this->hands->isBarred(RungPart::OpensTightHand, $side) => self::plays(
+                        RungPart::OpensTightHand,
+                        'tight_hand',
+                        $side,
+                    ),
                 default => self::lengthens(self::FINGERS, 'tight_hand', $side),
             },
         };
