@@ -64,12 +64,23 @@ final class Rubric
         $this->work[] = self::workShare($items);
         $this->focus($items, $brief);
         $this->counts['task'] += $this->endsInTask($routine, $brief) ? 1 : 0;
-        $frame = array_sum(array_map(
-            static fn (Item $i): int => $i->isFrame() ? $i->seconds() : 0,
+        $this->counts['frame'] += self::isFrameShort($items, $brief) ? 1 : 0;
+    }
+
+    /** @param list<Item> $items */
+    private static function isFrameShort(array $items, Brief $brief): bool
+    {
+        $frame = array_filter(
             $items,
-        ));
-        $frames = \count(array_filter($items, static fn (Item $i): bool => $i->isFrame()));
-        $this->counts['frame'] += $frame <= $brief->limits->frameSeconds() || $frames <= 2 ? 1 : 0;
+            static fn (Item $i): bool => $i->isFrame(),
+        );
+        $seconds = array_map(
+            static fn (Item $i): int => $i->seconds(),
+            $frame,
+        );
+
+        return \count($frame) <= 2
+            || array_sum($seconds) <= $brief->limits->frameSeconds();
     }
 
     /** @return list<string> */
@@ -83,15 +94,41 @@ final class Rubric
                 $this->used,
                 0.1,
             ),
-            'where no other limit binds  median '.self::at($this->usedUnbound, 0.5)
-                .', tenth '.self::at($this->usedUnbound, 0.1).', of '.\count($this->usedUnbound),
+            \sprintf(
+                '%-27s median %s, tenth %s, of %d',
+                'where no other limit binds',
+                self::at($this->usedUnbound, 0.5),
+                self::at($this->usedUnbound, 0.1),
+                \count($this->usedUnbound),
+            ),
             'active or lengthening       median '.self::at($this->work, 0.5).', tenth '.self::at(
                 $this->work,
                 0.1,
             ),
-            'focus ladders covered       '.$percent($this->counts['focus'], $this->counts['of focus']),
-            'task, or its missing skill  '.$percent($this->counts['task'], $all),
-            'frame within its rule       '.$percent($this->counts['frame'], $all),
+            \sprintf(
+                '%-27s %s',
+                'focus ladders covered',
+                $percent(
+                    $this->counts['focus'],
+                    $this->counts['of focus'],
+                ),
+            ),
+            \sprintf(
+                '%-27s %s',
+                'task, or its missing skill',
+                $percent(
+                    $this->counts['task'],
+                    $all,
+                ),
+            ),
+            \sprintf(
+                '%-27s %s',
+                'frame within its rule',
+                $percent(
+                    $this->counts['frame'],
+                    $all,
+                ),
+            ),
         ];
         arsort($this->binds);
         foreach ($this->binds as $what => $count) {

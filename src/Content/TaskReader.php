@@ -102,7 +102,10 @@ final readonly class TaskReader
             1 === \count($conditions) ? $conditions[0] : new AllOf($conditions),
             watchFor: $node->get('watch')->string(),
             stop: $node->optional('stop')?->string(),
-            flags: array_map(static fn (Node $flag): string => $flag->string(), $named),
+            flags: array_map(
+                static fn (Node $flag): string => $flag->string(),
+                $named,
+            ),
             isEarned: $node->optional('earned')?->bool() ?? false,
             with: $node->optional('with')?->enums(TaskWith::class) ?? [],
         );

@@ -75,7 +75,7 @@ final class Candidates
         );
     }
 
-    /** @return list<array{LadderPlacement, Priority}> the few ladders that matter most, of which something may come in */
+    /** @return list<array{LadderPlacement, Priority}> the few that matter most, of which something may come in */
     public function focus(): array
     {
         return $this->mostImportant;

@@ -129,8 +129,14 @@ final class WalkTest extends TestCase
             ['palm-flattening-band' => 30, 'glove-stick-rest' => 60, 'night-hand-splint' => 60],
             array_filter(
                 array_combine(
-                    array_map(static fn (Rung $r): string => $r->id, $worn),
-                    array_map(static fn (Rung $r): int => $r->walk->laterSeconds, $worn),
+                    array_map(
+                        static fn (Rung $r): string => $r->id,
+                        $worn,
+                    ),
+                    array_map(
+                        static fn (Rung $r): int => $r->walk->laterSeconds,
+                        $worn,
+                    ),
                 ),
                 static fn (int $seconds): bool => $seconds > 0,
             ),

@@ -87,7 +87,10 @@ final class BarsTest extends TestCase
     public function testLostFeelingKeepsTheLightRolling(): void
     {
         $light = Cases::catalogue()->rung('textured-ball-hand-roll');
-        $keys = array_map(static fn ($bar): string => $bar->key, $light->fit->bars);
+        $keys = array_map(
+            static fn ($bar): string => $bar->key,
+            $light->fit->bars,
+        );
 
         self::assertTrue($light->demands->touches(Contact::RollLight));
         self::assertNotContains('pulled-or-rolled-firmly', $keys);

@@ -77,7 +77,12 @@ final class SafetyTest extends TestCase
             ]),
         ];
 
-        self::assertTrue($this->has(ProposalKind::Advance, $this->of($lines, [[self::PRESS, Hands::Left]])));
+        self::assertTrue(
+            $this->has(
+                ProposalKind::Advance,
+                $this->of($lines, [[self::PRESS, Hands::Left]]),
+            ),
+        );
     }
 
     public function testPainThatStaysCountsThoughItDoesNotRise(): void
@@ -149,7 +154,12 @@ final class SafetyTest extends TestCase
             [self::LIFT, Hands::Right],
         ]);
 
-        self::assertTrue($this->has(ProposalKind::Ease, $found));
+        self::assertTrue(
+            $this->has(
+                ProposalKind::Ease,
+                $found,
+            ),
+        );
         self::assertSame([$lines[0]->id], $found[0]->evidence);
         self::assertEquals(
             $found,
@@ -178,7 +188,12 @@ final class SafetyTest extends TestCase
             today: new \DateTimeImmutable(self::TODAY),
         );
 
-        self::assertFalse($this->has(ProposalKind::Ease, $found));
+        self::assertFalse(
+            $this->has(
+                ProposalKind::Ease,
+                $found,
+            ),
+        );
     }
 
     public function testTricksOnOneOfTheLastTwoDaysForbidMore(): void
@@ -291,13 +306,24 @@ final class SafetyTest extends TestCase
                 $lines[] = $this->line($id, $ago, ['tone' => $i < 2 ? ToneAfter::Tighter : ToneAfter::Same]);
             }
         }
-        $found = $this->of($lines, array_map(static fn (string $id): array => [$id, Hands::Right], $ids));
+        $found = $this->of(
+            $lines,
+            array_map(
+                static fn (string $id): array => [$id, Hands::Right],
+                $ids,
+            ),
+        );
 
         self::assertContains(
             'review.tighter',
             self::rules($found),
         );
-        self::assertFalse($this->has(ProposalKind::Advance, $found));
+        self::assertFalse(
+            $this->has(
+                ProposalKind::Advance,
+                $found,
+            ),
+        );
     }
 
     public function testBackAfterATimeAwayNothingGrowsForThreeDays(): void
@@ -325,7 +351,10 @@ final class SafetyTest extends TestCase
 
         self::assertSame(
             [ProposalKind::Advance],
-            array_map(static fn (Proposal $p): ProposalKind => $p->kind, $found),
+            array_map(
+                static fn (Proposal $p): ProposalKind => $p->kind,
+                $found,
+            ),
         );
     }
 
@@ -354,7 +383,13 @@ final class SafetyTest extends TestCase
             }
         }
         $steps = array_filter(
-            $this->of($lines, array_map(static fn (string $id): array => [$id, Hands::Right], $ids)),
+            $this->of(
+                $lines,
+                array_map(
+                    static fn (string $id): array => [$id, Hands::Right],
+                    $ids,
+                ),
+            ),
             static fn (Proposal $p): bool => $p->kind->isMore(),
         );
 
@@ -390,7 +425,12 @@ final class SafetyTest extends TestCase
         ));
 
         self::assertContains('review.fallen', self::rules($found));
-        self::assertFalse($this->has(ProposalKind::Advance, $found));
+        self::assertFalse(
+            $this->has(
+                ProposalKind::Advance,
+                $found,
+            ),
+        );
     }
 
     public function testALineDatedAheadIsNoEvidenceAndItsPainCounts(): void
@@ -453,7 +493,10 @@ final class SafetyTest extends TestCase
                     $lines[] = $this->line($id, $ago);
                 }
             }
-            $items = array_map(static fn (string $id): array => [$id, Hands::Right], $ids);
+            $items = array_map(
+                static fn (string $id): array => [$id, Hands::Right],
+                $ids,
+            );
             $worse = $this->line($ids[$random->getInt(0, 4)], $random->getInt(1, 13), $symptom);
             $before = self::growing($this->of($lines, $items));
             $after = self::growing($this->of([...$lines, $worse], $items));
@@ -533,7 +576,12 @@ final class SafetyTest extends TestCase
     private function of(array $lines, array $items): array
     {
         return (new Proposer(Cases::catalogue()))->propose(
-            array_values(array_map(fn (array $i): Prescribed => $this->prescribed(...$i), $items)),
+            array_values(
+                array_map(
+                    fn (array $i): Prescribed => $this->prescribed(...$i),
+                    $items,
+                ),
+            ),
             new SittingLog(array_values($lines)),
             [Condition::Stroke, Condition::Parkinsons, Condition::Tremor],
             5,
