@@ -65,7 +65,15 @@ final readonly class Briefs
      */
     public function focus(Client $client, RoutineKind $kind): array
     {
-        return (new Candidates($this->catalogue->get(), $this->for($client, $kind)))->focus();
+        $brief = new Brief(
+            $this->placements($client, $kind),
+            $this->facts($client, $kind),
+            $this->goals($client),
+            $this->limits($client, $kind),
+            today: $this->clock->today($client->zone),
+        );
+
+        return (new Candidates($this->catalogue->get(), $brief))->focus();
     }
 
     /** The daily task that the sitting ends with, or what is missing for it; null: no goal has one that fits. */

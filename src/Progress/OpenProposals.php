@@ -6,9 +6,11 @@ namespace HandGarden\Progress;
 
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Progress\Asked;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\Proposer;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\OpenEases;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
@@ -31,17 +33,38 @@ final readonly class OpenProposals implements OpenEases
     /** @return list<Proposal> most pressing first */
     public function for(Client $client): array
     {
+        return $this->unanswered($client, $this->asked($client)->proposals);
+    }
+
+    /** @return list<array{Prescribed, Phrase}> what would grow but waits, with why */
+    public function waiting(Client $client): array
+    {
+        return $this->asked($client)->waiting;
+    }
+
+    private function asked(Client $client): Asked
+    {
         $items = [];
         foreach ($this->plans->routines($client) as $routine) {
             array_push($items, ...$this->plan->itemsOf($client, $routine));
         }
-        $proposals = (new Proposer($this->catalogue->get()))->propose(
+
+        return (new Proposer($this->catalogue->get()))->asked(
             Prescribed::in($items),
             $this->sittings->log($client),
             $client->conditions(),
             $client->daysPerWeek,
             today: $this->clock->today($client->zone),
         );
+    }
+
+    /**
+     * @param list<Proposal> $proposals
+     *
+     * @return list<Proposal>
+     */
+    private function unanswered(Client $client, array $proposals): array
+    {
         $answered = $this->decisions->keys($client);
 
         return array_values(

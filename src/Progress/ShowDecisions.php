@@ -57,10 +57,22 @@ final class ShowDecisions extends AbstractController
             'client' => $client,
             'banner' => $this->cautions->for($client),
             'proposals' => $proposals,
+            'waiting' => $this->waiting($client),
             'decisions' => \array_slice($this->decisions->for($client), 0, 20),
             'suspensions' => $this->plans->suspensions($client),
             'names' => $this->clinics->namesOfStaff(),
             'clinic' => $this->clinics->own(),
         ]);
+    }
+
+    /** @return array<string, list<string>> names of what would grow but waits, by why */
+    private function waiting(Client $client): array
+    {
+        $waiting = [];
+        foreach ($this->open->waiting($client) as [$item, $why]) {
+            $waiting[$this->words->say($why)][] = $item->rung->name;
+        }
+
+        return $waiting;
     }
 }

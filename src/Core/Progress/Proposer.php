@@ -7,6 +7,7 @@ namespace HandGarden\Core\Progress;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Progress\Rule\ItemHistory;
+use HandGarden\Core\Words\Phrase;
 
 /** Reads the whole log and proposes what to change, most pressing first. */
 final readonly class Proposer
@@ -30,6 +31,22 @@ final readonly class Proposer
         int $daysPerWeek,
         \DateTimeImmutable $today,
     ): array {
+        return $this->asked($items, $log, $conditions, $daysPerWeek, today: $today)->proposals;
+    }
+
+    /**
+     * The same, with what would grow but waits.
+     *
+     * @param list<Prescribed> $items      of the current routine
+     * @param list<Condition>  $conditions of the client
+     */
+    public function asked(
+        array $items,
+        SittingLog $log,
+        array $conditions,
+        int $daysPerWeek,
+        \DateTimeImmutable $today,
+    ): Asked {
         $log = $log->upTo($today);
         $whole = (new RoutineRules($this->settings, $daysPerWeek))->propose($items, $log, $today);
         $holds = new Holds($this->catalogue, $this->settings, $log, $daysPerWeek, today: $today);
@@ -43,7 +60,7 @@ final readonly class Proposer
         $proposals = [...$whole, ...$reviews->proposals];
         $mayGrow = [] === $whole && !$reviews->holdAll;
         $rules = new ItemRules();
-        $steps = [];
+        $steps = $waiting = [];
         foreach ($items as $item) {
             $history = $this->history($item, $log, $conditions, $daysPerWeek, today: $today);
             $proposal = null === $history ? null : $rules->propose($history);
@@ -52,11 +69,22 @@ final readonly class Proposer
             }
             if (!$proposal->kind->isMore()) {
                 $proposals[] = $proposal;
-            } elseif ($mayGrow && null === $holds->on($item)) {
+                continue;
+            }
+            $held = $holds->on($item);
+            if ($mayGrow && null === $held) {
                 $steps[] = [$item, $proposal];
+            } else {
+                $waiting[] = [$item, $held->why ?? new Phrase('held.whole')];
             }
         }
-        $proposals = [...$this->onePlateauALadder($proposals), ...$this->notTooMuch($steps)];
+        $taken = $this->notTooMuch($steps);
+        foreach ($steps as [$item, $proposal]) {
+            if (!\in_array($proposal, $taken, true)) {
+                $waiting[] = [$item, new Phrase('held.enough')];
+            }
+        }
+        $proposals = [...$this->onePlateauALadder($proposals), ...$taken];
         usort(
             $proposals,
             static fn (Proposal $a, Proposal $b): int => [
@@ -65,7 +93,7 @@ final readonly class Proposer
             ] <=> [$b->kind->precedence(), $b->key()],
         );
 
-        return $proposals;
+        return new Asked($proposals, $waiting);
     }
 
     /**

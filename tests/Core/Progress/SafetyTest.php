@@ -67,6 +67,28 @@ final class SafetyTest extends TestCase
         );
     }
 
+    public function testWhatWaitsSaysWhy(): void
+    {
+        $lines = [
+            ...$this->metOn(self::PRESS, [6, 4, 2]),
+            $this->line(self::LIFT, 2, ['painAfter' => 5]),
+        ];
+        $asked = (new Proposer(Cases::catalogue()))->asked(
+            [
+                $this->prescribed(self::PRESS, Hands::Right),
+                $this->prescribed(self::LIFT, Hands::Right),
+            ],
+            new SittingLog($lines),
+            [Condition::Stroke],
+            5,
+            today: new \DateTimeImmutable(self::TODAY),
+        );
+
+        self::assertCount(1, $asked->waiting);
+        self::assertSame(self::PRESS, $asked->waiting[0][0]->rung->id);
+        self::assertSame('held.symptom', $asked->waiting[0][1]->code);
+    }
+
     public function testTheOtherHandMayGrowMeanwhile(): void
     {
         $lines = [
