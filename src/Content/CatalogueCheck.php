@@ -8,6 +8,7 @@ use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\Performer;
+use HandGarden\Core\Catalogue\Reachable;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Condition\Condition;
 use HandGarden\Core\Data\InvalidData;
@@ -83,6 +84,14 @@ final readonly class CatalogueCheck
                 $path.'.performers',
                 'what only trained therapists do stands in a protocol, and nothing else does',
             );
+        }
+        foreach ($rung->dosing->progress as $i => $spec) {
+            if (!Reachable::is($spec, $rung->dosing->range)) {
+                throw InvalidData::at(
+                    $path.'.progress['.$i.']',
+                    'no dose inside the range meets it, so that it never grows',
+                );
+            }
         }
         $this->pictures->check($rung->picture, $path.'.picture');
     }

@@ -6,8 +6,10 @@ namespace HandGarden\Tests\Core\Catalogue;
 
 use HandGarden\Core\Catalogue\Amount;
 use HandGarden\Core\Catalogue\AmountUnit;
+use HandGarden\Core\Catalogue\DoseRange;
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Catalogue\InvalidDose;
+use HandGarden\Core\Catalogue\Reachable;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\TestCase;
@@ -63,6 +65,21 @@ final class AmountTest extends TestCase
             self::assertGreaterThan(1, $rung->dosing->start->passes, $id);
             self::assertFalse($rung->dosing->start->withPasses(1)->isAsHardAs($rung->dosing->start));
         }
+    }
+
+    public function testARuleThatNoDoseOfTheRangeMeetsIsFound(): void
+    {
+        $dosing = Cases::catalogue()->rung('helped-lift-hold')->dosing;
+        $hold = $dosing->progress[0];
+
+        self::assertTrue(Reachable::is($hold, $dosing->range));
+        self::assertFalse(Reachable::is($hold, new DoseRange($dosing->range->repetitions, [1, 4])));
+        $load = Cases::catalogue()->rung('weighted-wrist-lift')->dosing;
+        $heavy = $load->progress[0];
+        self::assertTrue(Reachable::is($heavy, $load->range));
+        self::assertFalse(
+            Reachable::is($heavy, new DoseRange([1, 2], [0, 0], $load->range->loadKilograms)),
+        );
     }
 
     public function testStrengthAndRestHaveSmallAmountsEverywhere(): void
