@@ -91,14 +91,14 @@ test('the same path with the keyboard alone', async ({ page }) => {
   // decisions
   await Promise.all([page.waitForURL('**/sittings/new'), page.goBack()]);
   await go(page, 'd', '**/decisions');
-  const accept = page
-    .locator('li[data-rung="helped-lift-hold"]')
-    .getByRole('button', { name: 'Accept', exact: true });
+  const stepDown = page.locator('li[data-rung="wrist-forward-release"]');
+  const accept = stepDown.getByRole('button', { name: 'Accept', exact: true });
   await tabTo(page, accept);
   await page.keyboard.press('Enter');
   await expect(page.getByText('Accepted.')).toBeVisible();
+  await expect(stepDown.getByRole('button', { name: 'Accept', exact: true })).toHaveCount(0);
   await go(page, 'r', '**/routine');
   await expect(
-    page.locator('#items > li').filter({ hasText: 'Helped lift and hold' }),
-  ).toContainText('hold 7 s');
+    page.locator('#items > li').filter({ hasText: 'Wrist-forward release' }),
+  ).toContainText('3 ×');
 });
