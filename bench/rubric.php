@@ -6,8 +6,6 @@ declare(strict_types=1);
 // signs them would ask. Whether a limit binds is judged here by trying to add, not by the search.
 
 use HandGarden\Bench\Rubric;
-use HandGarden\Core\Placement\Placer;
-use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Candidates;
 use HandGarden\Core\Routine\Goals;
@@ -27,13 +25,7 @@ for ($seed = 0; $rubric->routines() < $clients; ++$seed) {
     $client = new RandomClient($seed, true);
     $facts = $client->facts([], [], 0 === $seed % 2);
     $goals = Goals::one($catalogue->goals[$seed % count($catalogue->goals)]);
-    $brief = new Brief(
-        (new Placer($catalogue))->place($facts, $client->today),
-        $facts,
-        $goals,
-        new Limits(MINUTES[$seed % count(MINUTES)]),
-        today: $client->today,
-    );
+    $brief = $client->brief($facts, $goals, new Limits(MINUTES[$seed % count(MINUTES)]));
     try {
         $routine = $builder->build($brief);
     } catch (NothingFits) {

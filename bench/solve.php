@@ -5,8 +5,6 @@ declare(strict_types=1);
 // php -d opcache.enable_cli=1 bench/solve.php: routines for 500 random clients of whom nearly everything is known.
 
 use HandGarden\Bench\Stopwatch;
-use HandGarden\Core\Placement\Placer;
-use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Candidates;
 use HandGarden\Core\Routine\Goals;
@@ -32,13 +30,7 @@ for ($seed = 0; count($times) < CLIENTS; ++$seed) {
         1 => Goals::from([[$tasks[$seed % 6], 3], [$tasks[($seed + 2) % 6], 1 + $seed % 3]]),
         default => Goals::one($tasks[$seed % 6]),
     };
-    $brief = new Brief(
-        (new Placer($catalogue))->place($facts, $client->today),
-        $facts,
-        $goals,
-        new Limits(MINUTES[$seed % count(MINUTES)]),
-        today: $client->today,
-    );
+    $brief = $client->brief($facts, $goals, new Limits(MINUTES[$seed % count(MINUTES)]));
     $start = Stopwatch::processorMs();
     try {
         $routine = $builder->build($brief);

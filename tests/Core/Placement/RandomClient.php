@@ -13,7 +13,11 @@ use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Placement\Measured;
 use HandGarden\Core\Placement\People;
+use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Placement\Setting;
+use HandGarden\Core\Routine\Brief;
+use HandGarden\Core\Routine\Goals;
+use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Screening;
 use HandGarden\Tests\Core\Cases;
@@ -224,6 +228,17 @@ final class RandomClient
                 new Screening(Cases::catalogue()->screening, $screening),
             ),
             new Decided($met),
+        );
+    }
+
+    public function brief(ClientFacts $facts, Goals $goals, Limits $limits): Brief
+    {
+        return new Brief(
+            (new Placer(Cases::catalogue()))->place($facts, $this->today),
+            $facts,
+            $goals,
+            $limits,
+            today: $this->today,
         );
     }
 }

@@ -212,15 +212,12 @@ final class BuilderTest extends TestCase
             $client = new RandomClient($seed, true);
             $facts = $client->facts([], [], 0 === $seed % 2);
             $limits = new Limits(6 + $seed % 24);
-            $placements = (new Placer(Cases::catalogue()))->place($facts, $client->today);
             $builder = new Builder(Cases::catalogue());
             $goals = Cases::catalogue()->goals;
-            $brief = new Brief(
-                $placements,
+            $brief = $client->brief(
                 $facts,
                 Goals::from([[$goals[$seed % 6], 3], [$goals[($seed + 2) % 6], 1 + $seed % 3]]),
                 $limits,
-                today: $client->today,
             );
             try {
                 $routine = $builder->build($brief);
@@ -245,7 +242,7 @@ final class BuilderTest extends TestCase
                 "seed $seed: more minutes are never worth less",
             );
             $offered = [];
-            foreach ($placements->ladders as $placed) {
+            foreach ($brief->placements->ladders as $placed) {
                 foreach ($placed->offered() as $rung) {
                     $offered[$rung->id] = true;
                     self::assertNotContains(

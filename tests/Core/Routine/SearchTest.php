@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace HandGarden\Tests\Core\Routine;
 
 use HandGarden\Core\Anatomy\Hands;
-use HandGarden\Core\Placement\Placer;
-use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Candidates;
 use HandGarden\Core\Routine\Goals;
@@ -69,13 +67,7 @@ final class SearchTest extends TestCase
             $random->getInt(0, 2) > 0 ? null : (float) $random->getInt(8, 30),
             $random->getInt(3, 9),
         );
-        $brief = new Brief(
-            (new Placer(Cases::catalogue()))->place($facts, $client->today),
-            $facts,
-            $goals,
-            $limits,
-            today: $client->today,
-        );
+        $brief = $client->brief($facts, $goals, $limits);
         $groups = $this->thinned(
             (new Candidates(Cases::catalogue(), $brief))->groups(),
             $random,
@@ -117,13 +109,7 @@ final class SearchTest extends TestCase
             $random->getInt(0, 2) > 0 ? null : (float) $random->getInt(12, 50),
             $random->getInt(2, 6),
         );
-        $brief = new Brief(
-            (new Placer(Cases::catalogue()))->place($facts, $client->today),
-            $facts,
-            $goals,
-            $limits,
-            today: $client->today,
-        );
+        $brief = $client->brief($facts, $goals, $limits);
         $groups = $this->thinned(
             (new Candidates(Cases::catalogue(), $brief))->groups(),
             $random,
@@ -150,13 +136,7 @@ final class SearchTest extends TestCase
             $client = new RandomClient($seed, true);
             $facts = $client->facts([], [], true);
             $limits = new Limits(20 + $seed);
-            $brief = new Brief(
-                (new Placer(Cases::catalogue()))->place($facts, $client->today),
-                $facts,
-                Goals::one(Cases::catalogue()->goals[$seed % 6]),
-                $limits,
-                today: $client->today,
-            );
+            $brief = $client->brief($facts, Goals::one(Cases::catalogue()->goals[$seed % 6]), $limits);
             $groups = (new Candidates(Cases::catalogue(), $brief))->groups();
             $rules = (new Builder(Cases::catalogue()))->rulesFor($facts, $limits, $client->today);
             $objective = new Objective(Cases::catalogue(), $brief->goals, $brief->weights);
