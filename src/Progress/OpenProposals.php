@@ -10,7 +10,6 @@ use HandGarden\Core\Progress\Asked;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\Proposer;
-use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\OpenEases;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
@@ -33,29 +32,26 @@ final readonly class OpenProposals implements OpenEases
     /** @return list<Proposal> most pressing first */
     public function for(Client $client): array
     {
-        return $this->unanswered($client, $this->asked($client)->proposals);
+        return $this->asked($client)->proposals;
     }
 
-    /** @return list<array{Prescribed, Phrase}> what would grow but waits, with why */
-    public function waiting(Client $client): array
-    {
-        return $this->asked($client)->waiting;
-    }
-
-    private function asked(Client $client): Asked
+    /** The same, with what would grow but waits. */
+    public function asked(Client $client): Asked
     {
         $items = [];
         foreach ($this->plans->routines($client) as $routine) {
             array_push($items, ...$this->plan->itemsOf($client, $routine));
         }
 
-        return (new Proposer($this->catalogue->get()))->asked(
+        $asked = (new Proposer($this->catalogue->get()))->asked(
             Prescribed::in($items),
             $this->sittings->log($client),
             $client->conditions(),
             $client->daysPerWeek,
             today: $this->clock->today($client->zone),
         );
+
+        return new Asked($this->unanswered($client, $asked->proposals), $asked->waiting);
     }
 
     /**

@@ -8,6 +8,7 @@ use HandGarden\Account\ClinicRepository;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Progress\Asked;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
@@ -38,6 +39,7 @@ final class ShowDecisions extends AbstractController
 
     public function __invoke(Client $client): Response
     {
+        $asked = $this->open->asked($client);
         $lines = [];
         foreach ($this->sittings->log($client)->lines as $line) {
             $lines[$line->id] = $line;
@@ -50,14 +52,14 @@ final class ShowDecisions extends AbstractController
                 $this->plan->worseSide($client),
                 words: $this->words,
             ),
-            $this->open->for($client),
+            $asked->proposals,
         );
 
         return $this->render('Progress/decisions.html.twig', [
             'client' => $client,
             'banner' => $this->cautions->for($client),
             'proposals' => $proposals,
-            'waiting' => $this->waiting($client),
+            'waiting' => $this->waiting($asked),
             'decisions' => \array_slice($this->decisions->for($client), 0, 20),
             'suspensions' => $this->plans->suspensions($client),
             'names' => $this->clinics->namesOfStaff(),
@@ -66,10 +68,10 @@ final class ShowDecisions extends AbstractController
     }
 
     /** @return array<string, list<string>> names of what would grow but waits, by why */
-    private function waiting(Client $client): array
+    private function waiting(Asked $asked): array
     {
         $waiting = [];
-        foreach ($this->open->waiting($client) as [$item, $why]) {
+        foreach ($asked->waiting as [$item, $why]) {
             $waiting[$this->words->say($why)][] = $item->rung->name;
         }
 
