@@ -32,7 +32,7 @@ final readonly class Vocabulary
         'always',
     ];
     /** Worked out from several measures together. */
-    private const COMPUTED = ['soft_hand', 'opens_with_help', 'grip_weak', 'taps_slow', 'injected_2_12w'];
+    public const COMPUTED = ['soft_hand', 'opens_with_help', 'grip_weak', 'taps_slow', 'injected_2_12w'];
     private const OF_A_HAND = ['tryout', 'met', 'stands', 'chosen'];
 
     private const SECONDS_OF_A_TRYOUT = 45;

@@ -10,8 +10,6 @@ use HandGarden\Core\Measure\Reading;
 /** What follows from several measures together; null where it cannot be told yet. */
 final readonly class ComputedFacts
 {
-    public const CODES = ['soft_hand', 'opens_with_help', 'grip_weak', 'taps_slow', 'injected_2_12w'];
-
     private const SOFT_PASSIVE_FROM = 90.0;
     private const SOFT_ACTIVE_BELOW = 30.0;
     private const HELP_FROM = 60.0;

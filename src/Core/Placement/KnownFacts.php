@@ -144,7 +144,7 @@ final class KnownFacts implements FactSource
             ),
             'supervised' === $code => $this->facts->setting->supervised,
             'always' === $code => true,
-            \in_array($code, ComputedFacts::CODES, true) => (
+            \in_array($code, Vocabulary::COMPUTED, true) => (
                 new ComputedFacts($this->facts, $this, $this->today)
             )->value($code, $side),
             'at_home' === $code => $this->facts->setting->atHome,
