@@ -7,6 +7,7 @@ namespace HandGarden\Core\Progress;
 use HandGarden\Core\Anatomy\ArmPart;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Measure\Statistics;
 use HandGarden\Core\Words\Phrase;
 
 /**
@@ -29,7 +30,7 @@ final class Holds
         private readonly ProgressSettings $settings,
         SittingLog $log,
         int $daysPerWeek,
-        \DateTimeImmutable $today,
+        private readonly \DateTimeImmutable $today,
     ) {
         $this->lines = SittingLog::since($log->lines, $settings->logFrom($today));
         foreach ($this->lines as $line) {
@@ -44,7 +45,7 @@ final class Holds
         foreach (Side::cases() as $side) {
             foreach (ArmPart::cases() as $part) {
                 $lines = $this->linesOf($part, $side);
-                $why = [] === $lines ? null : $this->why($lines, $today);
+                $why = [] === $lines ? null : $this->why($lines);
                 if (null !== $why) {
                     $this->held[] = new Held($part, $side, $why);
                 }
@@ -68,13 +69,13 @@ final class Holds
      *
      * @return list<array{ArmPart, Side, list<LogLine>}>
      */
-    public function creeping(\DateTimeImmutable $today): array
+    public function creeping(): array
     {
         $found = [];
         foreach (Side::cases() as $side) {
             foreach (ArmPart::cases() as $part) {
                 $lines = $this->linesOf($part, $side);
-                if ($this->creeps(PracticeDay::in($lines), $today)) {
+                if ($this->creeps(PracticeDay::in($lines))) {
                     $found[] = [$part, $side, $lines];
                 }
             }
@@ -84,7 +85,7 @@ final class Holds
     }
 
     /** @param non-empty-list<LogLine> $lines of items that work the part */
-    private function why(array $lines, \DateTimeImmutable $today): ?Phrase
+    private function why(array $lines): ?Phrase
     {
         $days = PracticeDay::in($lines);
         if ($this->isFresh($days)) {
@@ -103,7 +104,7 @@ final class Holds
             );
         }
 
-        return $this->creeps($days, $today) ? new Phrase('held.creeping') : null;
+        return $this->creeps($days) ? new Phrase('held.creeping') : null;
     }
 
     /**
@@ -130,39 +131,29 @@ final class Holds
      *
      * @param list<PracticeDay> $days
      */
-    private function creeps(array $days, \DateTimeImmutable $today): bool
+    private function creeps(array $days): bool
     {
         $many = $this->settings->creepDays;
         $pains = [];
         foreach ($days as $day) {
             if (null !== $day->pain()) {
-                $pains[] = $day->pain();
+                $pains[] = (float) $day->pain();
             }
         }
         $newest = [] === $days ? null : $days[array_key_last($days)]->day;
+        $last = \array_slice($pains, -$many);
+        $before = \array_slice($pains, -2 * $many, $many);
         if (
-            \count($pains) < 2 * $many
+            [] === $last
+            || [] === $before
+            || \count($pains) < 2 * $many
             || null === $newest
-            || $newest < $this->settings->windowFrom($today)
+            || $newest < $this->settings->windowFrom($this->today)
         ) {
             return false;
         }
 
-        return self::median(\array_slice($pains, -$many)) - self::median(
-            \array_slice($pains, -2 * $many, $many),
-        )
-            >= $this->settings->creepBy;
-    }
-
-    /** @param list<int> $values not empty */
-    private static function median(array $values): float
-    {
-        sort($values);
-        $middle = intdiv(\count($values), 2);
-
-        return 1 === \count($values) % 2
-            ? (float) $values[$middle]
-            : ($values[$middle - 1] + $values[$middle]) / 2.0;
+        return Statistics::median($last) - Statistics::median($before) >= $this->settings->creepBy;
     }
 
     /** @return list<LogLine> */

@@ -34,6 +34,16 @@ final readonly class PracticeDay
         ));
     }
 
+    /**
+     * @param list<self> $days
+     *
+     * @return list<LogLine>
+     */
+    public static function linesOf(array $days): array
+    {
+        return array_merge(...array_map(static fn (self $day): array => $day->lines, $days));
+    }
+
     /** The worst pain told of this day, before or after; null: none was told. */
     public function pain(): ?int
     {

@@ -34,7 +34,7 @@ final readonly class Reviews
         $found = [
             ...self::cards('review.tighter', 'proposal.because.tighter_all_over', $tighter),
             ...self::cards('review.fallen', 'proposal.because.fallen', $fallen),
-            ...$this->creeping($holds, $today),
+            ...$this->creeping($holds),
             ...$this->seldom($window, $daysPerWeek, $today),
         ];
 
@@ -112,10 +112,10 @@ final readonly class Reviews
     }
 
     /** @return list<Proposal> */
-    private function creeping(Holds $holds, \DateTimeImmutable $today): array
+    private function creeping(Holds $holds): array
     {
         $cards = [];
-        foreach ($holds->creeping($today) as [$part, $side, $lines]) {
+        foreach ($holds->creeping() as [$part, $side, $lines]) {
             $cards[implode(',', SittingLog::ids(\array_slice($lines, -1)))] ??= new Proposal(
                 ProposalKind::Review,
                 'review.creeping',

@@ -17,7 +17,11 @@ final readonly class EaseOnPain implements ItemRule
 
     public function propose(ItemHistory $history): ?Proposal
     {
-        $last = self::newest($history);
+        $symptoms = new Symptoms($history->settings);
+        // a better line later does not outlive it; what was harder than it is now has been made easier since
+        $last = $history->newest(
+            static fn (LogLine $l): bool => $symptoms->eases($l) && !$history->isHarder($l),
+        );
         if (null === $last) {
             return null;
         }
@@ -48,19 +52,6 @@ final readonly class EaseOnPain implements ItemRule
                 new Phrase('proposal.because.rung_below', ['why' => $why, 'rung' => $below->name]),
                 to: $below,
             );
-    }
-
-    /** A better line later does not outlive it; what was harder than it is now has been made easier since. */
-    private static function newest(ItemHistory $history): ?LogLine
-    {
-        $symptoms = new Symptoms($history->settings);
-        foreach (array_reverse($history->window) as $line) {
-            if ($symptoms->eases($line) && !$history->isHarder($line)) {
-                return $line;
-            }
-        }
-
-        return null;
     }
 
     public function holdsAtAnyDose(): bool

@@ -43,6 +43,18 @@ final readonly class ItemHistory
         return $this->window[array_key_last($this->window)];
     }
 
+    /** @param \Closure(LogLine): bool $is */
+    public function newest(\Closure $is): ?LogLine
+    {
+        foreach (array_reverse($this->window) as $line) {
+            if ($is($line)) {
+                return $line;
+            }
+        }
+
+        return null;
+    }
+
     public function steps(): DoseSteps
     {
         return new DoseSteps($this->item->rung);

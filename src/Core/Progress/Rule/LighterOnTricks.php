@@ -32,7 +32,7 @@ final readonly class LighterOnTricks implements ItemRule
         return $history->proposal(
             $stays ? ProposalKind::Review : ProposalKind::Lighter,
             $stays ? 'review.tricks' : 'ease.compensation',
-            array_merge(...array_map(static fn (PracticeDay $d): array => $d->lines, $tricks)),
+            PracticeDay::linesOf($tricks),
             new Phrase(
                 $stays ? 'proposal.because.tricks_stay' : 'proposal.because.tricks',
                 ['tricks' => \count($tricks), 'sittings' => \count($days)],

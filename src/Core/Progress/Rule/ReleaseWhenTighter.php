@@ -23,7 +23,7 @@ final readonly class ReleaseWhenTighter implements ItemRule
         if (\count($tighter) < $running) {
             return null;
         }
-        $lines = array_merge(...array_map(static fn (PracticeDay $d): array => $d->lines, $tighter));
+        $lines = PracticeDay::linesOf($tighter);
         $keepsLong = match ($history->item->rung->demands->purpose) {
             Purpose::Lengthening, Purpose::Positioning, Purpose::Opening, Purpose::LettingGo => true,
             Purpose::Attempt, Purpose::Grip, Purpose::Other => false,

@@ -15,18 +15,14 @@ final readonly class SuspendOnSymptom implements ItemRule
     public function propose(ItemHistory $history): ?Proposal
     {
         $symptoms = new Symptoms($history->settings);
-        foreach (array_reverse($history->window) as $line) { // a better line later does not outlive it
-            if ($symptoms->suspends($line)) {
-                return $history->proposal(
-                    ProposalKind::Suspend,
-                    'ease.suspend',
-                    [$line],
-                    new Phrase('proposal.because.rests', ['why' => ItemHistory::why($line)]),
-                );
-            }
-        }
+        $last = $history->newest($symptoms->suspends(...)); // a better line later does not outlive it
 
-        return null;
+        return null === $last ? null : $history->proposal(
+            ProposalKind::Suspend,
+            'ease.suspend',
+            [$last],
+            new Phrase('proposal.because.rests', ['why' => ItemHistory::why($last)]),
+        );
     }
 
     public function holdsAtAnyDose(): bool

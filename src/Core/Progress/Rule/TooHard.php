@@ -20,7 +20,7 @@ final readonly class TooHard implements ItemRule
             static fn (PracticeDay $d): bool => $d->reached() < $history->settings->missedBelow,
         );
         $lower = $history->lower();
-        $lines = array_merge(...array_map(static fn (PracticeDay $d): array => $d->lines, $days));
+        $lines = PracticeDay::linesOf($days);
         if (\count($missed) < $history->settings->missedDays || null === $lower) {
             return null;
         }
