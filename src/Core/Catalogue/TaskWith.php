@@ -16,4 +16,14 @@ enum TaskWith: string
     case Helper = 'helper';
     /** A therapist, or a helper signed off, stays beside. */
     case Beside = 'beside';
+
+    public function performer(): Performer
+    {
+        return match ($this) {
+            self::Alone => Performer::ClientAlone,
+            self::OtherHand => Performer::OwnOtherHand,
+            self::Prompt, self::Beside => Performer::HelperPrompts,
+            self::Helper => Performer::Helper,
+        };
+    }
 }

@@ -33,7 +33,7 @@ final readonly class Vocabulary
     ];
     /** Worked out from several measures together. */
     public const COMPUTED = ['soft_hand', 'opens_with_help', 'grip_weak', 'taps_slow', 'injected_2_12w'];
-    private const OF_A_HAND = ['tryout', 'met', 'stands', 'chosen'];
+    private const OF_A_HAND = ['tryout', 'met', 'stands', 'chosen', 'helper_signed'];
 
     private const SECONDS_OF_A_TRYOUT = 45;
     private const SECONDS_OF_AN_ANSWER = 5;

@@ -58,7 +58,7 @@ final class KnownFacts implements FactSource
     public function __construct(
         private readonly ClientFacts $facts,
         private readonly Vocabulary $vocabulary,
-        private readonly \DateTimeImmutable $today,
+        public readonly \DateTimeImmutable $today,
         private readonly ?Standing $standing = null,
         bool $neverAges = false,
     ) {
@@ -69,7 +69,7 @@ final class KnownFacts implements FactSource
             return;
         }
         $this->since = $today->modify('-'.self::DAYS.' days');
-        $injected = $facts->measured->injectedOn;
+        $injected = $facts->measured->injection?->on;
         $fresh = null !== $injected
             && $injected->modify('+'.self::INJECTION_WEEKS.' weeks') >= $today;
         $this->shortSince = $today->modify(
@@ -150,7 +150,7 @@ final class KnownFacts implements FactSource
             'at_home' === $code => $this->facts->setting->atHome,
             'helper_here' === $code => $this->facts->setting->helperHere,
             'helper_signed' === $code => null !== $argument
-                && \in_array($argument, $this->facts->setting->helperSigned, true),
+                && $this->facts->setting->isSigned($argument, $side),
             'met' === $code => null !== $argument && $this->facts->isMet($argument, $side),
             'stands' === $code => null === $argument || null === $this->standing
                 ? null

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Placement;
 
+use HandGarden\Core\Anatomy\Side;
+
 /** Where it is done, with whom and with what. */
 final readonly class Setting
 {
     /**
-     * @param list<string>      $helperSigned   rung ids
+     * @param list<string>      $helperSigned   `rung|side` that a helper was shown and signed off for
      * @param list<string>|null $materials      at hand; null: not asked, nothing is left out for it
      * @param bool              $releaseTrained whoever is signed in carries the mark "trained in hands-on release"
      */
@@ -20,6 +22,17 @@ final readonly class Setting
         public ?array $materials = null,
         public bool $releaseTrained = false,
     ) {
+    }
+
+    /** A therapist, an assistant or a helper who knows the stop signs. */
+    public function isBeside(): bool
+    {
+        return $this->helperHere || $this->supervised;
+    }
+
+    public function isSigned(string $rungId, Side $side): bool
+    {
+        return \in_array((new RungOnSide($rungId, $side))->text(), $this->helperSigned, true);
     }
 
     /** With a therapist beside them and the clinic's things at hand. */

@@ -14,6 +14,7 @@ use HandGarden\Core\Condition\Finding;
 use HandGarden\Core\Condition\Truth;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
+use HandGarden\Core\Placement\Performers;
 
 /** The most wanted task that fits, at its highest part whose conditions hold. */
 final readonly class TaskChoice
@@ -90,17 +91,13 @@ final readonly class TaskChoice
 
     private function isThere(DailyTask $task, TaskPart $part, Side $side): bool
     {
-        $setting = $this->facts->setting;
+        $who = new Performers($this->facts, $this->known);
         foreach ([] === $part->with ? [TaskWith::Alone, TaskWith::Prompt] : $part->with as $with) {
-            $is = match ($with) {
-                TaskWith::Alone => true,
-                TaskWith::OtherHand => \in_array($side->opposite(), $this->facts->people->unaffected, true),
-                TaskWith::Prompt => $setting->helperHere,
-                TaskWith::Helper => $setting->helperHere
-                    && \in_array(self::idOf($task, $part), $setting->helperSigned, true),
-                TaskWith::Beside => $setting->supervised,
-            };
-            if ($is) {
+            if (
+                TaskWith::Beside === $with
+                    ? $this->facts->setting->supervised
+                    : $who->isAble($with->performer(), self::idOf($task, $part), [], $side)
+            ) {
                 return true;
             }
         }
