@@ -77,6 +77,8 @@ final readonly class CatalogueReader
             $gates[$name] = new Caution(
                 $gate->get('phrase')->string(),
                 self::condition($parser, $gate->get('while')),
+                $name,
+                $gate->optional('by_note')?->bool() ?? false,
             );
         }
 

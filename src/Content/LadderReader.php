@@ -47,6 +47,7 @@ use HandGarden\Core\Catalogue\Works;
 use HandGarden\Core\Condition\AnyOf;
 use HandGarden\Core\Condition\Condition;
 use HandGarden\Core\Condition\ConditionParser;
+use HandGarden\Core\Condition\FactCode;
 use HandGarden\Core\Condition\SidePrefix;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
@@ -171,6 +172,7 @@ final readonly class LadderReader
             'parts',
             'dose',
             'range',
+            'hold_limit',
             'amount',
             'progress',
             'walk',
@@ -271,7 +273,7 @@ final readonly class LadderReader
     {
         return array_map(
             static fn (Caution $bar): Caution => null !== $bar->blocksWhile && $together
-                ? new Caution($bar->phrase, self::onAnyHand($bar->blocksWhile, true), $bar->key)
+                ? $bar->while(self::onAnyHand($bar->blocksWhile, true))
                 : $bar,
             $this->bars->of($demands, $node),
         );
@@ -330,22 +332,12 @@ final readonly class LadderReader
         $cautions = [];
         foreach ($node->get('avoid_when')->items() as $item) {
             $caution = $this->caution($item, $segment);
-            $cautions[] = new Caution(
-                $caution->phrase,
-                null === $caution->blocksWhile
-                    ? null
-                    : self::onAnyHand($caution->blocksWhile, $together),
-                $caution->key,
-            );
+            $cautions[] = self::forHands($caution, $together);
         }
         foreach ($node->get('gates')->items() as $item) {
             $gate = $this->gates[$item->string()]
                 ?? throw $item->fail('no gate of this name in vocabulary.yaml');
-            $cautions[] = new Caution(
-                $gate->phrase,
-                null === $gate->blocksWhile ? null : self::onAnyHand($gate->blocksWhile, $together),
-                $item->string(),
-            );
+            $cautions[] = self::forHands($gate, $together);
         }
 
         return $cautions;
@@ -359,7 +351,7 @@ final readonly class LadderReader
             $this->handbook->cautions[$key]
                 ?? throw $item->fail('no caution of this name in cautions.yaml'),
             'cautions.yaml.'.$key,
-        )->only('phrase', 'while', 'in_sitting');
+        )->only('phrase', 'while', 'in_sitting', 'by_note');
         $while = $named->optional('while');
         if (null !== $while && str_contains($while->string(), '(segment)')) {
             if (\in_array($segment, [Segment::None, Segment::Shoulder], true)) {
@@ -375,7 +367,15 @@ final readonly class LadderReader
             $named->get('phrase')->string(),
             null === $while ? null : CatalogueReader::condition($this->conditions, $while),
             $item->string(),
+            $named->optional('by_note')?->bool() ?? false,
         );
+    }
+
+    private static function forHands(Caution $caution, bool $together): Caution
+    {
+        return null === $caution->blocksWhile
+            ? $caution
+            : $caution->while(self::onAnyHand($caution->blocksWhile, $together));
     }
 
     /** What bars one hand bars an item that both do together. */
@@ -396,6 +396,7 @@ final readonly class LadderReader
             self::amounts($node->optional('amount'), $range->optional('sets')),
             $node->get('counted')->enum(DoseKind::class),
             progress: array_map($this->progress(...), $node->get('progress')->items()),
+            holdLimit: $this->holdLimit($node->optional('hold_limit')),
         );
         try {
             $plan->check($start, 'this rung');
@@ -404,6 +405,20 @@ final readonly class LadderReader
         }
 
         return $plan;
+    }
+
+    private function holdLimit(?Node $node): ?FactCode
+    {
+        if (null === $node) {
+            return null;
+        }
+
+        if (1 !== preg_match('/^(\w+)(?:\((\w+)\))?$/', $node->string(), $named)) {
+            throw $node->fail('expected a measure such as grip_hold_s(all)');
+        }
+        CatalogueReader::condition($this->conditions, Node::root($node->string().'>=0', $node->path));
+
+        return new FactCode($named[1], $named[2] ?? null);
     }
 
     private static function dose(Node $node): Dose

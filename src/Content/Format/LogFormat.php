@@ -79,7 +79,7 @@ final readonly class LogFormat
             $node->optional('pain_before')?->int(0, 10),
             painAfter: $node->optional('pain_after')?->int(0, 10),
             tone: $node->optional('tone')?->enum(ToneAfter::class),
-            help: $node->optional('help')?->enum(Help::class) ?? Help::None,
+            help: $node->optional('help')?->enum(Help::class),
             compensations: $node->optional('compensations')?->enums(Compensation::class) ?? [],
             fatigue: $node->optional('fatigue')?->int(0, 10),
             newTingling: $node->optional('new_tingling')?->bool() ?? false,
@@ -100,7 +100,7 @@ final readonly class LogFormat
                 'pain_before' => $told->painBefore,
                 'pain_after' => $told->painAfter,
                 'tone' => $told->tone?->value,
-                'help' => Help::None === $told->help ? null : $told->help->value,
+                'help' => $told->help?->value,
                 'compensations' => [] === $told->compensations
                     ? null
                     : array_map(static fn (Compensation $c): string => $c->value, $told->compensations),
@@ -137,7 +137,7 @@ final readonly class LogFormat
             $int('pain_before'),
             painAfter: $int('pain_after'),
             tone: ToneAfter::tryFrom($text('tone')),
-            help: Help::tryFrom($text('help')) ?? Help::None,
+            help: Help::tryFrom($text('help')),
             compensations: $tricks,
             fatigue: $int('fatigue'),
             newTingling: $is('new_tingling'),

@@ -4,17 +4,35 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Catalogue;
 
+use HandGarden\Core\Condition\FactCode;
+
 /** How hard an exercise may be and how much of it may be done, and how it grows. */
 final readonly class DosePlan
 {
-    /** @param list<ProgressSpec> $progress */
+    /**
+     * @param list<ProgressSpec> $progress
+     * @param ?FactCode          $holdLimit what was measured that a first hold stays under, in seconds
+     */
     public function __construct(
         public Dose $start,
         public DoseRange $range,
         public AmountRange $amounts,
         public DoseKind $counted,
         public array $progress,
+        public ?FactCode $holdLimit = null,
     ) {
+    }
+
+    /** The first dose of somebody whose longest hold is known, in seconds; null: it is not, the hold is the shortest. */
+    public function first(?float $longestHold): Dose
+    {
+        [$least] = $this->range->holdSeconds;
+
+        return null === $this->holdLimit
+            ? $this->start
+            : $this->start->withHold(
+                max($least, min($this->start->holdSeconds, (int) floor($longestHold ?? 0.0))),
+            );
     }
 
     public function amountOf(Dose $dose): Amount
