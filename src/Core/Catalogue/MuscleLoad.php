@@ -53,6 +53,12 @@ final readonly class MuscleLoad
         );
     }
 
+    /** @return list<string> groups of the arm that a tone injection may go into */
+    public static function injectable(): array
+    {
+        return [...self::FLEXION, 'thenar muscles', 'pronators', 'elbow flexors', 'intrinsics'];
+    }
+
     public static function isGroup(string $group): bool
     {
         return \in_array($group, self::GROUPS, true);

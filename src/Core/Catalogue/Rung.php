@@ -10,6 +10,8 @@ use HandGarden\Core\Cue\Walk;
 final readonly class Rung
 {
     public const SET_UP_SECONDS = 20;
+    private const SHOWN_FROM = 3;
+    private const BLADE = 'G-BLADE';
 
     /**
      * @param list<string> $easier ids named as easier, beside the neighbour in the ladder
@@ -34,6 +36,20 @@ final readonly class Rung
     public function plays(RungPart $part): bool
     {
         return \in_array($part, $this->sitting->parts, true);
+    }
+
+    /** Hard, loaded, standing, sharp, hot or worn: the first time is beside a therapist. */
+    public function isShownFirst(): bool
+    {
+        return $this->load->intensity >= self::SHOWN_FROM
+            || $this->dosing->range->loadKilograms[1] > 0.0
+            || $this->demands->asks(Asks::Standing)
+            || $this->demands->touches(Contact::Heat)
+            || EffortClass::Device === $this->load->class
+            || [] !== array_filter(
+                $this->fit->cautions,
+                static fn (Caution $c): bool => self::BLADE === $c->key,
+            );
     }
 
     /** Time of a first week's item, in seconds. */

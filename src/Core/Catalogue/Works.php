@@ -29,6 +29,14 @@ final readonly class Works
         ));
     }
 
+    /** @return list<ArmPart> that it stretches, loads or pulls; where it does none of these, that it moves */
+    public function strained(): array
+    {
+        $strained = $this->parts(WorkKind::Stretches, WorkKind::Loads, WorkKind::Pulls);
+
+        return [] === $strained ? $this->parts(WorkKind::Moves) : $strained;
+    }
+
     public function doesWith(ArmPart $part, WorkKind ...$kinds): bool
     {
         return \in_array($part, $this->parts(...$kinds), true);

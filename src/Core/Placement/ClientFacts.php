@@ -30,6 +30,14 @@ final readonly class ClientFacts
         return \in_array((new RungOnSide($rungId, $side))->text(), $this->decided->met, true);
     }
 
+    public function wasShown(string $rungId, Side $side): bool
+    {
+        $shown = $this->decided->shown;
+
+        return null === $shown || $this->setting->supervised
+            || \in_array((new RungOnSide($rungId, $side))->text(), $shown, true);
+    }
+
     public function has(Condition $condition): bool
     {
         return \in_array($condition, $this->people->conditions, true);
@@ -44,9 +52,15 @@ final readonly class ClientFacts
     /** The same client as known by these readings alone. */
     public function withReadings(Readings $readings): self
     {
-        $measured = new Measured($readings, $this->measured->screening, $this->measured->injectedOn);
+        $measured = new Measured($readings, $this->measured->screening, $this->measured->injection);
 
         return new self($this->people, $this->setting, $measured, $this->decided);
+    }
+
+    /** @param list<string> $shown `rung|side` */
+    public function withShown(array $shown): self
+    {
+        return new self($this->people, $this->setting, $this->measured, $this->decided->withShown($shown));
     }
 
     public function withSetting(Setting $setting): self

@@ -35,7 +35,7 @@ final readonly class ComputedFacts
             'opens_with_help' => $this->opensWithHelp($side),
             'grip_weak' => $this->gripWeak($side),
             'taps_slow' => $this->tapsSlow($side),
-            'injected_2_12w' => $this->injected(),
+            'injected_2_12w' => $this->injected($side),
             default => null,
         };
     }
@@ -123,11 +123,13 @@ final readonly class ComputedFacts
         return $reading instanceof Reading && \is_float($reading->value) ? $reading->value : null;
     }
 
-    private function injected(): bool
+    private function injected(Side $side): bool
     {
-        $on = $this->facts->measured->injectedOn;
-        $days = null === $on ? -1 : (int) $on->diff($this->today)->format('%r%a');
+        $injection = $this->facts->measured->injection;
+        $days = $injection?->daysAt($this->today) ?? -1;
 
-        return $days >= self::INJECTION_DAYS[0] && $days <= self::INJECTION_DAYS[1];
+        return \in_array($side, $injection->sides ?? [], true)
+            && $days >= self::INJECTION_DAYS[0]
+            && $days <= self::INJECTION_DAYS[1];
     }
 }

@@ -13,7 +13,7 @@ final readonly class Measured
     public function __construct(
         public Readings $readings,
         public Screening $screening,
-        public ?\DateTimeImmutable $injectedOn = null,
+        public ?Injection $injection = null,
     ) {
     }
 }

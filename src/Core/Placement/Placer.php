@@ -6,6 +6,7 @@ namespace HandGarden\Core\Placement;
 
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\Caution;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\Rung;
@@ -29,16 +30,7 @@ final readonly class Placer
 
     public function place(ClientFacts $facts, \DateTimeImmutable $today): Placements
     {
-        $walk = new LadderWalk(
-            $this->catalogue,
-            $facts,
-            $today,
-            fn (Ladder $ladder, Side $side, KnownFacts $known): LadderPlacement => $this->ladder(
-                $ladder,
-                new HandOfClient($side, $facts, $known),
-                $today,
-            ),
-        );
+        $walk = $this->walk($facts, $today);
         $placed = [];
         foreach ($this->catalogue->ladders() as $ladder) {
             foreach (
@@ -50,6 +42,32 @@ final readonly class Placer
         $placed = array_values(array_filter($placed));
 
         return new Placements($placed, $this->needed($placed));
+    }
+
+    /** Where one exercise stands for one hand; null: its ladder is not for this hand alone. */
+    public function placeOne(
+        Rung $rung,
+        Side $side,
+        ClientFacts $facts,
+        \DateTimeImmutable $today,
+    ): ?RungPlacement {
+        return $this->walk($facts, $today)
+            ->placement($this->catalogue->ladderOf($rung->id), $side)
+            ?->for($rung->id);
+    }
+
+    private function walk(ClientFacts $facts, \DateTimeImmutable $today): LadderWalk
+    {
+        return new LadderWalk(
+            $this->catalogue,
+            $facts,
+            $today,
+            fn (Ladder $ladder, Side $side, KnownFacts $known): LadderPlacement => $this->ladder(
+                $ladder,
+                new HandOfClient($side, $facts, $known),
+                $today,
+            ),
+        );
     }
 
     private function ladder(
@@ -96,7 +114,7 @@ final readonly class Placer
             $rungs[] = $result;
             $previous = $rung;
         }
-        $override = self::overrideFor($facts->decided->overrides, $ladder, $hand->side, $rungs);
+        $override = self::overrideFor($ladder, $hand, $rungs, $today);
 
         return new LadderPlacement(
             $ladder,
@@ -120,38 +138,11 @@ final readonly class Placer
         if ([] !== $screening) {
             return new RungPlacement($rung, RungState::Blocked, screening: $screening);
         }
-        $unknown = $blockedBy = $blocking = [];
-        foreach ($rung->fit->cautions as $caution) {
-            $verdict = null === $caution->blocksWhile
-                ? null
-                : $hand->known->judged((string) $caution->blocksWhile, $caution->blocksWhile, $hand->side);
-            if (null !== $verdict && $verdict->isTrue()) {
-                $blockedBy[] = $caution;
-                array_push($blocking, ...$verdict->findings);
-            } elseif (null !== $verdict && Truth::Unknown === $verdict->truth) {
-                array_push($unknown, ...$verdict->findings);
-            }
+        $barred = Barred::of($rung, $hand);
+        if ([] !== $barred->by) {
+            return new RungPlacement($rung, RungState::Blocked, $barred->because, $barred->by);
         }
-        foreach ($rung->fit->bars as $bar) {
-            if (null === $bar->blocksWhile) {
-                continue;
-            }
-            $verdict = $hand->known->judged((string) $bar->blocksWhile, $bar->blocksWhile, $hand->side);
-            if ($verdict->isTrue()) {
-                $blockedBy[] = $bar;
-                array_push($blocking, ...$verdict->findings);
-            } elseif (
-                $hand->known
-                    ->lasting()
-                    ->judged((string) $bar->blocksWhile, $bar->blocksWhile, $hand->side)
-                    ->isTrue()
-            ) { // what nobody has looked at keeps nothing out; what was found is looked at again before it is over
-                array_push($unknown, ...$verdict->findings);
-            }
-        }
-        if ([] !== $blockedBy) {
-            return new RungPlacement($rung, RungState::Blocked, $blocking, $blockedBy);
-        }
+        $unknown = $barred->toLookAt;
         $own = $rung->fit->entry->judge($hand->known, $hand->side);
         if (Truth::False === $own->truth) {
             return new RungPlacement($rung, RungState::NotYet, $own->findings);
@@ -209,7 +200,10 @@ final readonly class Placer
         Rung $previous,
         HandOfClient $hand,
     ): Verdict {
-        if ($hand->facts->isMet($previous->id, $hand->side)) {
+        if (
+            $hand->facts->isMet($previous->id, $hand->side)
+            || $hand->facts->isMet($rung->id, $hand->side) // it was done as it should be, whatever was below
+        ) {
             return new Verdict(Truth::True, []);
         }
         $found = $hand->known->value('tryout', $rung->id, $hand->side);
@@ -268,27 +262,46 @@ final readonly class Placer
         };
     }
 
-    /**
-     * @param list<Override>      $overrides
-     * @param list<RungPlacement> $rungs
-     */
+    /** @param list<RungPlacement> $rungs */
     private static function overrideFor(
-        array $overrides,
         Ladder $ladder,
-        Side $side,
+        HandOfClient $hand,
         array $rungs,
+        \DateTimeImmutable $today,
     ): ?Override {
-        foreach ($overrides as $override) {
-            if ($override->ladderKey === $ladder->key && $override->side === $side) {
-                foreach ($rungs as $placed) {
-                    if ($placed->rung->id === $override->rungId) {
-                        return [] === $placed->screening ? $override : null;
-                    }
+        foreach ($hand->facts->decided->overrides as $override) {
+            if ($override->ladderKey !== $ladder->key || $override->side !== $hand->side) {
+                continue;
+            }
+            foreach ($rungs as $placed) {
+                if ($placed->rung->id === $override->rungId) {
+                    return [] === $placed->screening && self::holds($override, $placed->rung, $hand, $today)
+                        ? $override
+                        : null;
                 }
             }
         }
 
         return null;
+    }
+
+    /** What nobody's note lifts ends it; what a note may set aside ends it when the note is old. */
+    private static function holds(
+        Override $override,
+        Rung $rung,
+        HandOfClient $hand,
+        \DateTimeImmutable $today,
+    ): bool {
+        $against = Barred::of($rung, $hand)->by;
+        $closed = array_filter($against, static fn (Caution $c): bool => !$c->byNote);
+
+        return [] === $closed
+            && !($override->isOver($today) && (
+                [] !== $against || Truth::False === $rung->fit->entry->judge(
+                    $hand->known,
+                    $hand->side,
+                )->truth
+            ));
     }
 
     /**

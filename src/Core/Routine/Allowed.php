@@ -10,10 +10,8 @@ use HandGarden\Core\Approach\Approaches;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\DoneOn;
 use HandGarden\Core\Catalogue\Dose;
-use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Placement\ClientFacts;
-use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Placements;
@@ -30,6 +28,8 @@ final class Allowed
 
     private readonly Placements $placements;
 
+    private readonly Door $door;
+
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly Brief $brief,
@@ -39,6 +39,7 @@ final class Allowed
     ) {
         $this->facts = $brief->facts;
         $this->placements = $brief->placements;
+        $this->door = new Door($catalogue, $brief->facts, $known, $brief->today);
     }
 
     /** @return list<LeftOut> what material, performer, approach, suspension or the therapist keeps out, each once */
@@ -53,37 +54,22 @@ final class Allowed
     }
 
     /**
-     * @return list<Item> what the therapist keeps in, without what rests after a symptom and what screening bars by
-     *    now: nobody's note lifts those
+     * @return list<Item> what the therapist keeps in, without what nobody's note lifts and what is known to speak
+     *    against it by now
      */
     public function stillPinned(): array
     {
         $still = [];
         foreach ($this->brief->edits->pinned as $item) {
-            $blocks = $this->facts->measured->screening->blocks(
-                $item->rung,
-                $this->catalogue->ladderOf($item->rung->id)->strand->value,
-                $this->facts->setting->supervised,
-                $this->brief->today,
-            );
-            if ($this->rests($item)) {
-                $this->refuse($item->rung->name, new Phrase('left_out.rests'));
-            } elseif ([] !== $blocks) {
-                $this->refuse($item->rung->name, $blocks[0]->words());
-            } else {
+            $refusal = $this->door->stops($item);
+            if (null === $refusal) {
                 $still[] = $item->withDose($this->shortened($item->rung, $item->dose));
+            } else {
+                $this->refuse($item->rung->name, $refusal->why);
             }
         }
 
         return $still;
-    }
-
-    private function rests(Item $item): bool
-    {
-        return [] !== array_intersect(
-            [$item->key(), Decided::EVERYTHING],
-            $this->facts->decided->suspended,
-        );
     }
 
     /**
@@ -99,7 +85,6 @@ final class Allowed
         ?string $block = null,
     ): ?Item {
         $missing = $this->missingMaterial($rung)
-            ?? $this->missingPerformer($rung)
             ?? $this->approaches->refuses($rung, $placed->side);
         if (null !== $missing) {
             $this->refuse($rung->name, $missing);
@@ -108,6 +93,12 @@ final class Allowed
         }
         $hands = $this->handsFor($rung, $placed);
         if (null === $hands) {
+            return null;
+        }
+        $refusal = $this->isRefused($rung, $hands);
+        if (null !== $refusal) {
+            $this->refuse($rung->name, $refusal->why);
+
             return null;
         }
         $item = new Item(
@@ -119,11 +110,6 @@ final class Allowed
             variant: $this->variant($rung, $placed->side),
             worth: $worth - $this->objective->ofThings($rung),
         );
-        if ($this->rests($item)) {
-            $this->refuse($rung->name, new Phrase('left_out.rests'));
-
-            return null;
-        }
         if ($this->brief->edits->isForbidden($item)) {
             $this->refuse($rung->name, new Phrase('left_out.by_therapist'));
 
@@ -134,6 +120,19 @@ final class Allowed
         return null === $pinned
             ? $item
             : $item->withDose($this->shortened($rung, $pinned->dose))->withKept($pinned->kept);
+    }
+
+    /** What stands on its ladder is asked for everything but what the placement has judged already. */
+    private function isRefused(Rung $rung, Hands $hands): ?Refusal
+    {
+        $kept = $this->brief->edits->pinned((new ItemKey($rung->id, $hands))->text())?->kept;
+        foreach ($this->door->refusals($rung, $hands) as $refusal) {
+            if (!$refusal->isByNote || ($refusal->isToShow && !$this->door->isOpened($kept))) {
+                return $refusal;
+            }
+        }
+
+        return null;
     }
 
     private function handsFor(Rung $rung, LadderPlacement $placed): ?Hands
@@ -177,7 +176,8 @@ final class Allowed
 
     private function dose(Rung $rung, Hands $hands): Dose
     {
-        $dose = $this->brief->doses[(new ItemKey($rung->id, $hands))->text()] ?? $rung->dosing->start;
+        $dose = $this->brief->doses[(new ItemKey($rung->id, $hands))->text()]
+            ?? (new FirstDose($this->known))->of($rung, $hands);
 
         return $this->shortened($rung, $rung->dosing->with($dose, $rung->dosing->amounts->amounts()[0]));
     }
@@ -216,23 +216,5 @@ final class Allowed
         }
 
         return null;
-    }
-
-    private function missingPerformer(Rung $rung): ?Phrase
-    {
-        foreach ($rung->fit->performers as $performer) {
-            $can = match ($performer) {
-                Performer::ClientAlone, Performer::OwnOtherHand => true,
-                Performer::Helper => $this->facts->setting->helperHere
-                    && \in_array($rung->id, $this->facts->setting->helperSigned, true),
-                Performer::HelperPrompts => $this->facts->setting->helperHere,
-                Performer::TrainedTherapist => !$this->facts->setting->atHome && $this->facts->setting->supervised,
-            };
-            if ($can) {
-                return null;
-            }
-        }
-
-        return new Phrase('left_out.performer');
     }
 }

@@ -11,6 +11,7 @@ use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderState;
+use HandGarden\Core\Placement\Performers;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Routine\Search\Compiler;
 use HandGarden\Core\Routine\Search\Found;
@@ -32,6 +33,9 @@ final readonly class Builder
     public function build(Brief $brief): Routine
     {
         $candidates = new Candidates($this->catalogue, $brief);
+        if ((new Performers($brief->facts, $candidates->known()))->isAlone()) {
+            throw NothingFits::because([new Phrase('nothing_fits.nobody_there')]);
+        }
         $groups = $candidates->groups();
         $found = $this->search($brief, $groups, $candidates->known());
         if (null === $found) {

@@ -11,12 +11,14 @@ use HandGarden\Core\Approach\Question;
 use HandGarden\Core\Approach\School;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Placement\FactsSource;
+use HandGarden\Core\Placement\Injection;
 use HandGarden\Core\Placement\Measured;
 use HandGarden\Core\Placement\Override;
 use HandGarden\Core\Placement\People;
@@ -60,7 +62,7 @@ final readonly class CaseFacts implements FactsSource
     {
         return new Setting(
             $this->client->optional('helper_here')?->bool() ?? false,
-            $this->client->optional('helper_signed')?->strings() ?? [],
+            self::onBothHands($this->client->optional('helper_signed')?->strings() ?? []),
             $this->client->optional('supervised')?->bool() ?? false,
             $this->client->optional('at_home')?->bool() ?? true,
             materials: $this->client->optional('materials')?->strings(),
@@ -72,7 +74,11 @@ final readonly class CaseFacts implements FactsSource
     {
         $injectedOn = $this->client->optional('injected_on')?->date();
 
-        return new Measured(new Readings($this->readings()), $this->screening($injectedOn), $injectedOn);
+        return new Measured(
+            new Readings($this->readings()),
+            $this->screening($injectedOn),
+            null === $injectedOn ? null : $this->injection($injectedOn),
+        );
     }
 
     /** @throws InvalidData */
@@ -90,6 +96,44 @@ final readonly class CaseFacts implements FactsSource
                 ),
                 $this->case->optional('approaches')?->items() ?? [],
             ),
+            $this->client->has('shown') ? self::onBothHands($this->client->get('shown')->strings()) : null,
+        );
+    }
+
+    /**
+     * @param list<string> $rungIds
+     *
+     * @return list<string> `rung|side`
+     */
+    private static function onBothHands(array $rungIds): array
+    {
+        $signed = [];
+        foreach ($rungIds as $rungId) {
+            foreach (Side::cases() as $side) {
+                $signed[] = (new RungOnSide($rungId, $side))->text();
+            }
+        }
+
+        return $signed;
+    }
+
+    /** Without sides it is every affected hand. */
+    private function injection(\DateTimeImmutable $on): Injection
+    {
+        $sides = $this->client->optional('injected_sides')?->enums(Side::class) ?? [];
+        $groups = $this->client->optional('injected_muscles');
+        foreach ($groups?->items() ?? [] as $group) {
+            if (!MuscleLoad::isGroup($group->string())) {
+                throw $group->fail('no group of muscles of this name');
+            }
+        }
+        $named = $groups?->strings() ?? [];
+        $affected = $this->people()->affected;
+
+        return new Injection(
+            $on,
+            [] === $sides ? $affected : $sides,
+            [] === $named ? Injection::USUAL_GROUPS : $named,
         );
     }
 

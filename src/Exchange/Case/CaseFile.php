@@ -6,8 +6,12 @@ namespace HandGarden\Exchange\Case;
 
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\Placements;
+use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Progress\Situation;
+use HandGarden\Core\Progress\StepsAhead;
+use HandGarden\Core\Progress\UsualPain;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Limits;
@@ -24,7 +28,20 @@ final readonly class CaseFile
         public int $daysPerWeek,
         public array $routine,
         public SittingLog $log,
+        public UsualPain $usualPain = new UsualPain(),
     ) {
+    }
+
+    /** What its log is read with. */
+    public function situation(Placer $placer): Situation
+    {
+        return new Situation(
+            $this->facts->people->conditions,
+            $this->daysPerWeek,
+            $this->today,
+            $this->usualPain,
+            ahead: new StepsAhead($placer, fn (): ClientFacts => $this->facts, $this->today),
+        );
     }
 
     /** What a routine of this client is built from. */

@@ -6,7 +6,9 @@ namespace HandGarden\Exchange\Case;
 
 use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Content\Format\LogFormat;
+use HandGarden\Core\Anatomy\ArmPart;
 use HandGarden\Core\Anatomy\Hands;
+use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\GoalTask;
 use HandGarden\Core\Data\InvalidData;
@@ -14,6 +16,7 @@ use HandGarden\Core\Data\Node;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Progress\UsualPain;
 use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Limits;
 
@@ -49,7 +52,22 @@ final readonly class CaseReader
             daysPerWeek: $node->optional('limits')?->optional('days_per_week')?->int() ?? 5,
             routine: $this->routine($node->optional('routine'), $log),
             log: $log,
+            usualPain: self::usualPain($node->get('client')->optional('usual_pain')),
         );
+    }
+
+    private static function usualPain(?Node $node): UsualPain
+    {
+        $levels = [];
+        foreach ($node?->items() ?? [] as $item) {
+            $key = UsualPain::key(
+                $item->get('part')->enum(ArmPart::class),
+                $item->get('side')->enum(Side::class),
+            );
+            $levels[$key] = $item->get('level')->int(0, UsualPain::MOST);
+        }
+
+        return new UsualPain($levels);
     }
 
     /** One task, or several with their weights. */

@@ -57,9 +57,7 @@ final readonly class CaseRunner
             (new Proposer($catalogue))->propose(
                 $case->routine,
                 $case->log,
-                $case->facts->people->conditions,
-                $case->daysPerWeek,
-                today: $case->today,
+                $case->situation(new Placer($catalogue)),
             ),
         );
     }

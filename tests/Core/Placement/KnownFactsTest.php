@@ -11,6 +11,7 @@ use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\Decided;
+use HandGarden\Core\Placement\Injection;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\Measured;
 use HandGarden\Core\Placement\People;
@@ -170,7 +171,11 @@ final class KnownFactsTest extends TestCase
             new ClientFacts(
                 new People([Condition::Stroke], [Side::Right], [Side::Left], Side::Right),
                 new Setting(),
-                new Measured(new Readings($readings), $screening, $injected),
+                new Measured(
+                    new Readings($readings),
+                    $screening,
+                    null === $injected ? null : new Injection($injected, [Side::Right]),
+                ),
                 new Decided(),
             ),
             Cases::catalogue()->vocabulary,
