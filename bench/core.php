@@ -24,6 +24,7 @@ use HandGarden\Core\Measure\Steadiness\Steadiness;
 use HandGarden\Core\Measure\Steadiness\Trace;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Proposer;
+use HandGarden\Core\Progress\Situation;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Device\Simulated\Profile;
 use HandGarden\Device\Simulated\SimulatedDevice;
@@ -87,9 +88,7 @@ Stopwatch::run(
         (new Proposer($catalogue))->propose(
             $case->routine,
             $case->log,
-            $case->facts->people->conditions,
-            5,
-            today: $case->today,
+            new Situation($case->facts->people->conditions, 5, $case->today),
         );
     },
 );

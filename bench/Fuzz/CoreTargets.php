@@ -25,6 +25,7 @@ use HandGarden\Core\Measure\Steadiness\SteadyingTrial;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Progress\Proposer;
+use HandGarden\Core\Progress\Situation;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Week\HelperHours;
@@ -188,9 +189,7 @@ final class CoreTargets
             return (new Proposer($this->catalogue))->propose(
                 $case->routine,
                 $case->log,
-                $case->facts->people->conditions,
-                $case->daysPerWeek,
-                today: $case->today,
+                new Situation($case->facts->people->conditions, $case->daysPerWeek, $case->today),
             );
         }
         $placed = (new Placer($this->catalogue))->place($case->facts, $case->today);

@@ -4,70 +4,188 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress;
 
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Catalogue\Purpose;
+use HandGarden\Core\Routine\Door;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\LeftOut;
+use HandGarden\Core\Words\Joint;
 use HandGarden\Core\Words\Phrase;
 
 /**
- * What is given today: the dose of record, held down by what the log asks for until a therapist has answered. It makes
+ * What is given today: the dose of record under everything that holds it down, until a therapist has answered. It makes
  * nothing harder and brings nothing in.
  */
 final readonly class Given
 {
-    /** Practice days of a client's first plan on which each item is done once. */
+    /** Practice days of a client's first plan on which each item is done once, in a part of the time. */
     public const FIRST_DAYS = 3;
+    private const FIRST_SHARE = 0.6;
+    private const TIRED_SHARE = 0.75;
+    /** How hard an active item may be after a long time away, until the hand is measured again. */
+    private const AFTER_LONG = 2;
 
     /** @var array<string, Proposal> that make an item easier, by its key */
     private array $easier;
 
+    /** @var array<string, true> by key: at its least dose already, it rests */
+    private array $resting;
+
+    private bool $isLongAway;
+
+    private bool $isTired;
+
     /**
      * @param list<Proposal> $open         that nobody has answered yet
      * @param int            $practiceDays that were before today
+     * @param int            $seconds      of the agreed time
      */
     public function __construct(
         array $open,
         private int $practiceDays,
+        private int $seconds,
+        private ?Door $door = null,
     ) {
-        $easier = [];
+        $easier = $resting = [];
         foreach ($open as $proposal) {
             $key = $proposal->itemKey();
             if (null !== $key && null !== $proposal->to && !$proposal->kind->isMore()) {
-                $easier[$key] ??= $proposal;
+                $before = ($easier[$key] ?? null)?->to;
+                $easier[$key] = null !== $before && $before->isAtMost(
+                    $proposal->to,
+                )
+                    ? $easier[$key]
+                    : $proposal;
+            }
+            if (null !== $key && null === $proposal->to && $proposal->isOfASymptom()) {
+                $resting[$key] = true;
             }
         }
         $this->easier = $easier;
+        $this->resting = $resting;
+        $kinds = array_map(static fn (Proposal $p): ProposalKind => $p->kind, $open);
+        $this->isLongAway = \in_array(ProposalKind::PlaceAgain, $kinds, true);
+        $this->isTired = \in_array(ProposalKind::Shorten, $kinds, true);
     }
 
-    /**
-     * @param list<Item> $items of the routine
-     *
-     * @return list<Item>
-     */
-    public function items(array $items): array
+    /** @param list<Item> $items of the routine */
+    public function of(array $items): GivenSitting
     {
-        return array_map(fn (Item $item): Item => $this->once($this->eased($item)), $items);
+        $given = $out = [];
+        foreach ($items as $item) {
+            $why = $item->isPause ? null : $this->why($item);
+            if (null !== $why) {
+                $out[] = new LeftOut(Joint::Comma->joining([$item->rung->name]), $why);
+                continue;
+            }
+            $given[] = $this->once($this->eased($this->afterLong($item)));
+        }
+
+        return new GivenSitting(self::withoutEdgePauses($this->inTime($given)), $out);
+    }
+
+    /** Why it rests today; null: it does not. */
+    private function why(Item $item): ?Phrase
+    {
+        return match (true) {
+            isset($this->resting[$item->key()]) => new Phrase('left_out.at_least'),
+            $this->isLongAway && $this->waitsAfterLong($item) => new Phrase('left_out.long_away'),
+            default => $this->door?->stops($item)?->why,
+        };
+    }
+
+    private function waitsAfterLong(Item $item): bool
+    {
+        return match ($item->rung->load->class) {
+            EffortClass::Practice, EffortClass::Task => $item->rung->load->intensity > self::AFTER_LONG
+                && Purpose::Attempt !== $item->rung->demands->purpose,
+            EffortClass::Strength, EffortClass::Device => true,
+            EffortClass::Calm, EffortClass::Prep => false,
+        };
+    }
+
+    /** Begins again where it began; what keeps the hand long goes on one step lower. */
+    private function afterLong(Item $item): Item
+    {
+        if (!$this->isLongAway || $item->isPause) {
+            return $item;
+        }
+        $dosing = $item->rung->dosing;
+        $to = match (true) {
+            $item->rung->load->class->needsPreparation() => $dosing->start,
+            Purpose::Lengthening === $item->rung->demands->purpose => (new DoseSteps($item->rung))->down(
+                $item->dose,
+            ),
+            default => null,
+        };
+
+        return null === $to ? $item : self::lowered($item, $to);
     }
 
     private function eased(Item $item): Item
     {
         $to = $item->isPause ? null : ($this->easier[$item->key()] ?? null)?->to;
-        if (null === $to) {
-            return $item;
-        }
-        $dosing = $item->rung->dosing;
-        $eased = $dosing->with($to, $dosing->amountOf($item->dose));
 
-        return $eased->isAtMost($item->dose)
-            ? $item->withDose($eased)->varied(new Phrase('variant.eased'))
+        return null === $to ? $item : self::lowered($item, $to);
+    }
+
+    /** How hard it is comes from the other dose, how often from its own; never to more. */
+    private static function lowered(Item $item, Dose $to): Item
+    {
+        $dosing = $item->rung->dosing;
+        $lower = $dosing->with($to, $dosing->amountOf($item->dose));
+
+        return $lower->isAtMost($item->dose) && !$item->dose->isAtMost($lower)
+            ? $item->withDose($lower)->varied(new Phrase('variant.eased'))
             : $item;
     }
 
     private function once(Item $item): Item
     {
-        if ($item->isPause || $this->practiceDays >= self::FIRST_DAYS) {
+        if ($item->isPause || !$this->isBeginning()) {
             return $item;
         }
         $dosing = $item->rung->dosing;
 
         return $item->withDose($dosing->with($item->dose, $dosing->amounts->amounts()[0]));
+    }
+
+    /** So are the first days after a long time away. */
+    private function isBeginning(): bool
+    {
+        return $this->practiceDays < self::FIRST_DAYS || $this->isLongAway;
+    }
+
+    /**
+     * @param list<Item> $items
+     *
+     * @return list<Item>
+     */
+    private function inTime(array $items): array
+    {
+        $share = min(
+            $this->isBeginning() ? self::FIRST_SHARE : 1.0,
+            $this->isTired ? self::TIRED_SHARE : 1.0,
+        );
+
+        return $share < 1.0 ? (new LessTime((int) floor($share * $this->seconds)))->of($items) : $items;
+    }
+
+    /**
+     * @param list<Item> $items
+     *
+     * @return list<Item>
+     */
+    private static function withoutEdgePauses(array $items): array
+    {
+        while ([] !== $items && $items[array_key_last($items)]->isPause) {
+            array_pop($items);
+        }
+        while ([] !== $items && $items[0]->isPause) {
+            array_shift($items);
+        }
+
+        return $items;
     }
 }

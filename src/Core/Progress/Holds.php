@@ -22,6 +22,8 @@ final class Holds
     /** @var list<LogLine> */
     private readonly array $lines;
 
+    private readonly \DateTimeImmutable $today;
+
     /** @var array<string, list<ArmPart>> that each rung of the log works */
     private array $parts = [];
 
@@ -29,25 +31,45 @@ final class Holds
         Catalogue $catalogue,
         private readonly ProgressSettings $settings,
         SittingLog $log,
-        int $daysPerWeek,
-        private readonly \DateTimeImmutable $today,
+        private readonly Situation $now,
     ) {
-        $this->lines = SittingLog::since($log->lines, $settings->logFrom($today));
+        $this->today = $now->today;
+        $this->lines = SittingLog::since($log->lines, $settings->logFrom($this->today));
         foreach ($this->lines as $line) {
             if ($catalogue->hasRung($line->rungId)) {
                 $this->parts[$line->rungId] ??= WorkedParts::of($catalogue->rung($line->rungId));
             }
         }
-        $away = new Away($settings, $log, $daysPerWeek, $today);
+        $away = new Away($settings, $log, $now->daysPerWeek, $this->today);
         if ($away->isAway() || $away->isJustBack()) {
             $this->held[] = new Held(null, null, new Phrase('held.just_back'));
         }
         foreach (Side::cases() as $side) {
             foreach (ArmPart::cases() as $part) {
                 $lines = $this->linesOf($part, $side);
-                $why = [] === $lines ? null : $this->why($lines);
+                $why = [] === $lines ? null : $this->why($lines, $now->usual->at($part, $side));
                 if (null !== $why) {
                     $this->held[] = new Held($part, $side, $why);
+                }
+            }
+        }
+    }
+
+    /**
+     * Pain that nobody has answered yet holds the parts of its item, however many days ago it was.
+     *
+     * @param list<array{Prescribed, Proposal}> $ofItems
+     * @param list<string>                      $answered keys of proposals
+     */
+    public function whileOpen(array $ofItems, array $answered): void
+    {
+        foreach ($ofItems as [$item, $proposal]) {
+            if (!$proposal->isOfASymptom() || \in_array($proposal->key(), $answered, true)) {
+                continue;
+            }
+            foreach ($item->hands->each() as $side) {
+                foreach (WorkedParts::of($item->rung) as $part) {
+                    $this->held[] = new Held($part, $side, new Phrase('held.unanswered'));
                 }
             }
         }
@@ -84,11 +106,42 @@ final class Holds
         return $found;
     }
 
-    /** @param non-empty-list<LogLine> $lines of items that work the part */
-    private function why(array $lines): ?Phrase
+    /**
+     * Parts that hurt more than may be asked for on every day of the window: is that usual?
+     *
+     * @return list<array{ArmPart, Side, list<LogLine>}>
+     */
+    public function always(): array
+    {
+        $found = [];
+        foreach (Side::cases() as $side) {
+            foreach (ArmPart::cases() as $part) {
+                $lines = SittingLog::since(
+                    $this->linesOf($part, $side),
+                    $this->settings->windowFrom($this->today),
+                );
+                $days = PracticeDay::in($lines);
+                $most = max($this->settings->usualPain, $this->now->usual->at($part, $side));
+                $over = array_filter($days, static fn (PracticeDay $d): bool => ($d->pain() ?? 0) > $most);
+                $isWhole = isset($days[$this->settings->leastSittings])
+                    && $days[0]->day <= $this->settings->windowFrom($this->today)->modify('+2 days');
+                if ($isWhole && \count($over) === \count($days)) {
+                    $found[] = [$part, $side, $lines];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param non-empty-list<LogLine> $lines of items that work the part
+     * @param int                     $usual pain that is there anyway
+     */
+    private function why(array $lines, int $usual): ?Phrase
     {
         $days = PracticeDay::in($lines);
-        if ($this->isFresh($days)) {
+        if ($this->isFresh($days, $usual)) {
             return new Phrase('held.symptom', ['days' => $this->settings->quietDays]);
         }
         $last = \array_slice($days, -$this->settings->toldDays);
@@ -97,11 +150,9 @@ final class Holds
             return new Phrase('held.not_told', ['days' => $this->settings->toldDays]);
         }
         $newest = $told[array_key_last($told) ?? -1] ?? null;
-        if (null !== $newest && $newest->pain() > $this->settings->usualPain) {
-            return new Phrase(
-                'held.pain_stays',
-                ['pain' => $newest->pain(), 'most' => $this->settings->usualPain],
-            );
+        $most = max($this->settings->usualPain, $usual);
+        if (null !== $newest && $newest->pain() > $most) {
+            return new Phrase('held.pain_stays', ['pain' => $newest->pain(), 'most' => $most]);
         }
 
         return $this->creeps($days) ? new Phrase('held.creeping') : null;
@@ -112,9 +163,9 @@ final class Holds
      *
      * @param list<PracticeDay> $days
      */
-    private function isFresh(array $days): bool
+    private function isFresh(array $days, int $usual): bool
     {
-        $symptoms = new Symptoms($this->settings);
+        $symptoms = new Symptoms($this->settings, $usual);
         foreach (\array_slice($days, -$this->settings->quietDays) as $day) {
             foreach ($day->lines as $line) {
                 if ($symptoms->eases($line) || $symptoms->suspends($line)) {

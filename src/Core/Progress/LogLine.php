@@ -13,6 +13,7 @@ final readonly class LogLine
 {
     /**
      * @param list<Compensation> $compensations
+     * @param ?Help              $help         beyond the hands of who it is prescribed for; null: nobody told
      * @param ?int               $repetitions  done in the poorest set; null: as planned when done
      * @param ?int               $holdSeconds  reached in every repetition; null: as planned when done
      * @param bool               $hurtLater    'Did it hurt more than two hours afterwards, or the next morning?'
@@ -32,7 +33,7 @@ final readonly class LogLine
         public ?int $painBefore = null,
         public ?int $painAfter = null,
         public ?ToneAfter $tone = null,
-        public Help $help = Help::None,
+        public ?Help $help = null,
         public array $compensations = [],
         public ?int $fatigue = null,
         public bool $newTingling = false,

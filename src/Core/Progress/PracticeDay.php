@@ -58,6 +58,15 @@ final readonly class PracticeDay
         return [] === $told ? null : max($told);
     }
 
+    /** The most help that was told of, by rank; null: nobody told. */
+    public function help(): ?int
+    {
+        $ranks = array_map(static fn (LogLine $l): ?int => $l->help?->rank(), $this->lines);
+        $told = array_filter($ranks, static fn (?int $rank): bool => null !== $rank);
+
+        return [] === $told ? null : max($told);
+    }
+
     public function hasTrick(): bool
     {
         return [] !== array_filter($this->lines, static fn (LogLine $l): bool => [] !== $l->compensations);

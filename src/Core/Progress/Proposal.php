@@ -43,6 +43,44 @@ final readonly class Proposal
         );
     }
 
+    /** What a card is about, whatever it rests on: of one kind there is one open at a time. */
+    public function cardKey(): string
+    {
+        return self::cardOf($this->key());
+    }
+
+    /** The same of a key that was kept. */
+    public static function cardOf(string $key): string
+    {
+        return implode('|', \array_slice(explode('|', $key), 0, 3));
+    }
+
+    /** It is in force by itself, and stays so until it is answered. */
+    public function holdsDown(): bool
+    {
+        return match ($this->kind) {
+            ProposalKind::Ease,
+            ProposalKind::RungBelow,
+            ProposalKind::ReleaseFirst,
+            ProposalKind::Lighter,
+            ProposalKind::StepDownAfterBreak,
+            ProposalKind::PlaceAgain,
+            ProposalKind::Suspend,
+            ProposalKind::Shorten => true,
+            ProposalKind::SuspendRoutine, // rests by a record of its own
+            ProposalKind::Advance,
+            ProposalKind::NextRung,
+            ProposalKind::ReadyToTry,
+            ProposalKind::Plateau,
+            ProposalKind::Review => false,
+        };
+    }
+
+    public function isOfASymptom(): bool
+    {
+        return \in_array($this->ruleId, ['ease.pain', 'ease.suspend'], true);
+    }
+
     public function itemKey(): ?string
     {
         return null === $this->rungId || null === $this->hands

@@ -18,6 +18,8 @@ enum ProposalKind: string
     case PlaceAgain = 'measure-and-place-again';
     case Advance = 'advance';
     case NextRung = 'next-rung';
+    /** The next exercise could be tried, were something measured first. */
+    case ReadyToTry = 'ready-to-try';
     case Plateau = 'plateau';
     /** Something to look at and to answer; it changes nothing by itself. */
     case Review = 'review';
@@ -31,8 +33,14 @@ enum ProposalKind: string
             self::Ease, self::RungBelow, self::ReleaseFirst, self::Lighter, self::Shorten => 2,
             self::PlaceAgain, self::StepDownAfterBreak, self::Review => 3,
             self::Plateau => 4,
-            self::Advance, self::NextRung => 5,
+            self::Advance, self::NextRung, self::ReadyToTry => 5,
         };
+    }
+
+    /** One question that is quiet for a time once it was answered. */
+    public function isACard(): bool
+    {
+        return \in_array($this, [self::Review, self::Plateau, self::Shorten, self::ReadyToTry], true);
     }
 
     public function isMore(): bool

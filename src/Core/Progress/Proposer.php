@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace HandGarden\Core\Progress;
 
 use HandGarden\Core\Catalogue\Catalogue;
-use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Condition\Finding;
+use HandGarden\Core\Placement\RungState;
 use HandGarden\Core\Progress\Rule\ItemHistory;
+use HandGarden\Core\Words\Joint;
 use HandGarden\Core\Words\Phrase;
 
 /** Reads the whole log and proposes what to change, most pressing first. */
@@ -19,63 +22,46 @@ final readonly class Proposer
     }
 
     /**
-     * @param list<Prescribed> $items      of the current routine
-     * @param list<Condition>  $conditions of the client
+     * @param list<Prescribed> $items of the current routine
      *
      * @return list<Proposal>
      */
-    public function propose(
-        array $items,
-        SittingLog $log,
-        array $conditions,
-        int $daysPerWeek,
-        \DateTimeImmutable $today,
-    ): array {
-        return $this->asked($items, $log, $conditions, $daysPerWeek, today: $today)->proposals;
+    public function propose(array $items, SittingLog $log, Situation $now): array
+    {
+        return $this->asked($items, $log, $now)->proposals;
     }
 
     /**
      * The same, with what would grow but waits.
      *
-     * @param list<Prescribed> $items      of the current routine
-     * @param list<Condition>  $conditions of the client
+     * @param list<Prescribed> $items of the current routine
      */
-    public function asked(
-        array $items,
-        SittingLog $log,
-        array $conditions,
-        int $daysPerWeek,
-        \DateTimeImmutable $today,
-    ): Asked {
-        $log = $log->upTo($today);
-        $whole = (new RoutineRules($this->settings, $daysPerWeek))->propose($items, $log, $today);
-        $holds = new Holds($this->catalogue, $this->settings, $log, $daysPerWeek, today: $today);
-        $reviews = (new Reviews($this->settings))->propose(
-            $items,
-            $log,
-            $holds,
-            $daysPerWeek,
-            today: $today,
-        );
+    public function asked(array $items, SittingLog $log, Situation $now): Asked
+    {
+        $log = $log->upTo($now->today);
+        $whole = (new RoutineRules($this->settings, $now->daysPerWeek))->propose($items, $log, $now->today);
+        $holds = new Holds($this->catalogue, $this->settings, $log, $now);
+        $reviews = (new Reviews($this->settings))->propose($items, $log, $holds, $now);
+        $ofItems = $this->ofItems($items, $log, $now);
         $proposals = [...$whole, ...$reviews->proposals];
-        $mayGrow = [] === $whole && !$reviews->holdAll;
-        $rules = new ItemRules();
-        $steps = $waiting = [];
-        foreach ($items as $item) {
-            $history = $this->history($item, $log, $conditions, $daysPerWeek, today: $today);
-            $proposal = null === $history ? null : $rules->propose($history);
-            if (null === $proposal) {
-                continue;
-            }
-            if (!$proposal->kind->isMore()) {
-                $proposals[] = $proposal;
-                continue;
-            }
-            $held = $holds->on($item);
-            if ($mayGrow && null === $held) {
-                $steps[] = [$item, $proposal];
+        $growth = [];
+        foreach ($ofItems as [$item, $proposal]) {
+            if ($proposal->kind->isMore()) {
+                $growth[] = [$item, $proposal];
             } else {
-                $waiting[] = [$item, $held->why ?? new Phrase('held.whole')];
+                $proposals[] = $proposal;
+            }
+        }
+        $holds->whileOpen($ofItems, $now->answered);
+        $mayGrow = [] === $whole && !$reviews->holdAll;
+        $steps = $waiting = [];
+        foreach ($growth as [$item, $proposal]) {
+            $why = $holds->on($item)->why ?? ($mayGrow ? null : new Phrase('held.whole'));
+            [$step, $why] = null === $why ? $this->asPlaced($item, $proposal, $now) : [null, $why];
+            if (null !== $step) {
+                $steps[] = [$item, $step];
+            } elseif (null !== $why) {
+                $waiting[] = [$item, $why];
             }
         }
         $taken = $this->notTooMuch($steps);
@@ -94,6 +80,78 @@ final readonly class Proposer
         );
 
         return new Asked($proposals, $waiting);
+    }
+
+    /**
+     * @param list<Prescribed> $items
+     *
+     * @return list<array{Prescribed, Proposal}>
+     */
+    private function ofItems(array $items, SittingLog $log, Situation $now): array
+    {
+        $rules = new ItemRules();
+        $found = [];
+        foreach ($items as $item) {
+            $history = $this->history($item, $log, $now);
+            $proposal = null === $history ? null : $rules->propose($history);
+            if (null !== $proposal) {
+                $found[] = [$item, $proposal];
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * A next exercise is proposed only where it would stand today; where only something is to be measured for it, that
+     * is asked for.
+     *
+     * @return array{?Proposal, ?Phrase} what is proposed, or why it waits
+     */
+    private function asPlaced(Prescribed $item, Proposal $proposal, Situation $now): array
+    {
+        if (
+            ProposalKind::NextRung !== $proposal->kind
+            || null === $proposal->toRungId
+            || null === $now->ahead
+        ) {
+            return [$proposal, null];
+        }
+        $next = $this->catalogue->rung($proposal->toRungId);
+        $unknown = [];
+        foreach ($now->ahead->place($item->rung, $next, $item->hands) as $placed) {
+            if (RungState::Measure === $placed->state) {
+                array_push($unknown, ...$placed->findings);
+            } elseif (RungState::In !== $placed->state) {
+                return [null, new Phrase('held.not_placed', ['rung' => $next->name])];
+            }
+        }
+
+        return [[] === $unknown ? $proposal : $this->toMeasure($proposal, $next, $unknown), null];
+    }
+
+    /** @param non-empty-list<Finding> $unknown */
+    private function toMeasure(Proposal $proposal, Rung $next, array $unknown): Proposal
+    {
+        $codes = array_values(
+            array_unique(array_map(static fn (Finding $f): string => $f->atom->code, $unknown)),
+        );
+        $words = $this->catalogue->vocabulary;
+
+        return new Proposal(
+            ProposalKind::ReadyToTry,
+            'advance.ready-to-try',
+            new Phrase('proposal.because.ready', [
+                'rung' => $next->name,
+                'what' => Joint::Comma->joining(array_map($words->label(...), $codes)),
+                'seconds' => array_sum(array_map($words->secondsToTake(...), $codes)),
+            ]),
+            $proposal->evidence,
+            rungId: $proposal->rungId,
+            hands: $proposal->hands,
+            from: $proposal->from,
+            toRungId: $next->id,
+        );
     }
 
     /**
@@ -151,20 +209,10 @@ final readonly class Proposer
         }));
     }
 
-    /**
-     * @param list<Condition> $conditions
-     *
-     * @return ?ItemHistory null: nothing was done of it in the window
-     */
-    private function history(
-        Prescribed $item,
-        SittingLog $log,
-        array $conditions,
-        int $daysPerWeek,
-        \DateTimeImmutable $today,
-    ): ?ItemHistory {
-        $lines = $log->for($item->key());
-        $window = SittingLog::since($lines, $this->settings->windowFrom($today));
+    /** @return ?ItemHistory null: nothing was done of it in the window */
+    private function history(Prescribed $item, SittingLog $log, Situation $now): ?ItemHistory
+    {
+        $window = SittingLog::since($log->for($item->key()), $this->settings->windowFrom($now->today));
         if ([] === $window) {
             return null;
         }
@@ -173,12 +221,13 @@ final readonly class Proposer
         return new ItemHistory(
             $item,
             $window,
-            $log->begunOn($item->key()) ?? $today,
+            $log->begunOn($item->key()) ?? $now->today,
             $ladder,
-            fitting: $ladder->fittingRungs($conditions),
+            fitting: $ladder->fittingRungs($now->conditions),
             settings: $this->settings,
-            scheduledInWindow: $daysPerWeek * $this->settings->windowDays / 7.0,
-            today: $today,
+            scheduledInWindow: $now->daysPerWeek * $this->settings->windowDays / 7.0,
+            today: $now->today,
+            usualPain: $now->usual->of(WorkedParts::of($item->rung), $item->hands),
         );
     }
 }

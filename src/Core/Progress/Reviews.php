@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress;
 
+use HandGarden\Core\Anatomy\ArmPart;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Measure\Statistics;
 use HandGarden\Core\Words\Phrase;
 
 /** Questions of which a therapist should look at something, and what holds everything until then. */
@@ -21,24 +24,29 @@ final readonly class Reviews
     }
 
     /** @param list<Prescribed> $items */
-    public function propose(
-        array $items,
-        SittingLog $log,
-        Holds $holds,
-        int $daysPerWeek,
-        \DateTimeImmutable $today,
-    ): ReviewsFound {
-        $window = SittingLog::since($log->lines, $this->settings->windowFrom($today));
+    public function propose(array $items, SittingLog $log, Holds $holds, Situation $now): ReviewsFound
+    {
+        $window = SittingLog::since($log->lines, $this->settings->windowFrom($now->today));
         $tighter = $this->tighterAllOver(PracticeDay::in($window));
-        $fallen = $this->fallen($items, $log, $today);
-        $found = [
+        $fallen = $this->fallen($items, $log, $now->today);
+        $whole = [
             ...self::cards('review.tighter', 'proposal.because.tighter_all_over', $tighter),
             ...self::cards('review.fallen', 'proposal.because.fallen', $fallen),
-            ...$this->creeping($holds),
-            ...$this->seldom($window, $daysPerWeek, $today),
         ];
+        $open = array_filter(
+            $whole,
+            static fn (Proposal $p): bool => !\in_array($p->cardKey(), $now->quiet, true),
+        );
 
-        return new ReviewsFound($found, [] !== $tighter || [] !== $fallen);
+        return new ReviewsFound(
+            [
+                ...$whole,
+                ...$this->ofParts($holds->creeping(), 'review.creeping', 'proposal.because.creeping'),
+                ...$this->ofParts($holds->always(), 'review.usual-pain', 'proposal.because.usual_pain'),
+                ...$this->seldom($window, $now->daysPerWeek, $now->today),
+            ],
+            [] !== $open,
+        );
     }
 
     /**
@@ -88,7 +96,7 @@ final readonly class Reviews
             if (\count($before) < self::TIGHTER_FROM) {
                 continue;
             }
-            $usual = self::median(array_map(self::done(...), $before));
+            $usual = Statistics::median(array_map(self::done(...), $before));
             $low = array_filter(
                 $last,
                 static fn (PracticeDay $d): bool => self::done($d) < self::FALLEN_BELOW * $usual,
@@ -111,18 +119,25 @@ final readonly class Reviews
         ));
     }
 
-    /** @return list<Proposal> */
-    private function creeping(Holds $holds): array
+    /**
+     * One card for parts that the same answers speak of.
+     *
+     * @param list<array{ArmPart, Side, list<LogLine>}> $parts
+     *
+     * @return list<Proposal>
+     */
+    private function ofParts(array $parts, string $ruleId, string $code): array
     {
         $cards = [];
-        foreach ($holds->creeping() as [$part, $side, $lines]) {
+        foreach ($parts as [$part, $side, $lines]) {
             $cards[implode(',', SittingLog::ids(\array_slice($lines, -1)))] ??= new Proposal(
                 ProposalKind::Review,
-                'review.creeping',
-                new Phrase('proposal.because.creeping', [
+                $ruleId,
+                new Phrase($code, [
                     'part' => $part->value,
                     'side' => $side->value,
                     'by' => $this->settings->creepBy,
+                    'most' => $this->settings->usualPain,
                 ]),
                 SittingLog::ids(\array_slice($lines, -$this->settings->creepDays)),
             );
@@ -169,13 +184,5 @@ final readonly class Reviews
         return [] === $lines
             ? []
             : [new Proposal(ProposalKind::Review, $ruleId, new Phrase($code), SittingLog::ids($lines))];
-    }
-
-    /** @param non-empty-list<float> $values */
-    private static function median(array $values): float
-    {
-        sort($values);
-
-        return $values[intdiv(\count($values), 2)];
     }
 }

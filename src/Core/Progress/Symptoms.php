@@ -7,8 +7,10 @@ namespace HandGarden\Core\Progress;
 /** What in a log line speaks against doing more. */
 final readonly class Symptoms
 {
+    /** @param int $usual pain that is there anyway in what the line works */
     public function __construct(
         private ProgressSettings $settings,
+        private int $usual = 0,
     ) {
     }
 
@@ -32,12 +34,14 @@ final readonly class Symptoms
         return ($painBefore ?? 0) >= $this->settings->painSuspends;
     }
 
-    /** Pain of 4 or more that rose, or pain that rose by two. */
+    /** Pain of 4 or more, and more than usual, that rose; or pain that rose by two, or stayed for hours. */
     public function eases(LogLine $line): bool
     {
         $after = $line->painAfterCounted() ?? 0;
+        $from = max($this->settings->painFrom, $this->usual + 1);
 
-        return ($after >= $this->settings->painFrom && $line->painRise() >= $this->settings->painRise)
+        return $line->hurtLater
+            || ($after >= $from && $line->painRise() >= $this->settings->painRise)
             || $line->painRise() >= $this->settings->painRiseAlone;
     }
 }

@@ -11,6 +11,7 @@ use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Placement\RungOnSide;
+use HandGarden\Core\Progress\Help;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Outcome;
 use HandGarden\Core\Progress\Prescribed;
@@ -19,6 +20,7 @@ use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\Proposer;
 use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Progress\Situation;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
@@ -72,15 +74,14 @@ final readonly class WhatIf
                         outcome: Outcome::Done,
                         painBefore: 0,
                         painAfter: 0,
+                        help: Help::None,
                     );
                 }
             }
             $proposals = $proposer->propose(
                 array_map(static fn (Course $c): Prescribed => $c->now, $courses),
                 new SittingLog($lines, $log->begun),
-                $facts->people->conditions,
-                $assumed->daysPerWeek,
-                today: $on,
+                new Situation($facts->people->conditions, $assumed->daysPerWeek, $on),
             );
             foreach ($proposals as $proposal) {
                 $met = $this->follow($proposal, $courses, $facts, $met, today: $today, on: $on);

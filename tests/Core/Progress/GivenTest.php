@@ -6,10 +6,15 @@ namespace HandGarden\Tests\Core\Progress;
 
 use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Given;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Limits;
+use HandGarden\Core\Routine\Sequence;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\TestCase;
@@ -20,12 +25,12 @@ final class GivenTest extends TestCase
     {
         $item = $this->item();
         $lower = $item->dose->withHold(4)->withSets(1);
-        $given = (new Given([$this->proposal(ProposalKind::Ease, $lower)], 9))->items([$item]);
+        $given = $this->given([$this->proposal(ProposalKind::Ease, $lower)], [$item], 9);
 
         self::assertSame(4, $given[0]->dose->holdSeconds);
         self::assertSame(3, $given[0]->dose->sets, 'how often it is done is the routine’s own');
         self::assertSame('variant.eased', $given[0]->variant?->code);
-        self::assertEquals([$item], (new Given([], 9))->items([$item]), 'answered: the dose of record');
+        self::assertEquals([$item], $this->given([], [$item], 9), 'answered: the dose of record');
     }
 
     public function testNothingIsEverMadeHarderByItself(): void
@@ -33,15 +38,88 @@ final class GivenTest extends TestCase
         $item = $this->item();
         foreach (ProposalKind::cases() as $kind) {
             $harder = $this->proposal($kind, $item->dose->withHold(9)->withRepetitions(12));
-            self::assertEquals([$item], (new Given([$harder], 9))->items([$item]), $kind->value);
+            $given = $this->given([$harder], [$item], 9)[0];
+            self::assertTrue($given->dose->isAtMost($item->dose), $kind->value);
         }
+    }
+
+    public function testAtItsLeastDoseAPainfulItemRestsUntilItIsAnswered(): void
+    {
+        $item = $this->item();
+        $below = new Proposal(
+            ProposalKind::RungBelow,
+            'ease.pain',
+            Phrase::own('test'),
+            ['1'],
+            rungId: $item->rung->id,
+            hands: $item->hands,
+            toRungId: 'flat-side-slide',
+        );
+        $given = (new Given([$below], 9, 1_200))->of([$item]);
+
+        self::assertSame([], $given->items);
+        self::assertSame('left_out.at_least', $given->resting[0]->reason->code);
+    }
+
+    public function testAfterALongTimeAwayOnlyLightWorkAndWhatKeepsTheHandLongGoOn(): void
+    {
+        $again = new Proposal(ProposalKind::PlaceAgain, 'break.long', Phrase::own('test'), ['1']);
+        $routine = $this->routine(30);
+        $given = (new Given([$again], 30, 1_800))->of($routine);
+
+        self::assertNotSame([], $given->items);
+        self::assertNotSame([], $given->resting);
+        foreach ($given->items as $item) {
+            $load = $item->rung->load;
+            $isLight = $load->class->isRestful() || ($load->intensity <= 2 && EffortClass::Strength !== $load->class);
+            self::assertTrue($isLight, $item->rung->id);
+            self::assertSame(
+                $item->rung->dosing->amounts->least,
+                $item->rung->dosing->amountOf($item->dose)->number,
+            );
+        }
+    }
+
+    public function testWhoIsTiredHasAQuarterLessAndWhoBeginsThreeFifths(): void
+    {
+        $tired = new Proposal(ProposalKind::Shorten, 'ease.fatigue', Phrase::own('test'), ['1']);
+        $routine = $this->routine(30);
+        foreach ([[[$tired], 30, 0.75], [[], 0, 0.6]] as [$open, $days, $share]) {
+            $given = (new Given($open, $days, 1_800))->of($routine)->items;
+            self::assertLessThanOrEqual($share * 1_800, (new Sequence($given))->seconds());
+            self::assertNotSame([], $given);
+            self::assertTrue($given[0]->isWarmUp());
+            self::assertTrue(end($given)->isCoolDown());
+        }
+        self::assertEquals($routine, (new Given([], 30, 1_800))->of($routine)->items);
     }
 
     public function testOnTheFirstThreeDaysEverythingIsDoneOnce(): void
     {
         foreach ([0 => 1, 1 => 1, 2 => 1, 3 => 3] as $before => $sets) {
-            self::assertSame($sets, (new Given([], $before))->items([$this->item()])[0]->dose->sets);
+            self::assertSame($sets, $this->given([], [$this->item()], $before)[0]->dose->sets);
         }
+    }
+
+    /** @return list<Item> */
+    private function routine(int $minutes): array
+    {
+        $case = Cases::example('worked/03-stroke-mild-wants-to-pour');
+        $catalogue = Cases::catalogue();
+        $brief = $case->brief((new Placer($catalogue))->place($case->facts, $case->today));
+
+        return (new Builder($catalogue))->build($brief->withLimits(new Limits($minutes)))->sequence->items;
+    }
+
+    /**
+     * @param list<Proposal> $open
+     * @param list<Item>     $items
+     *
+     * @return list<Item>
+     */
+    private function given(array $open, array $items, int $practiceDays): array
+    {
+        return (new Given($open, $practiceDays, 1_200))->of($items)->items;
     }
 
     private function item(): Item

@@ -17,6 +17,7 @@ use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\Proposer;
 use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Progress\Situation;
 use HandGarden\Core\Progress\ToneAfter;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -481,9 +482,7 @@ final class ProgressTest extends TestCase
         return (new Proposer(Cases::catalogue()))->propose(
             [new Prescribed($rung, Hands::Right, $rung->dosing->start)],
             $log,
-            [Condition::Stroke],
-            5,
-            today: new \DateTimeImmutable(self::TODAY),
+            new Situation([Condition::Stroke], 5, new \DateTimeImmutable(self::TODAY)),
         );
     }
 
@@ -505,9 +504,11 @@ final class ProgressTest extends TestCase
         return (new Proposer(Cases::catalogue()))->propose(
             [new Prescribed($rung, Hands::Right, $dose ?? $rung->dosing->start)],
             new SittingLog($lines),
-            [Condition::Stroke, Condition::Spasticity, Condition::Tremor, Condition::Parkinsons],
-            5,
-            today: new \DateTimeImmutable(self::TODAY),
+            new Situation(
+                [Condition::Stroke, Condition::Spasticity, Condition::Tremor, Condition::Parkinsons],
+                5,
+                new \DateTimeImmutable(self::TODAY),
+            ),
         );
     }
 

@@ -4,10 +4,23 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\Core\Progress;
 
+use HandGarden\Core\Anatomy\ArmPart;
 use HandGarden\Core\Anatomy\Hands;
+use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Measure\Readings;
+use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Decided;
+use HandGarden\Core\Placement\Measured;
+use HandGarden\Core\Placement\People;
+use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Placement\Setting;
+use HandGarden\Core\Progress\Asked;
 use HandGarden\Core\Progress\Compensation;
+use HandGarden\Core\Progress\Help;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Outcome;
 use HandGarden\Core\Progress\Prescribed;
@@ -15,7 +28,12 @@ use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\Proposer;
 use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Progress\Situation;
+use HandGarden\Core\Progress\StepsAhead;
 use HandGarden\Core\Progress\ToneAfter;
+use HandGarden\Core\Progress\UsualPain;
+use HandGarden\Core\Screening\Answer;
+use HandGarden\Core\Screening\Screening;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -30,6 +48,7 @@ use Random\Randomizer;
  *     painBefore?: ?int,
  *     painAfter?: ?int,
  *     tone?: ToneAfter,
+ *     help?: ?Help,
  *     compensations?: list<Compensation>,
  *     repetitions?: int,
  *     hurtLater?: bool,
@@ -79,9 +98,7 @@ final class SafetyTest extends TestCase
                 $this->prescribed(self::LIFT, Hands::Right),
             ],
             new SittingLog($lines),
-            [Condition::Stroke],
-            5,
-            today: new \DateTimeImmutable(self::TODAY),
+            new Situation([Condition::Stroke], 5, new \DateTimeImmutable(self::TODAY)),
         );
 
         self::assertCount(1, $asked->waiting);
@@ -162,6 +179,99 @@ final class SafetyTest extends TestCase
         );
     }
 
+    public function testUsualPainIsNoReasonToWaitAndMoreThanUsualIs(): void
+    {
+        $sore = fn (int $pain): array => array_map(
+            fn (int $ago): LogLine => $this->line(
+                self::PRESS,
+                $ago,
+                ['painBefore' => $pain, 'painAfter' => $pain],
+            ),
+            [6, 4, 2],
+        );
+        $usual = new UsualPain([UsualPain::key(ArmPart::Wrist, Side::Right) => 5]);
+
+        self::assertFalse($this->growsWith($sore(5), new UsualPain()));
+        self::assertTrue($this->growsWith($sore(5), $usual));
+        self::assertFalse($this->growsWith($sore(6), $usual), 'one more than usual');
+        $seven = [...$sore(5), $this->line(self::PRESS, 1, ['painBefore' => 5, 'painAfter' => 7])];
+        self::assertTrue(
+            $this->has(ProposalKind::Suspend, $this->usually($seven, $usual)),
+            '7 stays absolute',
+        );
+    }
+
+    public function testPainOfEveryDayAsksOnceWhatIsUsual(): void
+    {
+        $lines = [];
+        foreach ([13, 11, 9, 7, 5, 3, 1] as $ago) {
+            $lines[] = $this->line(self::PRESS, $ago, ['painBefore' => 5, 'painAfter' => 5]);
+        }
+
+        self::assertContains('review.usual-pain', self::rules($this->usually($lines, new UsualPain())));
+        self::assertNotContains(
+            'review.usual-pain',
+            self::rules(
+                $this->usually($lines, new UsualPain([UsualPain::key(ArmPart::Wrist, Side::Right) => 5])),
+            ),
+        );
+    }
+
+    public function testHelpThatNobodyToldOfIsNotNone(): void
+    {
+        $untold = array_map(
+            fn (int $ago): LogLine => $this->line(self::PRESS, $ago, ['help' => null]),
+            [6, 4, 2],
+        );
+
+        self::assertFalse($this->grows($untold, self::PRESS));
+        self::assertTrue($this->grows([...$untold, $this->line(self::PRESS, 1)], self::PRESS), 'told once');
+    }
+
+    public function testPainHoldsItsPartUntilItWasAnswered(): void
+    {
+        $lines = [
+            ...$this->metOn(self::PRESS, [6, 4, 2]),
+            $this->line(self::LIFT, 13, ['painBefore' => 2, 'painAfter' => 5]),
+            ...$this->metOn(self::LIFT, [5, 3, 1]),
+        ];
+        $items = [
+            $this->prescribed(self::PRESS, Hands::Right),
+            $this->prescribed(self::LIFT, Hands::Right),
+        ];
+        $proposer = new Proposer(Cases::catalogue());
+        $open = $proposer->propose($items, new SittingLog($lines), $this->situation());
+        $keys = array_map(static fn (Proposal $p): string => $p->key(), $open);
+        $answered = $this->situation(answered: $keys);
+
+        self::assertSame([], self::growing($open));
+        self::assertNotSame(
+            [],
+            self::growing($proposer->propose($items, new SittingLog($lines), $answered)),
+        );
+    }
+
+    public function testANextExerciseIsProposedOnlyWhereItWouldStand(): void
+    {
+        $rung = Cases::catalogue()->rung(self::LIFT);
+        $top = $rung->dosing->start->withHold(10)->withRepetitions(15);
+        $lines = array_map(fn (int $ago): LogLine => $this->line(self::LIFT, $ago, [], $top), [6, 4, 2]);
+        $asked = fn (?float $holds): Asked => (new Proposer(Cases::catalogue()))->asked(
+            [new Prescribed($rung, Hands::Right, $top)],
+            new SittingLog($lines),
+            $this->situation(ahead: $this->ahead($holds)),
+        );
+        $kinds = static fn (Asked $a): array => array_map(
+            static fn (Proposal $p): ProposalKind => $p->kind,
+            $a->proposals,
+        );
+
+        self::assertSame([ProposalKind::NextRung], $kinds($asked(6.0)));
+        self::assertSame([ProposalKind::ReadyToTry], $kinds($asked(null)), 'only to be measured');
+        self::assertSame([], $kinds($asked(3.0)));
+        self::assertSame('held.not_placed', $asked(3.0)->waiting[0][1]->code);
+    }
+
     public function testASymptomIsNotOutlivedByABetterLine(): void
     {
         $lines = [
@@ -205,9 +315,7 @@ final class SafetyTest extends TestCase
         $found = (new Proposer(Cases::catalogue()))->propose(
             [new Prescribed(Cases::catalogue()->rung(self::LIFT), Hands::Right, $start->withHold(4))],
             new SittingLog($lines),
-            [Condition::Stroke],
-            5,
-            today: new \DateTimeImmutable(self::TODAY),
+            new Situation([Condition::Stroke], 5, new \DateTimeImmutable(self::TODAY)),
         );
 
         self::assertFalse(
@@ -246,9 +354,7 @@ final class SafetyTest extends TestCase
         $found = (new Proposer(Cases::catalogue()))->propose(
             [new Prescribed($rung, Hands::Right, $least)],
             new SittingLog($lines),
-            [Condition::Stroke],
-            5,
-            today: new \DateTimeImmutable(self::TODAY),
+            new Situation([Condition::Stroke], 5, new \DateTimeImmutable(self::TODAY)),
         );
 
         self::assertSame(
@@ -277,9 +383,7 @@ final class SafetyTest extends TestCase
                     (new Proposer(Cases::catalogue()))->propose(
                         [new Prescribed($rung, Hands::Right, $dose)],
                         new SittingLog($lines),
-                        [Condition::Stroke],
-                        7,
-                        today: $on,
+                        new Situation([Condition::Stroke], 7, $on),
                     ) as $proposal
                 ) {
                     if (null !== $proposal->to) {
@@ -366,9 +470,7 @@ final class SafetyTest extends TestCase
         $found = (new Proposer(Cases::catalogue()))->propose(
             [$this->prescribed(self::LIFT, Hands::Right)],
             new SittingLog($weekly),
-            [Condition::Stroke],
-            1,
-            today: new \DateTimeImmutable(self::TODAY),
+            new Situation([Condition::Stroke], 1, new \DateTimeImmutable(self::TODAY)),
         );
 
         self::assertSame(
@@ -605,10 +707,84 @@ final class SafetyTest extends TestCase
                 ),
             ),
             new SittingLog(array_values($lines)),
-            [Condition::Stroke, Condition::Parkinsons, Condition::Tremor],
-            5,
-            today: new \DateTimeImmutable(self::TODAY),
+            new Situation(
+                [Condition::Stroke, Condition::Parkinsons, Condition::Tremor],
+                5,
+                new \DateTimeImmutable(self::TODAY),
+            ),
         );
+    }
+
+    /**
+     * @param list<string> $answered
+     */
+    private function situation(
+        UsualPain $usual = new UsualPain(),
+        array $answered = [],
+        ?StepsAhead $ahead = null,
+    ): Situation {
+        return new Situation(
+            [Condition::Stroke],
+            5,
+            new \DateTimeImmutable(self::TODAY),
+            $usual,
+            answered: $answered,
+            ahead: $ahead,
+        );
+    }
+
+    /** @param ?float $holds seconds for which the wrist holds; null: not measured */
+    private function ahead(?float $holds): StepsAhead
+    {
+        $today = new \DateTimeImmutable(self::TODAY);
+        $side = Side::Right;
+        $readings = [
+            new Reading('hand_on_table', $side, null, null, value: true, on: $today),
+            new Reading('wrist_back_on_edge', $side, null, null, value: true, on: $today),
+            new Reading('wrist_extension', $side, Mode::Passive, null, value: 40.0, on: $today),
+            new Reading('shoulder_free', $side, null, null, value: true, on: $today),
+            new Reading('painful', $side, null, 'wrist', value: false, on: $today),
+            new Reading('wrist_lifts_alone', $side, null, null, value: true, on: $today),
+        ];
+        if (null !== $holds) {
+            $readings[] = new Reading('wrist_ext_hold_s', $side, null, null, value: $holds, on: $today);
+        }
+        $screening = [];
+        foreach (Cases::catalogue()->screening->questions as $question) {
+            $screening[$question->id] = [Answer::No, $today];
+        }
+        $facts = new ClientFacts(
+            new People([Condition::Stroke], [$side], [], $side),
+            new Setting(),
+            new Measured(new Readings($readings), new Screening(Cases::catalogue()->screening, $screening)),
+            new Decided(),
+        );
+
+        return new StepsAhead(
+            new Placer(Cases::catalogue()),
+            static fn (): ClientFacts => $facts,
+            $today,
+        );
+    }
+
+    /**
+     * @param list<LogLine> $lines
+     *
+     * @return list<Proposal>
+     */
+    private function usually(array $lines, UsualPain $usual): array
+    {
+        return (new Proposer(Cases::catalogue()))->propose(
+            [$this->prescribed(self::PRESS, Hands::Right)],
+            new SittingLog($lines),
+            $this->situation($usual),
+        );
+    }
+
+    /** @param list<LogLine> $lines */
+    private function growsWith(array $lines, UsualPain $usual): bool
+    {
+        return [] !== self::growing($this->usually($lines, $usual));
     }
 
     private function prescribed(string $rungId, Hands $hands): Prescribed
@@ -659,6 +835,7 @@ final class SafetyTest extends TestCase
             painBefore: \array_key_exists('painBefore', $change) ? $change['painBefore'] : 1,
             painAfter: \array_key_exists('painAfter', $change) ? $change['painAfter'] : 1,
             tone: $change['tone'] ?? null,
+            help: \array_key_exists('help', $change) ? $change['help'] : Help::None,
             compensations: $change['compensations'] ?? [],
             newTingling: $change['newTingling'] ?? false,
             hurtLater: $change['hurtLater'] ?? false,

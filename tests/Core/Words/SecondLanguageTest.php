@@ -7,6 +7,7 @@ namespace HandGarden\Tests\Core\Words;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Proposer;
+use HandGarden\Core\Progress\Situation;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Words\Joined;
 use HandGarden\Core\Words\Phrase;
@@ -78,9 +79,7 @@ final class SecondLanguageTest extends TestCase
             (new Proposer(Cases::catalogue()))->propose(
                 $case->routine,
                 $case->log,
-                $case->facts->people->conditions,
-                $case->daysPerWeek,
-                today: $case->today,
+                new Situation($case->facts->people->conditions, $case->daysPerWeek, $case->today),
             ) as $proposal
         ) {
             self::assertPhrase($proposal->why);

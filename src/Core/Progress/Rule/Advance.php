@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace HandGarden\Core\Progress\Rule;
 
 use HandGarden\Core\Catalogue\LadderKind;
+use HandGarden\Core\Measure\Statistics;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\PracticeDay;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\SittingLog;
-use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Words\Phrase;
 
 /**
@@ -20,10 +20,11 @@ use HandGarden\Core\Words\Phrase;
 final readonly class Advance implements ItemRule
 {
     private const DAYS_OF_HELP = 5;
+    private const NONE_TOLD = -1;
 
     public function propose(ItemHistory $history): ?Proposal
     {
-        $symptoms = new Symptoms($history->settings);
+        $symptoms = $history->symptoms();
         if (
             \count($history->window) < $history->settings->leastSittings
             || [] !== array_filter($history->window, $symptoms->any(...))
@@ -94,19 +95,18 @@ final readonly class Advance implements ItemRule
         );
     }
 
-    /** The middle of the last days at this dose, and no more than on its first. */
+    /** The middle of the last days at this dose of which it was told, and no more than on the first of them. */
     private static function usualHelp(ItemHistory $history): int
     {
-        $ranks = array_map(
-            static fn (PracticeDay $d): int => max(
-                array_map(static fn (LogLine $l): int => $l->help->rank(), $d->lines),
-            ),
+        $told = array_values(array_filter(array_map(
+            static fn (PracticeDay $d): ?int => $d->help(),
             \array_slice($history->daysAtThisDose(), -self::DAYS_OF_HELP),
-        );
-        $first = $ranks[0] ?? \PHP_INT_MAX;
-        sort($ranks);
+        ), static fn (?int $rank): bool => null !== $rank));
 
-        return min($first, $ranks[intdiv(\count($ranks), 2)] ?? \PHP_INT_MAX);
+        return [] === $told ? self::NONE_TOLD : (int) min(
+            $told[0],
+            floor(Statistics::median(array_map(\floatval(...), $told))),
+        );
     }
 
     /**
@@ -124,8 +124,8 @@ final readonly class Advance implements ItemRule
                 $history->isAtLeastAsHard($line)
                 && $enough
                 && $line->metTarget()
-                && ($line->painAfterCounted() ?? 0) < $history->settings->painFrom
-                && $line->help->rank() <= $usualHelp
+                && ($line->painAfterCounted() ?? 0) < $history->painLimit()
+                && ($line->help?->rank() ?? 0) <= $usualHelp // what nobody told counts where the others tell
             ) {
                 $met[] = $line;
             }

@@ -7,7 +7,6 @@ namespace HandGarden\Core\Progress\Rule;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
-use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Words\Phrase;
 
 /** Pain that rose: one dose step down; at the least dose the rung below, or none. */
@@ -17,7 +16,7 @@ final readonly class EaseOnPain implements ItemRule
 
     public function propose(ItemHistory $history): ?Proposal
     {
-        $symptoms = new Symptoms($history->settings);
+        $symptoms = $history->symptoms();
         // a better line later does not outlive it; what was harder than it is now has been made easier since
         $last = $history->newest(
             static fn (LogLine $l): bool => $symptoms->eases($l) && !$history->isHarder($l),

@@ -15,6 +15,7 @@ use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Words\Phrase;
 
 /** What a rule is asked with: the item as it is prescribed, and what was done of it. */
@@ -25,6 +26,7 @@ final readonly class ItemHistory
      * @param \DateTimeImmutable      $begunOn           the day on which the item was first done
      * @param list<Rung>              $fitting           rungs of the ladder that fit the client, easiest first
      * @param float                   $scheduledInWindow sittings that were planned
+     * @param int                     $usualPain         that is there anyway in what the item works
      */
     public function __construct(
         public Prescribed $item,
@@ -35,7 +37,19 @@ final readonly class ItemHistory
         public ProgressSettings $settings,
         public float $scheduledInWindow,
         public \DateTimeImmutable $today,
+        private int $usualPain = 0,
     ) {
+    }
+
+    public function symptoms(): Symptoms
+    {
+        return new Symptoms($this->settings, $this->usualPain);
+    }
+
+    /** Pain up to which more may be asked. */
+    public function painLimit(): int
+    {
+        return max($this->settings->painFrom, $this->usualPain + 1);
     }
 
     public function last(): LogLine

@@ -6,7 +6,6 @@ namespace HandGarden\Core\Progress\Rule;
 
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
-use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Words\Phrase;
 
 /** A symptom that stops the item at once, whatever the dose is by now. */
@@ -14,7 +13,7 @@ final readonly class SuspendOnSymptom implements ItemRule
 {
     public function propose(ItemHistory $history): ?Proposal
     {
-        $symptoms = new Symptoms($history->settings);
+        $symptoms = $history->symptoms();
         $last = $history->newest($symptoms->suspends(...)); // a better line later does not outlive it
 
         return null === $last ? null : $history->proposal(
