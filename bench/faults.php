@@ -42,7 +42,13 @@ foreach (array_unique($m[1]) as $client) {
         preg_match('/name="_token" value="([^"]+)"/', $start, $token);
         $begun = $maren->alone($maren->post(
             $client.'/sittings/new',
-            ['_token' => $token[1] ?? '', 'pain_before' => '1', 'hurt_later' => 'no', 'kind' => 'home'],
+            [
+                '_token' => $token[1] ?? '',
+                'pain_before' => '1',
+                'hurt_later' => 'no',
+                'help' => 'none',
+                'kind' => 'home',
+            ],
         ))->leadsTo();
         $page = (string) parse_url($begun, \PHP_URL_PATH);
         preg_match_all('/data-item="([0-9a-f-]{36})"/', $maren->alone($maren->ask($page))->body, $found);

@@ -78,6 +78,7 @@ $forms = static function () use ($client, $database, $id): array {
         ),
         new Form('a sitting', $client.'/sittings/new', $count('sitting'), typed: [
             'pain_before' => '1',
+            'help' => 'none',
             'hurt_later' => 'no',
         ], other: ['pain_before' => '2']),
         new Form(
@@ -275,7 +276,7 @@ for ($round = 1; $round <= (int) $rounds; ++$round) {
 }
 // two windows of one browser send the same lines of a sitting at the same moment
 $start = new Form('a sitting', $client.'/sittings/new', 'SELECT count(*) FROM sitting');
-$fields = ['pain_before' => '1', 'hurt_later' => 'no'] + ($fieldsOf($first, $start) ?? []);
+$fields = ['pain_before' => '1', 'hurt_later' => 'no', 'help' => 'none'] + ($fieldsOf($first, $start) ?? []);
 $page = (string) parse_url($first->alone($first->post($start->page, $fields))->leadsTo(), \PHP_URL_PATH);
 preg_match_all('/data-item="([0-9a-f-]{36})"/', $first->alone($first->ask($page))->body, $items);
 $stored = $alike = 0;

@@ -12,10 +12,12 @@ use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Question;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Progress\OpenProposals;
+use HandGarden\Progress\Restraints;
+use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 
-/** Brings together what the rooms say of one client. */
+/** Brings together what the rooms say of one client, and keeps what holds them down from now on. */
 final readonly class Summaries
 {
     public function __construct(
@@ -24,6 +26,8 @@ final readonly class Summaries
         private ReadingRepository $readings,
         private Cautions $cautions,
         private OpenProposals $open,
+        private Restraints $restraints,
+        private Alerts $alerts,
         private CatalogueStore $catalogue,
         private Clock $clock,
     ) {
@@ -36,7 +40,9 @@ final readonly class Summaries
         $practised = $this->sittings->practiceDays($client);
         $weekAgo = $today->modify('-7 days');
         $waiting = [];
-        foreach ($this->open->for($client) as $proposal) {
+        $open = $this->open->for($client);
+        $this->restraints->keep($client, $open);
+        foreach ($open as $proposal) {
             $group = Group::ofProposal($proposal->kind)->value;
             $waiting[$group] = ($waiting[$group] ?? 0) + 1;
         }
@@ -48,6 +54,7 @@ final readonly class Summaries
             $client->daysPerWeek,
             waiting: $waiting,
             suspended: \count($this->plans->suspensions($client)),
+            alerts: \count($this->alerts->open($client)),
             measuredOn: $this->readings->lastDay($client),
             unasked: $this->unasked($client, $today),
             hasRoutine: [] !== $this->plans->kinds($client),

@@ -19,6 +19,7 @@ final readonly class Summary
      * @param array<string, int>  $waiting      proposals by Group
      * @param int                 $suspended    items that rest after a symptom
      * @param ?\DateTimeImmutable $measuredOn   newest day with a measure that stands
+     * @param int                 $alerts       not answered yet
      * @param int                 $unasked      screening questions without an answer that still counts
      */
     public function __construct(
@@ -31,13 +32,14 @@ final readonly class Summary
         public ?\DateTimeImmutable $measuredOn,
         public int $unasked,
         public bool $hasRoutine,
+        public int $alerts = 0,
     ) {
     }
 
     public function group(): Group
     {
         return match (true) {
-            $this->suspended > 0 => Group::Held,
+            $this->suspended > 0 || $this->alerts > 0 => Group::Held,
             isset($this->waiting[Group::Review->value]) => Group::Review,
             $this->wantsMeasuring() || $this->unasked > 0 || !$this->hasRoutine => Group::Due,
             isset($this->waiting[Group::Steps->value]) => Group::Steps,
@@ -54,7 +56,7 @@ final readonly class Summary
     /** Within a group: what is held before what waits, what waits before what is due. */
     public function urgency(): int
     {
-        return 100 * $this->suspended + 2 * $this->waitingInAll() + ($this->isDue() ? 1 : 0);
+        return 1000 * $this->alerts + 100 * $this->suspended + 2 * $this->waitingInAll() + ($this->isDue() ? 1 : 0);
     }
 
     public function wantsMeasuring(): bool

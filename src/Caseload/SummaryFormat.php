@@ -21,6 +21,7 @@ final class SummaryFormat
             'measured_on' => $summary->measuredOn?->format('Y-m-d'),
             'unasked' => $summary->unasked,
             'has_routine' => $summary->hasRoutine,
+            'alerts' => $summary->alerts,
         ], \JSON_THROW_ON_ERROR);
     }
 
@@ -44,6 +45,7 @@ final class SummaryFormat
             measuredOn: $day('measured_on'),
             unasked: $node->get('unasked')->int(),
             hasRoutine: $node->get('has_routine')->bool(),
+            alerts: $node->optional('alerts')?->int() ?? 0,
         );
     }
 }

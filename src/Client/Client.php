@@ -8,6 +8,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Placement\Injection;
 use Symfony\Component\Uid\Uuid;
 
 /** A person in therapy, with what later steps need to know. */
@@ -66,6 +67,10 @@ class Client implements TellsOfClient
     #[ORM\Column]
     public bool $helperPresent = false;
 
+    /** Day on which the helper was told the stop signs; null: not yet, so nobody counts as being there. */
+    #[ORM\Column(type: Types::DATE_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $helperBriefedOn = null;
+
     /** @var list<string>|null null: not asked */
     #[ORM\Column(type: Types::JSON, nullable: true)]
     public ?array $materials = null;
@@ -79,6 +84,14 @@ class Client implements TellsOfClient
 
     #[ORM\Column(type: Types::DATE_IMMUTABLE, nullable: true)]
     public ?\DateTimeImmutable $injectedOn = null;
+
+    /** @var list<string> sides; none: every affected hand */
+    #[ORM\Column(type: Types::JSON)]
+    public array $injectedSides = [];
+
+    /** @var list<string> muscles as exercises name them; none: the flexors of fingers, thumb and wrist */
+    #[ORM\Column(type: Types::JSON)]
+    public array $injectedMuscles = [];
 
     #[ORM\Column(length: 300)]
     public string $story = '';
@@ -156,6 +169,19 @@ class Client implements TellsOfClient
         return null === $this->injectedOn
             ? null
             : new \DateTimeImmutable($this->injectedOn->format('Y-m-d'), new \DateTimeZone('UTC'));
+    }
+
+    public function injection(): ?Injection
+    {
+        $on = $this->injectionDay();
+        $sides = array_values(array_filter(array_map(Side::tryFrom(...), $this->injectedSides)));
+        $affected = [] === $sides ? $this->affected() : $sides;
+
+        return null === $on || [] === $affected ? null : new Injection(
+            $on,
+            $affected,
+            [] === $this->injectedMuscles ? Injection::USUAL_GROUPS : $this->injectedMuscles,
+        );
     }
 
     /** Whether it matters how long ago the last dose was. */

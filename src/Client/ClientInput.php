@@ -8,6 +8,7 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\GoalTask;
+use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Core\Data\Dates;
 use HandGarden\Core\Routine\Goals;
 use Symfony\Component\HttpFoundation\InputBag;
@@ -70,6 +71,8 @@ final class ClientInput
 
     public bool $helperPresent = false;
 
+    public string $helperBriefedOn = '';
+
     /** @var list<string> */
     public array $materials = [];
 
@@ -82,6 +85,12 @@ final class ClientInput
     public string $goalWords = '';
 
     public string $injectedOn = '';
+
+    /** @var list<string> */
+    public array $injectedSides = [];
+
+    /** @var list<string> */
+    public array $injectedMuscles = [];
 
     #[Assert\Length(max: 300)]
     public string $story = '';
@@ -120,11 +129,14 @@ final class ClientInput
         $input->stamina = $client->stamina->value;
         $input->helper = $client->helper;
         $input->helperPresent = $client->helperPresent;
+        $input->helperBriefedOn = $client->helperBriefedOn?->format('Y-m-d') ?? '';
         $input->materials = $client->materials ?? [];
         $input->materialsAsked = null !== $client->materials;
         $input->goals = array_map(strval(...), $client->goals);
         $input->goalWords = $client->goalWords;
         $input->injectedOn = $client->injectedOn?->format('Y-m-d') ?? '';
+        $input->injectedSides = $client->injectedSides;
+        $input->injectedMuscles = $client->injectedMuscles;
         $input->story = $client->story;
         $input->version = (string) $client->version;
         $input->intake = IntakeInput::from($client->intake());
@@ -148,6 +160,7 @@ final class ClientInput
                 'daysPerWeek',
                 'stamina',
                 'helper',
+                'helperBriefedOn',
                 'goalWords',
                 'injectedOn',
                 'story',
@@ -165,6 +178,8 @@ final class ClientInput
         ) : [];
         $input->conditions = $texts($all['conditions'] ?? []);
         $input->materials = $texts($all['materials'] ?? []);
+        $input->injectedSides = $texts($all['injectedSides'] ?? []);
+        $input->injectedMuscles = $texts($all['injectedMuscles'] ?? []);
         $input->goals = self::weights($all['goals'] ?? null);
         $input->intake = IntakeInput::typed(\is_array($all['intake'] ?? null) ? $all['intake'] : []);
 
@@ -195,6 +210,7 @@ final class ClientInput
             }
         }
         TypedDay::check($context, 'injectedOn', $this->injectedOn, 'The injection lies in the future.');
+        TypedDay::check($context, 'helperBriefedOn', $this->helperBriefedOn, 'That day lies in the future.');
     }
 
     /** Call only when the validator found nothing. */
@@ -217,6 +233,7 @@ final class ClientInput
         $client->stamina = Stamina::from($this->stamina);
         $client->helper = $this->helper;
         $client->helperPresent = $this->helperPresent;
+        $client->helperBriefedOn = Dates::day($this->helperBriefedOn);
         $known = self::materialsIn($catalogue);
         $client->materials = $this->materialsAsked
             ? array_values(array_intersect($this->materials, array_keys($known)))
@@ -229,6 +246,12 @@ final class ClientInput
         arsort($client->goals);
         $client->goalWords = $this->goalWords;
         $client->injectedOn = Dates::day($this->injectedOn);
+        $client->injectedSides = array_values(
+            array_intersect(array_column(Side::cases(), 'value'), $this->injectedSides),
+        );
+        $client->injectedMuscles = array_values(
+            array_filter($this->injectedMuscles, MuscleLoad::isGroup(...)),
+        );
         $client->story = $this->story;
         $client->setIntake($this->intake->intake());
     }

@@ -35,6 +35,7 @@ final class ClientPages
                 new ClientPage('Goals', 'planning_goals', key: 'g', under: ['planning_set_goal']),
                 new ClientPage('Approaches', 'planning_approaches', 'ROLE_THERAPIST', 'a'),
                 new ClientPage('Routine', 'planning_routine', key: 'r'),
+                new ClientPage('Shown, signed', 'planning_shown', key: 'e', under: ['planning_shown_mark']),
                 new ClientPage('Week', 'planning_week', key: 'w', under: ['planning_week_times']),
             ],
             'Do' => [

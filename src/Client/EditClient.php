@@ -8,6 +8,7 @@ use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Web\Clock;
 use HandGarden\Web\Problems;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -130,6 +131,7 @@ final class EditClient extends AbstractController
             'materials' => ClientInput::materialsIn($catalogue),
             'goals' => $catalogue->goals,
             'staminas' => Stamina::cases(),
+            'muscles' => MuscleLoad::injectable(),
             'communication' => Intake::COMMUNICATION,
             'commands' => Intake::COMMANDS,
             'epilepsy' => Intake::EPILEPSY,

@@ -12,11 +12,14 @@ use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Candidates;
+use HandGarden\Core\Routine\Door;
 use HandGarden\Core\Routine\Edits;
 use HandGarden\Core\Routine\Goals;
+use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\Priority;
 use HandGarden\Core\Routine\SittingRules;
@@ -34,6 +37,7 @@ final readonly class Briefs
     public function __construct(
         private Plan $plan,
         private PlanRepository $plans,
+        private Marks $marks,
         private PastSittings $past,
         private ClinicRepository $clinics,
         private CatalogueStore $catalogue,
@@ -80,10 +84,10 @@ final readonly class Briefs
     public function task(Client $client, RoutineKind $kind): ?TaskToday
     {
         $facts = $this->facts($client, $kind);
-        $catalogue = $this->catalogue->get();
-        $known = new KnownFacts($facts, $catalogue->vocabulary, $this->clock->today($client->zone));
 
-        return (new TaskChoice($catalogue, $facts, $known))->of($this->goals($client));
+        return (new TaskChoice($this->catalogue->get(), $facts, $this->known($client, $kind)))->of(
+            $this->goals($client),
+        );
     }
 
     public function limits(
@@ -108,9 +112,42 @@ final readonly class Briefs
         return Goals::chosen($this->catalogue->get()->goals, $client->goals);
     }
 
+    /** @return list<string> `rung|side` */
+    private function shown(Client $client): array
+    {
+        $shown = $this->marks->shown($client);
+        foreach ($this->past->shown($client) as $key) {
+            $item = ItemKey::fromText($key);
+            foreach (null === $item ? [] : RungOnSide::forHands($item->rungId, $item->hands) as $done) {
+                $shown[] = $done->text();
+            }
+        }
+
+        return $shown;
+    }
+
+    /** What is asked before anything is given in a sitting of this kind. */
+    public function door(Client $client, RoutineKind $kind): Door
+    {
+        $facts = $this->facts($client, $kind);
+        $today = $this->clock->today($client->zone);
+        $catalogue = $this->catalogue->get();
+
+        return new Door($catalogue, $facts, new KnownFacts($facts, $catalogue->vocabulary, $today), $today);
+    }
+
+    public function known(Client $client, RoutineKind $kind): KnownFacts
+    {
+        return new KnownFacts(
+            $this->facts($client, $kind),
+            $this->catalogue->get()->vocabulary,
+            $this->clock->today($client->zone),
+        );
+    }
+
     private function facts(Client $client, RoutineKind $kind): ClientFacts
     {
-        $facts = $this->plan->facts($client);
+        $facts = $this->plan->facts($client)->withShown($this->shown($client));
 
         return RoutineKind::Clinic === $kind ? $facts->withSetting($facts->setting->inTheClinic()) : $facts;
     }

@@ -13,6 +13,7 @@ use HandGarden\Core\Placement\FactsSource;
 use HandGarden\Core\Placement\Measured;
 use HandGarden\Core\Placement\Override;
 use HandGarden\Core\Placement\People;
+use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Placement\Setting;
 
 /** What the database knows of one client. */
@@ -23,6 +24,8 @@ final readonly class ClientRecords implements FactsSource
         private ReadingRepository $readings,
         private Cautions $cautions,
         private PlanRepository $plans,
+        private Marks $marks,
+        private \DateTimeImmutable $today,
     ) {
     }
 
@@ -37,7 +40,14 @@ final readonly class ClientRecords implements FactsSource
 
     public function setting(): Setting
     {
-        return new Setting(helperHere: $this->client->helperPresent, materials: $this->client->materials);
+        return new Setting(
+            $this->client->helperPresent && null !== $this->client->helperBriefedOn,
+            array_map(
+                static fn (SignOff $s): string => (new RungOnSide($s->rungId, $s->side))->text(),
+                $this->client->helperPresent ? $this->marks->signed($this->client, $this->today) : [],
+            ),
+            materials: $this->client->materials,
+        );
     }
 
     public function measured(): Measured
@@ -45,7 +55,7 @@ final readonly class ClientRecords implements FactsSource
         return new Measured(
             $this->readings->for($this->client),
             $this->cautions->screening($this->client),
-            $this->client->injectionDay(),
+            $this->client->injection(),
         );
     }
 
@@ -59,6 +69,7 @@ final readonly class ClientRecords implements FactsSource
                     $o->side,
                     $o->rungId,
                     $o->note,
+                    $o->at,
                 ),
                 $this->plans->overrides($this->client),
             ),

@@ -6,25 +6,28 @@ namespace HandGarden\Planning;
 
 use HandGarden\Client\Client;
 use HandGarden\Core\Progress\Given;
-use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Progress\GivenSitting;
 
-/** The items of a routine as they are given today: what is played and what is printed is the same. */
+/** A routine as it is given today: what is played and what is printed is the same. */
 final readonly class GivenToday
 {
     public function __construct(
         private Plan $plan,
+        private Briefs $briefs,
         private OpenEases $open,
         private PastSittings $past,
     ) {
     }
 
-    /** @return list<Item> empty when there is no routine */
-    public function items(Client $client, RoutineKind $kind = RoutineKind::Home): array
+    public function for(Client $client, RoutineKind $kind = RoutineKind::Home): GivenSitting
     {
         $items = $this->plan->items($client, $kind);
 
-        return [] === $items
-            ? []
-            : (new Given($this->open->for($client), $this->past->practiceDays($client)))->items($items);
+        return [] === $items ? new GivenSitting([], []) : (new Given(
+            $this->open->for($client),
+            $this->past->practiceDays($client),
+            $this->briefs->limits($client, $kind)->seconds(),
+            $this->briefs->door($client, $kind),
+        ))->of($items);
     }
 }

@@ -15,6 +15,9 @@ interface PastSittings
     /** On how many days before today something was done, counted up to ten. */
     public function practiceDays(Client $client): int;
 
+    /** @return list<string> keys of items that were done in a sitting with somebody of the clinic beside */
+    public function shown(Client $client): array;
+
     /** @return array<string, int> by item key: on how many of the last seven days it was done */
     public function recentDays(Client $client, \DateTimeImmutable $today): array;
 }

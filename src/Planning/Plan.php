@@ -31,6 +31,7 @@ final class Plan implements ResetInterface
         private readonly ReadingRepository $readings,
         private readonly Cautions $cautions,
         private readonly PlanRepository $plans,
+        private readonly Marks $marks,
         private readonly CatalogueStore $catalogue,
         private readonly Clock $clock,
     ) {
@@ -39,7 +40,14 @@ final class Plan implements ResetInterface
     public function facts(Client $client): ClientFacts
     {
         $this->facts[$client->id] ??= ClientFacts::from(
-            new ClientRecords($client, $this->readings, $this->cautions, $this->plans),
+            new ClientRecords(
+                $client,
+                $this->readings,
+                $this->cautions,
+                $this->plans,
+                $this->marks,
+                $this->clock->today($client->zone),
+            ),
         );
 
         return $this->facts[$client->id];

@@ -9,8 +9,9 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
-use HandGarden\Core\Placement\Decided;
+use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Routine\Draft;
+use HandGarden\Core\Routine\FirstDose;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Kept;
@@ -26,7 +27,6 @@ final readonly class RoutineChange
     private const NOTE = 300;
 
     public function __construct(
-        private Plan $plan,
         private PlanRepository $plans,
         private Briefs $briefs,
         private GivenDose $given,
@@ -155,37 +155,36 @@ final readonly class RoutineChange
             );
         }
         $rung = $this->catalogue->get()->rung($rungId);
-        $ladder = $this->catalogue->get()->ladderOf($rungId);
-        $blocks = $this->plan->facts($client)->measured->screening->blocks(
-            $rung,
-            $ladder->strand->value,
-            RoutineKind::Clinic === $kind,
-            $this->clock->today($client->zone),
-        );
-        if ([] !== $blocks) {
-            throw new RefusedChange(
-                $rung->name.' is kept out by screening. '.$this->wording->say($blocks[0]->words()),
-            );
-        }
-
+        $opened = $this->opened($rung, $hands, $client, $kind);
         $key = (new ItemKey($rungId, $hands))->text();
-        $resting = array_intersect(
-            [$key, Decided::EVERYTHING],
-            $this->plan->facts($client)->decided->suspended,
-        );
-        if ([] !== $resting) {
-            throw new RefusedChange(
-                $rung->name.' rests after a symptom until a therapist reopens it under Decisions.',
-            );
-        }
 
         return new Item(
             $rung,
             $hands,
-            $this->plans->doses($client)[$key] ?? $rung->dosing->start,
+            $this->plans->doses($client)[$key]
+                ?? (new FirstDose($this->briefs->known($client, $kind)))->of($rung, $hands),
             new Phrase('reason.added'),
-            kept: new Kept($note),
+            kept: new Kept($note, openedOn: $opened),
         );
+    }
+
+    /**
+     * @return ?\DateTimeImmutable the day, where the note sets something aside
+     *
+     * @throws RefusedChange where no note does
+     */
+    private function opened(Rung $rung, Hands $hands, Client $client, RoutineKind $kind): ?\DateTimeImmutable
+    {
+        $refusals = $this->briefs->door($client, $kind)->refusals($rung, $hands);
+        foreach ($refusals as $refusal) {
+            if (!$refusal->isByNote) {
+                throw new RefusedChange(
+                    $rung->name.' may not be given now. '.$this->wording->say($refusal->why),
+                );
+            }
+        }
+
+        return [] === $refusals ? null : $this->clock->today($client->zone);
     }
 
     /**

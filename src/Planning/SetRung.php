@@ -7,7 +7,10 @@ namespace HandGarden\Planning;
 use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
 use HandGarden\Client\Client;
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Routine\Refusal;
 use HandGarden\Web\Clock;
 use HandGarden\Web\Seen;
 use HandGarden\Web\Wording;
@@ -28,6 +31,7 @@ final class SetRung extends AbstractController
     public function __construct(
         private readonly Plan $plan,
         private readonly PlanRepository $plans,
+        private readonly Briefs $briefs,
         private readonly Audit $audit,
         private readonly Who $who,
         private readonly Clock $clock,
@@ -75,11 +79,11 @@ final class SetRung extends AbstractController
         }
         $rung = $placed->for($rungId)
             ?? throw $this->createNotFoundException('No such rung on this ladder.');
-        if ([] !== $rung->screening) {
+        $closed = $this->closed($client, $rung->rung, $side);
+        if (null !== $closed) {
             $this->addFlash(
                 'problem',
-                'Screening keeps this rung out; that cannot be overridden. '
-                    .$this->wording->say($rung->screening[0]->words()),
+                'This keeps the rung out, and no note lifts it. '.$this->wording->say($closed->why),
             );
         } elseif ('' === $note || mb_strlen($note) > 300) {
             $this->addFlash(
@@ -110,6 +114,19 @@ final class SetRung extends AbstractController
             ['client' => $client->id],
             Response::HTTP_SEE_OTHER,
         );
+    }
+
+    /** What nobody's note lifts, with a therapist beside: who is needed at home is asked when a routine is made. */
+    private function closed(Client $client, Rung $rung, ?Side $side): ?Refusal
+    {
+        $door = $this->briefs->door($client, RoutineKind::Clinic);
+        foreach (null === $side ? [] : $door->refusals($rung, Hands::fromSide($side)) as $refusal) {
+            if (!$refusal->isByNote) {
+                return $refusal;
+            }
+        }
+
+        return null;
     }
 
     private function standing(Client $client, string $ladder, ?Side $side): ?PlacementOverride

@@ -58,6 +58,7 @@ final class ShowRoutine extends AbstractController
         }
 
         return $this->render('Planning/routine.html.twig', $values + [
+            'given' => $this->given->for($client, $kind),
             'kinds' => RoutineKind::cases(),
             'chosen' => $chosen,
             'swaps' => '' === $chosen ? null : $this->swaps($client, $kind),
@@ -204,7 +205,7 @@ final class ShowRoutine extends AbstractController
      */
     private function onPaper(Client $client, RoutineKind $kind): array
     {
-        return ['view' => $this->view($client, $kind, $this->given->items($client, $kind))]
+        return ['view' => $this->view($client, $kind, $this->given->for($client, $kind)->items)]
             + $this->values($client, $kind);
     }
 

@@ -77,6 +77,7 @@ final readonly class Acts
             ProposalKind::Advance => null,
             // noted: what follows is for the therapist's hands
             ProposalKind::PlaceAgain,
+            ProposalKind::ReadyToTry,
             ProposalKind::Review,
             ProposalKind::Plateau => null,
         };

@@ -29,6 +29,7 @@ final class Decide extends AbstractController
         private readonly OpenProposals $open,
         private readonly DecisionRepository $decisions,
         private readonly Acts $acts,
+        private readonly Restraints $restraints,
         private readonly PlanRepository $plans,
         private readonly GivenDose $given,
         private readonly CatalogueStore $catalogue,
@@ -75,6 +76,7 @@ final class Decide extends AbstractController
                     at: $this->clock->now(),
                 ),
             );
+            $this->restraints->end($client, $proposal->key());
             if (DecisionAnswer::Declined !== $answer) {
                 $this->acts->carryOut($client, $proposal, $dose);
             }

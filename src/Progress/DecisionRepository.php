@@ -23,10 +23,16 @@ final readonly class DecisionRepository
         );
     }
 
-    /** @return list<string> keys of answered proposals */
-    public function keys(Client $client): array
+    /** @return list<string> keys of answered proposals, all or those since a time */
+    public function keys(Client $client, ?\DateTimeImmutable $since = null): array
     {
-        return array_map(static fn (Decision $d): string => $d->proposalKey, $this->for($client));
+        return array_map(
+            static fn (Decision $d): string => $d->proposalKey,
+            array_values(array_filter(
+                $this->for($client),
+                static fn (Decision $d): bool => null === $since || $d->at >= $since,
+            )),
+        );
     }
 
     public function keep(Decision $decision): void

@@ -6,10 +6,14 @@ namespace HandGarden\Progress;
 
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Asked;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\Proposer;
+use HandGarden\Core\Progress\Situation;
+use HandGarden\Core\Progress\StepsAhead;
 use HandGarden\Planning\OpenEases;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
@@ -19,11 +23,16 @@ use HandGarden\Web\Clock;
 /** Proposals that wait for a therapist: what the log asks for, less what was answered already. */
 final readonly class OpenProposals implements OpenEases
 {
+    /** Days for which an answered card does not come back. */
+    private const QUIET_DAYS = 14;
+
     public function __construct(
         private Plan $plan,
         private PlanRepository $plans,
         private SittingRepository $sittings,
         private DecisionRepository $decisions,
+        private Restraints $restraints,
+        private UsualPains $usual,
         private CatalogueStore $catalogue,
         private Clock $clock,
     ) {
@@ -42,32 +51,67 @@ final readonly class OpenProposals implements OpenEases
         foreach ($this->plans->routines($client) as $routine) {
             array_push($items, ...$this->plan->itemsOf($client, $routine));
         }
-
+        $prescribed = Prescribed::in($items);
+        $today = $this->clock->today($client->zone);
+        $answered = $this->decisions->keys($client);
+        $quiet = array_map(Proposal::cardOf(...), $this->decisions->keys(
+            $client,
+            $this->clock->now()->modify('-'.self::QUIET_DAYS.' days'),
+        ));
         $asked = (new Proposer($this->catalogue->get()))->asked(
-            Prescribed::in($items),
+            $prescribed,
             $this->sittings->log($client),
-            $client->conditions(),
-            $client->daysPerWeek,
-            today: $this->clock->today($client->zone),
+            new Situation(
+                $client->conditions(),
+                $client->daysPerWeek,
+                $today,
+                $this->usual->for($client),
+                answered: $answered,
+                quiet: $quiet,
+                ahead: new StepsAhead(
+                    new Placer($this->catalogue->get()),
+                    fn (): ClientFacts => $this->plan->facts($client),
+                    $today,
+                ),
+            ),
         );
 
-        return new Asked($this->unanswered($client, $asked->proposals), $asked->waiting);
+        return new Asked(
+            [
+                ...self::held($this->restraints->open($client), $asked->proposals, $prescribed),
+                ...array_values(array_filter(
+                    $asked->proposals,
+                    static fn (Proposal $p): bool => !\in_array($p->key(), $answered, true)
+                        && !($p->kind->isACard() && \in_array($p->cardKey(), $quiet, true)),
+                )),
+            ],
+            $asked->waiting,
+        );
     }
 
     /**
-     * @param list<Proposal> $proposals
+     * What was asked for earlier, holds still, and the log of these days no longer asks for.
+     *
+     * @param list<Proposal>   $kept
+     * @param list<Proposal>   $now
+     * @param list<Prescribed> $items
      *
      * @return list<Proposal>
      */
-    private function unanswered(Client $client, array $proposals): array
+    private static function held(array $kept, array $now, array $items): array
     {
-        $answered = $this->decisions->keys($client);
+        $keys = array_map(static fn (Proposal $p): string => $p->key(), $now);
+        $doses = [];
+        foreach ($items as $item) {
+            $doses[$item->key()] = $item->dose;
+        }
 
-        return array_values(
-            array_filter(
-                $proposals,
-                static fn (Proposal $p): bool => !\in_array($p->key(), $answered, true),
-            ),
-        );
+        return array_values(array_filter($kept, static function (Proposal $p) use ($keys, $doses): bool {
+            $dose = $doses[$p->itemKey() ?? ''] ?? null;
+            $isOvertaken = null !== $p->itemKey()
+                && (null === $dose || (null !== $p->to && $dose->isAtMost($p->to->withSets($dose->sets))));
+
+            return !$isOvertaken && !\in_array($p->key(), $keys, true);
+        }));
     }
 }

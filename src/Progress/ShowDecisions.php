@@ -8,10 +8,12 @@ use HandGarden\Account\ClinicRepository;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Anatomy\ArmPart;
 use HandGarden\Core\Progress\Asked;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
+use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -28,6 +30,8 @@ final class ShowDecisions extends AbstractController
         private readonly OpenProposals $open,
         private readonly DecisionRepository $decisions,
         private readonly SittingRepository $sittings,
+        private readonly Alerts $alerts,
+        private readonly UsualPains $usual,
         private readonly PlanRepository $plans,
         private readonly Plan $plan,
         private readonly CatalogueStore $catalogue,
@@ -62,6 +66,9 @@ final class ShowDecisions extends AbstractController
             'waiting' => $this->waiting($asked),
             'decisions' => \array_slice($this->decisions->for($client), 0, 20),
             'suspensions' => $this->plans->suspensions($client),
+            'alerts' => $this->alerts->open($client),
+            'usual' => $this->usual->notes($client),
+            'parts' => ArmPart::cases(),
             'names' => $this->clinics->namesOfStaff(),
             'clinic' => $this->clinics->own(),
         ]);

@@ -20,6 +20,7 @@ final readonly class AfterLogging
     public function __construct(
         private SittingRepository $sittings,
         private PlanRepository $plans,
+        private Alerts $alerts,
         private CatalogueStore $catalogue,
         private Clock $clock,
     ) {
@@ -32,19 +33,44 @@ final readonly class AfterLogging
         if (!$symptoms->suspends($line)) {
             return;
         }
-        $key = $line->systemic ? Decided::EVERYTHING : $line->itemKey();
         $code = match (true) {
             $line->systemic => 'suspension.systemic',
             $line->newTingling => 'suspension.tingling',
             default => 'suspension.pain',
         };
-        $this->plans->suspend(
+        $why = new Phrase($code, ['item' => $this->nameOf($line->rungId), 'on' => Phrase::day($line->day)]);
+        $now = $this->clock->now();
+        foreach ($this->resting($line) as $key) {
+            $this->plans->suspend($client, $key, $why, $told, at: $now);
+        }
+        $this->alerts->raise(
             $client,
-            $key,
-            new Phrase($code, ['item' => $this->nameOf($line->rungId), 'on' => Phrase::day($line->day)]),
-            $told,
-            at: $this->clock->now(),
+            $line->systemic ? AlertKind::Emergency : AlertKind::Part,
+            $line->systemic ? '' : $line->itemKey(),
+            $why,
+            begunAt: $line->day,
+            told: $told,
         );
+    }
+
+    /** @return list<string> what rests: everything, or the item and after severe pain the parts that it strains */
+    private function resting(LogLine $line): array
+    {
+        if ($line->systemic) {
+            return [Decided::EVERYTHING];
+        }
+        $catalogue = $this->catalogue->get();
+        if ($line->newTingling || !$catalogue->hasRung($line->rungId)) {
+            return [$line->itemKey()];
+        }
+        $keys = [$line->itemKey()];
+        foreach ($catalogue->rung($line->rungId)->demands->works->strained() as $part) {
+            foreach ($line->hands->each() as $side) {
+                $keys[] = Decided::partKey($part, $side);
+            }
+        }
+
+        return $keys;
     }
 
     private function nameOf(string $rungId): string

@@ -48,6 +48,11 @@ final readonly class LoggedSittings implements PastSittings
         ));
     }
 
+    public function shown(Client $client): array
+    {
+        return $this->sittings->everDone($client); // whoever plays a sitting is of the clinic
+    }
+
     public function recentDays(Client $client, \DateTimeImmutable $today): array
     {
         $days = [];

@@ -45,6 +45,9 @@ class Sitting implements TellsOfClient
         Actor $actor,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
         public readonly \DateTimeImmutable $startedAt,
+        /** Said before the start: nobody helps with the hands; otherwise it is asked for each item. */
+        #[ORM\Column]
+        public readonly bool $unaided = false,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
         $this->actorKind = $actor->kind;

@@ -131,6 +131,17 @@ final class SittingRepository implements ResetInterface
         return $this->itemsOf($sitting->id, $sitting->clinicId);
     }
 
+    /** @return list<string> keys of items that were ever done */
+    public function everDone(Client $client): array
+    {
+        return array_map(
+            static fn (ItemMemory $m): string => $m->itemKey,
+            $this->entities->getRepository(ItemMemory::class)->findBy(
+                ['clientId' => $client->id, 'clinicId' => $client->clinicId],
+            ),
+        );
+    }
+
     /** @return list<SittingItem> of the last sitting in which anything was told, in their order */
     public function lastLogged(Client $client): array
     {

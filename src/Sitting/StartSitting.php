@@ -54,8 +54,8 @@ final class StartSitting extends AbstractController
             ),
         );
         $kind = RoutineKind::fromForm($request->isMethod('POST') ? $request->request : $request->query);
-        $items = $this->given->items($client, $kind);
-        $hindrance = $this->hindrance($client, [] !== $items);
+        $given = $this->given->for($client, $kind);
+        $hindrance = $this->hindrance($client, [] !== $given->items);
         $problems = [];
         if ($request->isMethod('POST') && null === $hindrance) {
             $pain = (string) $request->request->get('pain_before', '');
@@ -68,6 +68,9 @@ final class StartSitting extends AbstractController
             ) {
                 $problems['hurt_later'] = 'Ask this before every start.';
             }
+            if (!\in_array($request->request->get('help'), ['none', 'some'], true)) {
+                $problems['help'] = 'Say it: without it nothing can be made harder.';
+            }
             if ([] === $problems) {
                 if ('yes' === $request->request->get('hurt_later')) {
                     $this->markLatePain(
@@ -76,7 +79,12 @@ final class StartSitting extends AbstractController
                         $client,
                     );
                 }
-                $sitting = $this->begin($client, $items, (int) $pain);
+                $sitting = $this->begin(
+                    $client,
+                    $given->items,
+                    (int) $pain,
+                    'none' === $request->request->get('help'),
+                );
                 $this->audit->wrote('began sitting', $client->id, $sitting->id);
 
                 return $this->redirectToRoute(
@@ -93,6 +101,7 @@ final class StartSitting extends AbstractController
             'kinds' => $this->plans->kinds($client),
             'banner' => $this->cautions->for($client),
             'hindrance' => $hindrance,
+            'resting' => $given->resting,
             'problems' => $problems,
             'earlier' => array_map(
                 fn (SittingItem $i): array => [
@@ -128,7 +137,7 @@ final class StartSitting extends AbstractController
     }
 
     /** @param list<Item> $items */
-    private function begin(Client $client, array $items, int $painBefore): Sitting
+    private function begin(Client $client, array $items, int $painBefore, bool $unaided): Sitting
     {
         $now = $this->clock->now();
         $sitting = new Sitting(
@@ -138,6 +147,7 @@ final class StartSitting extends AbstractController
             $painBefore,
             actor: $this->who->actor(),
             startedAt: $now,
+            unaided: $unaided,
         );
         $this->sittings->begin($sitting, $items, SittingEvent::noted(
             $sitting,

@@ -14,6 +14,8 @@ use HandGarden\Device\Device;
 use HandGarden\Library\OwnExercise;
 use HandGarden\Library\OwnExerciseForm;
 use HandGarden\Planning\Suspension;
+use HandGarden\Sitting\Alert;
+use HandGarden\Sitting\AlertKind;
 use HandGarden\Sitting\Sitting;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Routing\RouterInterface;
@@ -59,6 +61,9 @@ final class AccessTest extends GardenTestCase
         'planning_item',
         'planning_set_goal',
         'planning_weights',
+        'planning_shown_mark',
+        'sitting_answer_alert',
+        'progress_usual_pain',
         'progress_decide',
         'progress_what_if',
         'progress_reopen',
@@ -225,6 +230,7 @@ final class AccessTest extends GardenTestCase
     {
         $ids = [
             'client' => 'x',
+            'alert' => 'x',
             'sitting' => 'x',
             'reading' => 'x',
             'visit' => 'x',
@@ -257,6 +263,16 @@ final class AccessTest extends GardenTestCase
             $ids['suspension'] = $this->keep(
                 new Suspension($clinicId, $client->id, '*', 'test', at: $now),
             )->id;
+            $ids['alert'] = $this->keep(new Alert(
+                $clinicId,
+                $client->id,
+                AlertKind::Part,
+                'x|right',
+                why: 'test',
+                begunAt: $now,
+                receivedAt: $now,
+                ownerId: $therapist->id,
+            ))->id;
             $ids['key'] = $this->keep(
                 new OwnExercise(
                     $clinicId,

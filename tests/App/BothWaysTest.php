@@ -11,6 +11,7 @@ use HandGarden\Client\ScreeningAnswer;
 use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Content\Format\LogFormat;
 use HandGarden\Core\Actor\Actor;
+use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Progress\Proposal;
@@ -33,6 +34,7 @@ use HandGarden\Planning\PrescribedDose;
 use HandGarden\Planning\RoutineFormat;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
+use HandGarden\Planning\ShownRung;
 use HandGarden\Progress\OpenProposals;
 use HandGarden\Sitting\ItemMemories;
 use HandGarden\Sitting\Sitting;
@@ -86,9 +88,7 @@ final class BothWaysTest extends GardenTestCase
         $fromFile = (new Proposer($catalogue))->propose(
             $case->routine,
             $case->log,
-            $case->facts->people->conditions,
-            $case->daysPerWeek,
-            today: $case->today,
+            $case->situation(new Placer($catalogue)),
         );
         self::assertEquals(
             array_map(self::said(...), $fromFile),
@@ -128,11 +128,24 @@ final class BothWaysTest extends GardenTestCase
         $client->writingHand = $people->writingHand;
         $client->helperPresent = $case->facts->setting->helperHere;
         $client->materials = $case->facts->setting->materials;
-        $client->injectedOn = $case->facts->measured->injectedOn;
+        $client->helperBriefedOn = $client->helperPresent ? $case->today : null;
+        $client->injectedOn = $case->facts->measured->injection?->on;
         $client->minutes = $case->limits->minutes;
         $client->daysPerWeek = $case->daysPerWeek;
         $client->goals = self::goals($written);
         $this->keep($client);
+        foreach (null === $case->facts->decided->shown ? Cases::catalogue()->rungs() : [] as $rung) {
+            foreach (Side::cases() as $side) {
+                $this->entities->persist(new ShownRung(
+                    $clinic->id,
+                    $client->id,
+                    $rung->id,
+                    $side,
+                    byStaffId: $therapist->id,
+                    at: $now,
+                ));
+            }
+        }
         foreach ($written->optional('screening')?->map() ?? [] as $question => $answer) {
             $isDated = !\is_string($answer->raw());
             $this->entities->persist(new ScreeningAnswer(

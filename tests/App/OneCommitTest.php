@@ -65,7 +65,7 @@ final class OneCommitTest extends OdalysTestCase
     {
         $this->send(['outcome' => 'done'] + $this->tingling());
         $start = '/clients/'.$this->odalys->id.'/sittings/new';
-        $form = ['_token' => $this->token(), 'pain_before' => '1', 'hurt_later' => 'yes'];
+        $form = ['_token' => $this->token(), 'pain_before' => '1', 'hurt_later' => 'yes', 'help' => 'none'];
         $this->log()->stopsBefore = 'INSERT INTO audit_line';
         $this->browser->request('POST', $start, $form);
         $this->assertStatus(500);

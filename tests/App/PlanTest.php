@@ -53,7 +53,7 @@ final class PlanTest extends OdalysTestCase
         );
         $this->browser->followRedirect();
 
-        self::assertStringContainsString('that cannot be overridden', $this->page());
+        self::assertStringContainsString('no note lifts it', $this->page());
         self::assertSame([], $this->service(PlanRepository::class)->overrides($this->odalys));
     }
 

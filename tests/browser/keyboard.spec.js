@@ -74,6 +74,8 @@ test('the same path with the keyboard alone', async ({ page }) => {
   await page.keyboard.press('ArrowRight');
   await tabTo(page, page.getByRole('radio', { name: 'No', exact: true }));
   await page.keyboard.press('Space');
+  await tabTo(page, page.getByRole('radio', { name: 'None', exact: true }));
+  await page.keyboard.press('Space');
   await tabTo(page, page.getByRole('button', { name: 'Begin' }));
   await go(page, 'Enter', /sittings\/[0-9a-f-]{36}$/);
   const done = page.locator('[data-nth="0"]').getByRole('button', { name: 'Done as planned' });

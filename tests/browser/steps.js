@@ -23,6 +23,10 @@ export async function beginSitting(page) {
     .check();
   const late = page.getByLabel('No', { exact: true });
   if ((await late.count()) > 0) await late.check();
+  await page
+    .getByRole('group', { name: /Help with the hands/ })
+    .getByLabel('None')
+    .check();
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.waitForURL('**/sittings/*');
 }

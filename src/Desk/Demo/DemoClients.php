@@ -115,6 +115,7 @@ final readonly class DemoClients
         $client->stamina = $node->get('stamina')->enum(Stamina::class);
         $client->helper = $node->get('helper')->string();
         $client->helperPresent = '' !== $client->helper;
+        $client->helperBriefedOn = $client->helperPresent ? $now->modify('-68 days') : null;
         $client->materials = $node->get('materials')->strings();
         $client->goals = array_map(
             static fn (Node $w): int => $w->int(Goals::LEAST, Goals::MOST),
@@ -338,6 +339,7 @@ final readonly class DemoClients
             'pain_before' => $pain,
             'pain_after' => $pain,
             'tone' => 'same',
+            'help' => 'none',
             'fatigue' => $of->get('fatigue')->int(),
         ];
         foreach ($special?->map() ?? [] as $key => $value) {
