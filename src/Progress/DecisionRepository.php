@@ -6,6 +6,8 @@ namespace HandGarden\Progress;
 
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
+use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Core\Progress\StepTaken;
 
 final readonly class DecisionRepository
 {
@@ -33,6 +35,26 @@ final readonly class DecisionRepository
                 static fn (Decision $d): bool => null === $since || $d->at >= $since,
             )),
         );
+    }
+
+    /** @return list<StepTaken> accepted since a day */
+    public function stepsTaken(Client $client, \DateTimeImmutable $since): array
+    {
+        $steps = [];
+        foreach ($this->for($client) as $decision) {
+            $kind = ProposalKind::tryFrom($decision->kind);
+            [, $rungId, $hands] = explode('|', $decision->proposalKey) + ['', '', ''];
+            if (
+                true === $kind?->isMore()
+                && DecisionAnswer::Declined !== $decision->answer
+                && $decision->at >= $since
+                && '' !== $rungId
+            ) {
+                $steps[] = new StepTaken($rungId.'|'.$hands, $decision->at);
+            }
+        }
+
+        return $steps;
     }
 
     public function keep(Decision $decision): void

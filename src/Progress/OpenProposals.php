@@ -58,8 +58,9 @@ final readonly class OpenProposals implements OpenEases
             $client,
             $this->clock->now()->modify('-'.self::QUIET_DAYS.' days'),
         ));
+        $restraints = $this->restraints->open($client);
         $asked = (new Proposer($this->catalogue->get()))->asked(
-            $prescribed,
+            array_map(static fn (Prescribed $p): Prescribed => $p->under($restraints), $prescribed),
             $this->sittings->log($client),
             new Situation(
                 $client->conditions(),
@@ -68,6 +69,7 @@ final readonly class OpenProposals implements OpenEases
                 $this->usual->for($client),
                 answered: $answered,
                 quiet: $quiet,
+                steps: $this->decisions->stepsTaken($client, $today->modify('-7 days')),
                 ahead: new StepsAhead(
                     new Placer($this->catalogue->get()),
                     fn (): ClientFacts => $this->plan->facts($client),
@@ -78,7 +80,7 @@ final readonly class OpenProposals implements OpenEases
 
         return new Asked(
             [
-                ...self::held($this->restraints->open($client), $asked->proposals, $prescribed),
+                ...self::held($restraints, $asked->proposals, $prescribed),
                 ...array_values(array_filter(
                     $asked->proposals,
                     static fn (Proposal $p): bool => !\in_array($p->key(), $answered, true)

@@ -63,8 +63,9 @@ final readonly class AfterLogging
         if ($line->newTingling || !$catalogue->hasRung($line->rungId)) {
             return [$line->itemKey()];
         }
-        $keys = [$line->itemKey()];
-        foreach ($catalogue->rung($line->rungId)->demands->works->strained() as $part) {
+        $strained = $catalogue->rung($line->rungId)->demands->works->strained();
+        $keys = [] === $strained ? [] : [$line->itemKey()];
+        foreach ($strained as $part) {
             foreach ($line->hands->each() as $side) {
                 $keys[] = Decided::partKey($part, $side);
             }

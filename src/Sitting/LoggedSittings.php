@@ -7,6 +7,7 @@ namespace HandGarden\Sitting;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Progress\EarlierToday;
 use HandGarden\Core\Progress\Outcome;
 use HandGarden\Planning\PastSittings;
 use HandGarden\Web\Clock;
@@ -46,6 +47,15 @@ final readonly class LoggedSittings implements PastSittings
             $this->sittings->practiceDays($client),
             static fn (\DateTimeImmutable $day): bool => $day->format('Y-m-d') < $today,
         ));
+    }
+
+    public function earlierToday(Client $client): EarlierToday
+    {
+        return EarlierToday::in(
+            $this->sittings->log($client),
+            $this->catalogue->get(),
+            $this->clock->today($client->zone),
+        );
     }
 
     public function shown(Client $client): array

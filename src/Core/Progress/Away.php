@@ -63,6 +63,20 @@ final readonly class Away
         return false;
     }
 
+    /** Came back from another time away not long ago. */
+    public function hasBeenAway(int $withinDays): bool
+    {
+        $since = $this->today->modify('-'.$withinDays.' days');
+        for ($i = 1; $i < \count($this->days); ++$i) {
+            $gap = (int) $this->days[$i - 1]->diff($this->days[$i])->format('%a');
+            if ($this->days[$i] >= $since && $this->isGap($gap)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Days on which at least as many sittings were planned as have to be missed. */
     private function isGap(int $days): bool
     {

@@ -38,7 +38,10 @@ final readonly class DoseSteps
         return null === $spec ? null : $this->raised($spec, $dose);
     }
 
-    /** Less of what weighs most: load, then hold, then repetitions, then passes, then sets; null at the least dose. */
+    /**
+     * Less of what weighs most: load, then hold, then repetitions, then passes; null at the least dose. How often it is
+     * done says nothing of how hard it is.
+     */
     public function down(Dose $dose): ?Dose
     {
         $range = $this->rung->dosing->range;
@@ -56,16 +59,8 @@ final readonly class DoseSteps
                 max($leastRepetitions, $dose->repetitions - $repetitionStep),
             ),
             $dose->passes > $range->passes[0] => $dose->withPasses($dose->passes - 1),
-            $dose->sets > $this->rung->dosing->amounts->least => $this->lessOften($dose),
             default => null,
         };
-    }
-
-    private function lessOften(Dose $dose): Dose
-    {
-        $amounts = $this->rung->dosing->amounts;
-
-        return $dose->withSets(max($amounts->least, $dose->sets - $amounts->by));
     }
 
     public function isAtCap(Dose $dose): bool

@@ -7,6 +7,7 @@ namespace HandGarden\Core\Progress;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Catalogue\Purpose;
+use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Routine\Door;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\LeftOut;
@@ -25,8 +26,10 @@ final readonly class Given
     private const TIRED_SHARE = 0.75;
     /** How hard an active item may be after a long time away, until the hand is measured again. */
     private const AFTER_LONG = 2;
+    /** Effort of a day over all its sittings, for each agreed minute. */
+    private const DAILY_EFFORT = 3.0;
 
-    /** @var array<string, Proposal> that make an item easier, by its key */
+    /** @var array<string, list<Proposal>> that make an item easier, by its key */
     private array $easier;
 
     /** @var array<string, true> by key: at its least dose already, it rests */
@@ -46,17 +49,13 @@ final readonly class Given
         private int $practiceDays,
         private int $seconds,
         private ?Door $door = null,
+        private EarlierToday $earlier = new EarlierToday(),
     ) {
         $easier = $resting = [];
         foreach ($open as $proposal) {
             $key = $proposal->itemKey();
             if (null !== $key && null !== $proposal->to && !$proposal->kind->isMore()) {
-                $before = ($easier[$key] ?? null)?->to;
-                $easier[$key] = null !== $before && $before->isAtMost(
-                    $proposal->to,
-                )
-                    ? $easier[$key]
-                    : $proposal;
+                $easier[$key][] = $proposal;
             }
             if (null !== $key && null === $proposal->to && $proposal->isOfASymptom()) {
                 $resting[$key] = true;
@@ -82,13 +81,41 @@ final readonly class Given
             $given[] = $this->once($this->eased($this->afterLong($item)));
         }
 
-        return new GivenSitting(self::withoutEdgePauses($this->inTime($given)), $out);
+        $items = $this->framed(self::withoutEdgePauses($given));
+
+        return new GivenSitting(
+            self::withoutEdgePauses($this->inTime($this->inEffort($items))),
+            $out,
+        );
+    }
+
+    /**
+     * A sitting whose begin or end rests today has the quiet one that everybody may do.
+     *
+     * @param list<Item> $items
+     *
+     * @return list<Item>
+     */
+    private function framed(array $items): array
+    {
+        if ([] === $items) {
+            return [];
+        }
+        $begin = $items[0]->isWarmUp() ? null : $this->door?->standIn(SittingRole::WarmUp);
+        $end = $items[\count($items) - 1]->isCoolDown()
+            ? null
+            : $this->door?->standIn(
+                SittingRole::CoolDown,
+            );
+
+        return array_values(array_filter([$begin, ...$items, $end]));
     }
 
     /** Why it rests today; null: it does not. */
     private function why(Item $item): ?Phrase
     {
         return match (true) {
+            isset($this->earlier->strength[$item->rung->id]) => new Phrase('left_out.once_a_day'),
             isset($this->resting[$item->key()]) => new Phrase('left_out.at_least'),
             $this->isLongAway && $this->waitsAfterLong($item) => new Phrase('left_out.long_away'),
             default => $this->door?->stops($item)?->why,
@@ -125,9 +152,10 @@ final readonly class Given
 
     private function eased(Item $item): Item
     {
-        $to = $item->isPause ? null : ($this->easier[$item->key()] ?? null)?->to;
+        $of = $item->isPause ? [] : $this->easier[$item->key()] ?? [];
+        $given = (new Prescribed($item->rung, $item->hands, $item->dose))->under($of)->dose;
 
-        return null === $to ? $item : self::lowered($item, $to);
+        return self::lowered($item, $given);
     }
 
     /** How hard it is comes from the other dose, how often from its own; never to more. */
@@ -155,6 +183,20 @@ final readonly class Given
     private function isBeginning(): bool
     {
         return $this->practiceDays < self::FIRST_DAYS || $this->isLongAway;
+    }
+
+    /**
+     * Over all sittings of a day there is a most.
+     *
+     * @param list<Item> $items
+     *
+     * @return list<Item>
+     */
+    private function inEffort(array $items): array
+    {
+        $left = self::DAILY_EFFORT * $this->seconds / 60.0 - $this->earlier->effort;
+
+        return $this->earlier->effort > 0.0 ? LessTime::forEffort($items, $left) : $items;
     }
 
     /**

@@ -33,13 +33,14 @@ final readonly class ItemRules
         ];
     }
 
-    public function propose(ItemHistory $history): ?Proposal
+    /** @param list<string> $answered keys of proposals: one that was answered does not stand before the next */
+    public function propose(ItemHistory $history, array $answered = []): ?Proposal
     {
         // Where the dose was changed since, the log has nothing to say about it yet, but for symptoms.
         $isChanged = !$history->isAtPrescribedDose($history->last());
         foreach ($this->inOrder as $rule) {
             $proposal = $isChanged && !$rule->holdsAtAnyDose() ? null : $rule->propose($history);
-            if (null !== $proposal) {
+            if (null !== $proposal && !\in_array($proposal->key(), $answered, true)) {
                 return $proposal;
             }
         }

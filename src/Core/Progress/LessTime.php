@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress;
 
-use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Catalogue\Purpose;
+use HandGarden\Core\Catalogue\RungPart;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Sequence;
 
@@ -30,6 +30,27 @@ final readonly class LessTime
                 return $items;
             }
             $items = $shorter;
+        }
+
+        return $items;
+    }
+
+    /**
+     * @param list<Item> $items
+     *
+     * @return list<Item> within the effort that is left, as far as that goes
+     */
+    public static function forEffort(array $items, float $effort): array
+    {
+        while ((new Sequence($items))->effort() > $effort) {
+            $less = self::lessOften($items) ?? self::withoutTheHardest($items);
+            if (null === $less) {
+                return array_values(array_filter(
+                    $items,
+                    static fn (Item $i): bool => $i->isFrame() || $i->rung->load->class->isRestful(),
+                ));
+            }
+            $items = $less;
         }
 
         return $items;
@@ -77,7 +98,7 @@ final readonly class LessTime
     }
 
     /**
-     * What prepares, lets go, begins, ends or is the task of the day stays.
+     * Of several active items the hardest; then the daily task, the last active item, and what prepares for it.
      *
      * @param list<Item> $items
      *
@@ -85,27 +106,64 @@ final readonly class LessTime
      */
     private static function withoutTheHardest(array $items): ?array
     {
-        $hardest = null;
-        $several = 0;
-        foreach ($items as $at => $item) {
-            $class = $item->rung->load->class;
-            $mayGo = !$item->isPause && !$item->isFrame() && null === $item->kept
-                && Purpose::LettingGo !== $item->rung->demands->purpose
-                && \in_array($class, [EffortClass::Practice, EffortClass::Strength], true);
-            $several += $mayGo ? 1 : 0;
-            if (
-                $mayGo
-                && (null === $hardest || $item->rung->load->intensity >= $items[$hardest]->rung->load->intensity)
-            ) {
-                $hardest = $at;
-            }
-        }
-        if (null === $hardest || $several < 2) {
+        $active = self::places($items, static fn (Item $i): bool => !self::isTask($i) && self::isActive($i));
+        $passive = self::places(
+            $items,
+            static fn (Item $i): bool => !self::isTask($i) && !self::isActive($i),
+        );
+        $goes = match (true) {
+            \count($active) > 1 => self::hardest($items, $active),
+            [] !== $active || [] !== $passive => self::places($items, self::isTask(...))[0] ?? null,
+            default => null,
+        };
+        $goes ??= [] !== $active && [] !== $passive ? $active[0] : null;
+        $goes ??= \count($passive) > 1 ? end($passive) : null;
+        if (null === $goes) {
             return null;
         }
-        unset($items[$hardest]);
+        unset($items[$goes]);
 
         return self::withoutIdlePauses(array_values($items));
+    }
+
+    /**
+     * @param list<Item>           $items
+     * @param \Closure(Item): bool $is
+     *
+     * @return list<int> where such items stand that may go; what begins, ends, lets go or was kept in may not
+     */
+    private static function places(array $items, \Closure $is): array
+    {
+        return array_keys(array_filter($items, static fn (Item $i): bool => !$i->isPause
+            && !$i->isFrame()
+            && null === $i->kept
+            && Purpose::LettingGo !== $i->rung->demands->purpose
+            && $is($i)));
+    }
+
+    private static function isTask(Item $item): bool
+    {
+        return $item->rung->plays(RungPart::CarriesTask);
+    }
+
+    private static function isActive(Item $item): bool
+    {
+        return !$item->rung->load->class->isRestful();
+    }
+
+    /**
+     * @param list<Item>          $items
+     * @param non-empty-list<int> $places
+     */
+    private static function hardest(array $items, array $places): int
+    {
+        $hardest = $places[0];
+        foreach ($places as $at) {
+            $isHarder = $items[$at]->rung->load->intensity >= $items[$hardest]->rung->load->intensity;
+            $hardest = $isHarder ? $at : $hardest;
+        }
+
+        return $hardest;
     }
 
     /**

@@ -39,6 +39,30 @@ final readonly class Prescribed
         return array_values($prescribed);
     }
 
+    /**
+     * As it is given: what was done since is read at that dose, and a step up starts from there.
+     *
+     * @param list<Proposal> $restraints that hold
+     */
+    public function under(array $restraints): self
+    {
+        $dosing = $this->rung->dosing;
+        $given = $this->dose;
+        foreach ($restraints as $proposal) {
+            if (
+                null === $proposal->to
+                || $proposal->kind->isMore()
+                || $proposal->itemKey() !== $this->key()
+            ) {
+                continue;
+            }
+            $to = $dosing->with($proposal->to, $dosing->amountOf($given));
+            $given = $to->isAtMost($given) ? $to : $given;
+        }
+
+        return new self($this->rung, $this->hands, $given);
+    }
+
     public function key(): string
     {
         return (new ItemKey($this->rung->id, $this->hands))->text();

@@ -26,6 +26,8 @@ final readonly class ProgressSettings
         public int $missedSittings = 3,
         /** Practice days back after which something may grow again. */
         public int $backDays = 3,
+        /** Days within which a time away makes things easier once. */
+        public int $onceInDays = 28,
         /** Practice days of a part on which nothing grows after a symptom. */
         public int $quietDays = 2,
         /** Practice days without any word on pain after which nothing grows. */
@@ -38,12 +40,15 @@ final readonly class ProgressSettings
         /** Share of the target under which an item is too hard, on so many days running. */
         public float $missedBelow = 0.6,
         public int $missedDays = 2,
-        /** Steps up that are proposed at once, of one part and in all. */
+        /** Steps up in a week: of one item, of one part and in all. */
+        public int $stepsOfAnItem = 2,
         public int $stepsOfAPart = 4,
         public int $stepsInAll = 6,
         /** Share of what was planned under which a smaller plan is talked about, from so many planned on. */
         public float $seldomBelow = 0.6,
         public int $seldomFrom = 6,
+        /** Items far under what they were that ask for one look. */
+        public int $fallenItems = 3,
         /** Days without tricks before more after it was made easier for them. */
         public int $cleanDays = 3,
     ) {

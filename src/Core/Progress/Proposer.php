@@ -64,13 +64,13 @@ final readonly class Proposer
                 $waiting[] = [$item, $why];
             }
         }
-        $taken = $this->notTooMuch($steps);
+        $taken = $this->notTooMuch($steps, $now);
         foreach ($steps as [$item, $proposal]) {
             if (!\in_array($proposal, $taken, true)) {
                 $waiting[] = [$item, new Phrase('held.enough')];
             }
         }
-        $proposals = [...$this->onePlateauALadder($proposals), ...$taken];
+        $proposals = [...$this->onePlateauALadder($proposals, $waiting), ...$taken];
         usort(
             $proposals,
             static fn (Proposal $a, Proposal $b): int => [
@@ -93,7 +93,7 @@ final readonly class Proposer
         $found = [];
         foreach ($items as $item) {
             $history = $this->history($item, $log, $now);
-            $proposal = null === $history ? null : $rules->propose($history);
+            $proposal = null === $history ? null : $rules->propose($history, $now->answered);
             if (null !== $proposal) {
                 $found[] = [$item, $proposal];
             }
@@ -155,33 +155,17 @@ final readonly class Proposer
     }
 
     /**
-     * Not too much at once: so many steps of a part and in all; the others wait.
-     *
      * @param list<array{Prescribed, Proposal}> $steps
      *
-     * @return list<Proposal>
+     * @return list<Proposal> those that are not too much in a week
      */
-    private function notTooMuch(array $steps): array
+    private function notTooMuch(array $steps, Situation $now): array
     {
+        $pace = new Pace($this->catalogue, $this->settings, $now->steps, $now->today);
         $taken = [];
-        $ofPart = [];
         foreach ($steps as [$item, $proposal]) {
-            $parts = [];
-            foreach ($item->hands->each() as $side) {
-                foreach (WorkedParts::of($item->rung) as $part) {
-                    $parts[] = $part->value.'|'.$side->value;
-                }
-            }
-            $isFull = [] !== array_filter(
-                $parts,
-                fn (string $p): bool => ($ofPart[$p] ?? 0) >= $this->settings->stepsOfAPart,
-            );
-            if ($isFull || \count($taken) >= $this->settings->stepsInAll) {
-                continue;
-            }
-            $taken[] = $proposal;
-            foreach ($parts as $part) {
-                $ofPart[$part] = ($ofPart[$part] ?? 0) + 1;
+            if (!$proposal->kind->isMore() || $pace->allows($item, $proposal)) {
+                $taken[] = $proposal;
             }
         }
 
@@ -189,13 +173,19 @@ final readonly class Proposer
     }
 
     /**
-     * @param list<Proposal> $proposals
+     * Of what waits it is no plateau.
+     *
+     * @param list<Proposal>                  $proposals
+     * @param list<array{Prescribed, Phrase}> $waiting
      *
      * @return list<Proposal>
      */
-    private function onePlateauALadder(array $proposals): array
+    private function onePlateauALadder(array $proposals, array $waiting): array
     {
         $seen = [];
+        foreach ($waiting as [$item]) {
+            $seen[$this->catalogue->ladderOf($item->rung->id)->key.'|'.$item->hands->value] = true;
+        }
 
         return array_values(array_filter($proposals, function (Proposal $p) use (&$seen): bool {
             if (ProposalKind::Plateau !== $p->kind || null === $p->rungId) {

@@ -14,7 +14,6 @@ final readonly class Reviews
 {
     private const TIGHTER_SHARE = 0.5;
     private const TIGHTER_FROM = 3;
-    private const FALLEN_ITEMS = 3;
     private const FALLEN_BELOW = 0.7;
     private const DAYS_RUNNING = 2;
 
@@ -106,7 +105,7 @@ final readonly class Reviews
             }
         }
 
-        return \count($lines) < self::FALLEN_ITEMS ? [] : $lines;
+        return \count($lines) < $this->settings->fallenItems ? [] : $lines;
     }
 
     /** Seconds of hold and movement that were done, at the poorest of a day. */

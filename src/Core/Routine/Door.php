@@ -12,6 +12,8 @@ use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Catalogue\RungPart;
+use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Catalogue\WorkKind;
 use HandGarden\Core\Condition\Truth;
 use HandGarden\Core\Placement\Barred;
@@ -63,6 +65,30 @@ final readonly class Door
         foreach ($this->refusals($item->rung, $item->hands) as $refusal) {
             if (!$refusal->isByNote || (!$refusal->isUnknown && !$isOpened)) {
                 return $refusal;
+            }
+        }
+
+        return null;
+    }
+
+    /** What begins or ends a sitting where nothing else may; null: not even that may be given. */
+    public function standIn(SittingRole $role): ?Item
+    {
+        $quiet = array_values(array_filter(
+            $this->catalogue->rungs(),
+            static fn (Rung $rung): bool => $rung->plays(RungPart::StandsIn),
+        ));
+        usort($quiet, static fn (Rung $a, Rung $b): int => ($b->sitting->role === $role)
+            <=> ($a->sitting->role === $role));
+        foreach ($quiet as $rung) {
+            $item = new Item(
+                $rung,
+                Hands::Together,
+                $rung->dosing->start,
+                Phrase::own($rung->instructions->why),
+            );
+            if (null === $this->stops($item)) {
+                return $item;
             }
         }
 

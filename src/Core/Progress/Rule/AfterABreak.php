@@ -38,6 +38,7 @@ final readonly class AfterABreak implements RoutineRule
                     $newest,
                 ),
             ],
+            $away->hasBeenAway($this->settings->onceInDays) => [],
             default => self::lower($items, $away->daysNow(), $newest),
         };
     }

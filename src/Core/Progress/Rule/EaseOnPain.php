@@ -7,15 +7,22 @@ namespace HandGarden\Core\Progress\Rule;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Core\Progress\WorkedParts;
 use HandGarden\Core\Words\Phrase;
 
-/** Pain that rose: one dose step down; at the least dose the rung below, or none. */
+/**
+ * Pain that rose: one dose step below what it rose at, so that steps up that came after it are taken back; at the least
+ * dose the rung below, or none.
+ */
 final readonly class EaseOnPain implements ItemRule
 {
     private const ID = 'ease.pain';
 
     public function propose(ItemHistory $history): ?Proposal
     {
+        if ([] === WorkedParts::of($history->item->rung)) {
+            return null; // lying still does not hurt: what did was something else
+        }
         $symptoms = $history->symptoms();
         // a better line later does not outlive it; what was harder than it is now has been made easier since
         $last = $history->newest(
@@ -25,7 +32,7 @@ final readonly class EaseOnPain implements ItemRule
             return null;
         }
         $why = ItemHistory::why($last);
-        $lower = $history->lower();
+        $lower = $history->lowerThan($last);
         if (null !== $lower) {
             return $history->proposal(
                 ProposalKind::Ease,

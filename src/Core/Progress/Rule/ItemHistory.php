@@ -80,6 +80,17 @@ final readonly class ItemHistory
         return $this->steps()->down($this->item->dose);
     }
 
+    /** One dose step below what a line was done with, where that was easier than it is prescribed now. */
+    public function lowerThan(LogLine $line): ?Dose
+    {
+        $done = $this->difficulty($line->dose);
+        $isEasier = $done->isAtMost($this->difficulty($this->item->dose));
+
+        return $this->steps()->down(
+            $isEasier ? $done->withSets($this->item->dose->sets) : $this->item->dose,
+        );
+    }
+
     /** The rung above or below among those that fit. */
     public function neighbour(int $step): ?Rung
     {

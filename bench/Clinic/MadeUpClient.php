@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Bench\Clinic;
+
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Reading;
+use HandGarden\Core\Measure\Readings;
+use HandGarden\Core\Placement\ClientFacts;
+use HandGarden\Core\Placement\Decided;
+use HandGarden\Core\Placement\Injection;
+use HandGarden\Core\Placement\Measured;
+use HandGarden\Core\Placement\People;
+use HandGarden\Core\Placement\Setting;
+use HandGarden\Core\Screening\Answer;
+use HandGarden\Core\Screening\Screening;
+use HandGarden\Tests\Core\Cases;
+use HandGarden\Tests\Core\Placement\RandomClient;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/**
+ * Somebody who does not exist: what is found of them, and what nobody sees. Ability is a share of a ladder's whole
+ * way, from its easiest exercise at the least dose to its hardest at the most.
+ */
+final class MadeUpClient
+{
+    public readonly Trouble $trouble;
+
+    public readonly Side $side;
+
+    /** @var non-empty-list<Condition> */
+    public readonly array $conditions;
+
+    public readonly int $daysPerWeek;
+
+    public readonly int $minutes;
+
+    /** Share of the planned sittings that are done. */
+    public readonly float $adherence;
+
+    public readonly float $learns;
+
+    public readonly float $tires;
+
+    /** Pain that is there anyway. */
+    public readonly int $usualPain;
+
+    /** Share of the questions after an item that stay without an answer. */
+    public readonly float $silence;
+
+    public readonly \DateTimeImmutable $begin;
+
+    public readonly Randomizer $chance;
+
+    /** @var list<Reading> as they were found on the first day */
+    private readonly array $found;
+
+    /** @var array<string, float> by ladder */
+    private array $ability = [];
+
+    public function __construct(
+        public readonly int $seed,
+    ) {
+        $random = new RandomClient($seed, wellKnown: true);
+        $this->chance = new Randomizer(new Mt19937($seed + 77_000));
+        $this->trouble = Trouble::of($seed);
+        $this->side = $random->side;
+        $this->conditions = Trouble::Dementia === $this->trouble
+            ? [...$random->conditions, Condition::AdvancedDementia]
+            : $random->conditions;
+        $this->daysPerWeek = $this->trouble->daysPerWeek([3, 4, 5, 6][$this->chance->getInt(0, 3)]);
+        $this->minutes = [10, 15, 20][$this->chance->getInt(0, 2)];
+        $this->adherence = 0.01 * $this->chance->getInt(45, 100);
+        $this->learns = 0.001 * $this->chance->getInt(0, 8);
+        $this->tires = 0.1 * $this->chance->getInt(2, 12);
+        $this->usualPain = Trouble::ConstantPain === $this->trouble ? 5 : $this->chance->getInt(0, 2);
+        $this->silence = 0.01 * $this->chance->getInt(0, 25);
+        $this->begin = $random->today;
+        $this->found = [...$random->readings, ...$this->troubled()];
+    }
+
+    /** @return list<Reading> */
+    private function troubled(): array
+    {
+        $readings = [];
+        foreach ($this->trouble->findings() as [$code, $part, $value]) {
+            [$kind, $mode] = explode(':', $code) + [1 => ''];
+            $isSided = 'opening' === $kind || Cases::catalogue()->vocabulary->isSided($kind);
+            $readings[] = new Reading(
+                $kind,
+                $isSided ? $this->side : null,
+                Mode::tryFrom($mode),
+                $part,
+                value: $value,
+                on: $this->begin,
+            );
+        }
+
+        return $readings;
+    }
+
+    /** @return non-empty-list<Side> */
+    public function affected(): array
+    {
+        return Trouble::BothHands === $this->trouble ? [$this->side, $this->side->opposite()] : [$this->side];
+    }
+
+    public function injection(): ?Injection
+    {
+        return Trouble::Injected === $this->trouble
+            ? new Injection($this->begin->modify('-10 days'), [$this->side])
+            : null;
+    }
+
+    /** What was found, as if all of it was looked at again on the day. */
+    public function readings(\DateTimeImmutable $lookedAt): Readings
+    {
+        return new Readings(array_map(
+            static fn (Reading $r): Reading => new Reading(
+                $r->code,
+                $r->side,
+                $r->mode,
+                $r->argument,
+                value: $r->value,
+                on: $lookedAt,
+            ),
+            $this->found,
+        ));
+    }
+
+    /** The newest of what was found; null: nobody looked. */
+    public function truth(string $code, ?string $argument, Side $side): float|bool|string|null
+    {
+        $isSided = Cases::catalogue()->vocabulary->isSided($code);
+
+        return $this->readings($this->begin)->newest(
+            $code,
+            $isSided ? $side : null,
+            null,
+            $argument,
+        )?->value;
+    }
+
+    public function facts(
+        \DateTimeImmutable $lookedAt,
+        Decided $decided,
+        Setting $setting,
+        ?Mutant $mutant,
+    ): ClientFacts {
+        $screening = [];
+        foreach (Cases::catalogue()->screening->questions as $question) {
+            $screening[$question->id] = [Answer::No, $lookedAt];
+        }
+        $readings = $this->readings($lookedAt);
+        if (null !== $mutant) {
+            $readings = $readings->where(static fn (Reading $r): bool => !$mutant->hides($r->code));
+        }
+        $affected = Mutant::S3 === $mutant ? [$this->side, $this->side->opposite()] : $this->affected();
+
+        return new ClientFacts(
+            new People(
+                $this->conditions,
+                $affected,
+                1 === \count($this->affected()) ? [$this->side->opposite()] : [],
+                Side::Right,
+            ),
+            $setting,
+            new Measured(
+                $readings,
+                new Screening(Cases::catalogue()->screening, $screening),
+                Mutant::S8 === $mutant ? null : $this->injection(),
+            ),
+            $decided,
+        );
+    }
+
+    public function abilityOn(string $ladder, float $atFirst): float
+    {
+        return $this->ability[$ladder] ??= min(1.0, $atFirst + 0.01 * $this->chance->getInt(2, 25));
+    }
+
+    public function practised(string $ladder): void
+    {
+        $this->ability[$ladder] = min(1.0, ($this->ability[$ladder] ?? 0.0) + $this->learns);
+    }
+
+    public function forgets(): void
+    {
+        foreach ($this->ability as $ladder => $ability) {
+            $this->ability[$ladder] = max(0.0, $ability - 0.0005);
+        }
+    }
+
+    public function happens(float $share): bool
+    {
+        return $this->chance->getInt(0, 9_999) < (int) round(10_000 * $share);
+    }
+}

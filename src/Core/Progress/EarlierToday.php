@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress;
+
+use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Words\Phrase;
+
+/** What was done already on this day, in a sitting before. */
+final readonly class EarlierToday
+{
+    /**
+     * @param array<string, true> $strength rungs of strength work that were done
+     * @param float               $effort   minutes times intensity
+     */
+    public function __construct(
+        public array $strength = [],
+        public float $effort = 0.0,
+    ) {
+    }
+
+    public static function in(SittingLog $log, Catalogue $catalogue, \DateTimeImmutable $today): self
+    {
+        $strength = [];
+        $effort = 0.0;
+        foreach ($log->lines as $line) {
+            $isToday = $line->day->format('Y-m-d') === $today->format('Y-m-d');
+            if (!$isToday || Outcome::Skipped === $line->outcome || !$catalogue->hasRung($line->rungId)) {
+                continue;
+            }
+            $rung = $catalogue->rung($line->rungId);
+            $effort += (new Item($rung, $line->hands, $line->dose, Phrase::own('')))->effort();
+            $strength += EffortClass::Strength === $rung->load->class ? [$rung->id => true] : [];
+        }
+
+        return new self($strength, $effort);
+    }
+}
