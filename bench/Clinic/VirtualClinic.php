@@ -129,11 +129,10 @@ final class VirtualClinic
             }
             $this->chart->log[] = $logged;
             if ($line->isTingling || ($line->painAfter ?? 0) >= 7) {
-                $strained = $this->strained($line->key);
-                foreach ([] === $strained ? [] : [$line->key] as $item) {
-                    $this->chart->suspended[$item] ??= $today;
+                if (!$this->catalogue->rung($logged->rungId)->isRest()) {
+                    $this->chart->suspended[$line->key] ??= $today;
                 }
-                foreach ($line->isTingling ? [] : $strained as $part) {
+                foreach ($line->isTingling ? [] : $this->strained($line->key) as $part) {
                     $this->chart->suspended[$part] ??= $today;
                 }
             }

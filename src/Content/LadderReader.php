@@ -167,6 +167,7 @@ final readonly class LadderReader
             'role',
             'when',
             'ends_while',
+            'settled_when',
             'firm_wrist',
             'needs_before',
             'parts',
@@ -204,6 +205,7 @@ final readonly class LadderReader
                     ? null
                     : self::onAnyHand(CatalogueReader::condition($this->conditions, $ends), $together),
                 bars: $this->bars($demands, $node, $together),
+                settledWhen: $this->settledWhen($node->optional('settled_when'), $together),
             ),
             load: self::load($node, $segment),
             dosing: $dosing = $this->dosing($node),
@@ -214,6 +216,17 @@ final readonly class LadderReader
             easier: self::links($node, 'easier'),
             harder: self::links($node, 'harder'),
         );
+    }
+
+    /** `none` says that no number can tell. */
+    private function settledWhen(?Node $node, bool $together): ?Condition
+    {
+        if (null === $node || 'none' === $node->raw()) {
+            return null;
+        }
+        $condition = CatalogueReader::condition($this->conditions, $node);
+
+        return $together ? $condition->speakingOf(SidePrefix::Both) : $condition;
     }
 
     /** @param non-empty-list<string> $steps */

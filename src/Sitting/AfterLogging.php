@@ -63,9 +63,9 @@ final readonly class AfterLogging
         if ($line->newTingling || !$catalogue->hasRung($line->rungId)) {
             return [$line->itemKey()];
         }
-        $strained = $catalogue->rung($line->rungId)->demands->works->strained();
-        $keys = [] === $strained ? [] : [$line->itemKey()];
-        foreach ($strained as $part) {
+        $rung = $catalogue->rung($line->rungId);
+        $keys = $rung->isRest() ? [] : [$line->itemKey()];
+        foreach ($rung->demands->works->strained() as $part) {
             foreach ($line->hands->each() as $side) {
                 $keys[] = Decided::partKey($part, $side);
             }

@@ -16,6 +16,8 @@ final readonly class Fit
      * @param list<Caution>   $cautions   from `avoid when` and from the gates of its ladder
      * @param list<Caution>   $bars       what keeps out every exercise that does such things; not asked for while
      *     unknown
+     * @param ?EntryCondition $settledWhen what was measured says that it lies behind; null: only a try-out or the log
+     *     can tell
      */
     public function __construct(
         public array $performers,
@@ -26,6 +28,7 @@ final readonly class Fit
         public EntryCondition $entry,
         public ?EntryCondition $endsWhile,
         public array $bars = [],
+        public ?EntryCondition $settledWhen = null,
     ) {
     }
 

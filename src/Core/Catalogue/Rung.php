@@ -38,6 +38,30 @@ final readonly class Rung
         return \in_array($part, $this->sitting->parts, true);
     }
 
+    /** Load, blade, standing and weight on the arm are never entered by numbers alone. */
+    public function isEarned(): bool
+    {
+        return $this->dosing->range->loadKilograms[1] > 0.0
+            || $this->demands->asks(Asks::Standing)
+            || $this->demands->asks(Asks::Weight)
+            || $this->needsABlade();
+    }
+
+    private function needsABlade(): bool
+    {
+        return [] !== array_filter(
+            $this->fit->cautions,
+            static fn (Caution $c): bool => self::BLADE === $c->key,
+        );
+    }
+
+    /** It asks nothing of the arm. */
+    public function isRest(): bool
+    {
+        return EffortClass::Calm === $this->load->class
+            && [] === $this->demands->works->parts(...WorkKind::cases());
+    }
+
     /** Hard, loaded, standing, sharp, hot or worn: the first time is beside a therapist. */
     public function isShownFirst(): bool
     {
@@ -46,10 +70,7 @@ final readonly class Rung
             || $this->demands->asks(Asks::Standing)
             || $this->demands->touches(Contact::Heat)
             || EffortClass::Device === $this->load->class
-            || [] !== array_filter(
-                $this->fit->cautions,
-                static fn (Caution $c): bool => self::BLADE === $c->key,
-            );
+            || $this->needsABlade();
     }
 
     /** Time of a first week's item, in seconds. */

@@ -20,4 +20,6 @@ enum RungPart: string
     case StandsIn = 'stands in';
     /** The frame in which a daily task is done. */
     case CarriesTask = 'carries a task';
+    /** Harder to try than what comes after it. */
+    case NeverTriedFirst = 'never tried first';
 }

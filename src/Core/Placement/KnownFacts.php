@@ -46,6 +46,8 @@ final class KnownFacts implements FactSource
 
     private ?self $lasting = null;
 
+    private ?FactSource $settling = null;
+
     /** @var array<string, Independence> by side */
     private array $independence = [];
 
@@ -108,6 +110,27 @@ final class KnownFacts implements FactSource
             $this->standing,
             neverAges: true,
         );
+    }
+
+    /** What may say that an exercise lies behind a hand. */
+    public function settling(): FactSource
+    {
+        return $this->settling ??= new SettlingFacts(
+            $this->afterInjection(),
+            $this->facts->measured->readings,
+        );
+    }
+
+    private function afterInjection(): self
+    {
+        $on = $this->facts->measured->injection?->on;
+        if (null === $on || $on > $this->today) {
+            return $this;
+        }
+
+        return $this->of($this->facts->withReadings($this->facts->measured->readings->where(
+            static fn (Reading $r): bool => $r->on >= $on,
+        )));
     }
 
     /** The same day with other facts. */

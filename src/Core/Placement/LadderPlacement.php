@@ -11,7 +11,10 @@ use HandGarden\Core\Catalogue\Rung;
 /** One ladder for one hand. The computed result stays beside a therapist's override. */
 final readonly class LadderPlacement
 {
-    /** @param non-empty-list<RungPlacement> $rungs easiest first */
+    /**
+     * @param non-empty-list<RungPlacement> $rungs  easiest first
+     * @param ?Rung                         $tryOut what to try first where the climb waits for that alone
+     */
     public function __construct(
         public Ladder $ladder,
         public Side $side,
@@ -20,6 +23,7 @@ final readonly class LadderPlacement
         public ?RungPlacement $next,
         public array $rungs,
         public ?Override $override = null,
+        public ?Rung $tryOut = null,
     ) {
     }
 

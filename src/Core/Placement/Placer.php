@@ -10,11 +10,9 @@ use HandGarden\Core\Catalogue\Caution;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\Rung;
-use HandGarden\Core\Condition\Atom;
+use HandGarden\Core\Condition\FactCode;
 use HandGarden\Core\Condition\Finding;
-use HandGarden\Core\Condition\SidePrefix;
 use HandGarden\Core\Condition\Truth;
-use HandGarden\Core\Condition\Verdict;
 use HandGarden\Core\Screening\ScreeningBlock;
 
 /**
@@ -78,7 +76,8 @@ final readonly class Placer
         $facts = $hand->facts;
         $climb = LadderKind::Climb === $ladder->kind;
         $fitting = $ladder->fittingRungs($facts->people->conditions);
-        $settledBelow = $climb ? self::highestShown($fitting, $hand) : -1;
+        $evidence = new Evidence($hand);
+        $settledBelow = $climb ? $evidence->highest($fitting) : -1;
         $rungs = [];
         $standing = $next = $previous = null;
         $open = true;
@@ -97,7 +96,13 @@ final readonly class Placer
             );
             $below = $climb ? $previous : null;
             $result = null === $blockedBelow
-                ? $this->rung($rung, $screening, $below, $place < $settledBelow, hand: $hand)
+                ? $this->rung(
+                    $rung,
+                    $screening,
+                    $below,
+                    $place < $settledBelow || ($climb && $evidence->isSettled($rung)),
+                    hand: $hand,
+                )
                 : self::blockedLike($blockedBelow, $rung, $screening);
             if ($climb && RungState::Blocked === $result->state && null === $blockedBelow) {
                 $blockedBelow = $result;
@@ -124,6 +129,9 @@ final readonly class Placer
             next: $next,
             rungs: $rungs,
             override: $override,
+            tryOut: $climb && null !== $next && self::waitsForATryOut($next)
+                ? (new FirstTryOut($hand))->of($fitting, $next->rung)
+                : null,
         );
     }
 
@@ -156,7 +164,7 @@ final readonly class Placer
                 ladderEndsBefore: true,
             );
         }
-        $evidence = null === $previous ? null : self::evidence($rung, $previous, $hand);
+        $evidence = null === $previous ? null : (new Evidence($hand))->for($rung, $previous);
         if (null !== $evidence && Truth::False === $evidence->truth) {
             return new RungPlacement($rung, RungState::NotYet, $evidence->findings);
         }
@@ -194,46 +202,6 @@ final readonly class Placer
         );
     }
 
-    /** `prev_met or tryout(rung)=clean`: what has not been tried is unknown, what was tried and not clean is false. */
-    private static function evidence(
-        Rung $rung,
-        Rung $previous,
-        HandOfClient $hand,
-    ): Verdict {
-        if (
-            $hand->facts->isMet($previous->id, $hand->side)
-            || $hand->facts->isMet($rung->id, $hand->side) // it was done as it should be, whatever was below
-        ) {
-            return new Verdict(Truth::True, []);
-        }
-        $found = $hand->known->value('tryout', $rung->id, $hand->side);
-        $truth = null === $found ? Truth::Unknown : Truth::fromBool('clean' === $found);
-        $atom = new Atom(SidePrefix::Placed, 'tryout', $rung->id);
-
-        return new Verdict($truth, [new Finding($atom, $hand->side, $found, $truth)]);
-    }
-
-    /**
-     * Highest fitting rung that was tried cleanly or has met its evidence; -1: none.
-     *
-     * @param list<Rung> $fitting
-     */
-    private static function highestShown(
-        array $fitting,
-        HandOfClient $hand,
-    ): int {
-        for ($i = \count($fitting) - 1; $i >= 0; --$i) {
-            if (
-                'clean' === $hand->known->value('tryout', $fitting[$i]->id, $hand->side)
-                || $hand->facts->isMet($fitting[$i]->id, $hand->side)
-            ) {
-                return $i;
-            }
-        }
-
-        return -1;
-    }
-
     /** @param list<Rung> $fitting */
     private function state(
         Ladder $ladder,
@@ -250,7 +218,7 @@ final readonly class Placer
 
             return LadderKind::Climb === $ladder->kind
                 && $standing->rung === $top
-                && $hand->facts->isMet($top->id, $hand->side)
+                && ($hand->facts->isMet($top->id, $hand->side) || (new Evidence($hand))->isSettled($top))
                 ? LadderState::Complete
                 : LadderState::Standing;
         }
@@ -304,6 +272,15 @@ final readonly class Placer
             ));
     }
 
+    /** All else about it is known. */
+    private static function waitsForATryOut(RungPlacement $next): bool
+    {
+        return RungState::Measure === $next->state && [] === array_filter(
+            $next->findings,
+            static fn (Finding $f): bool => 'tryout' !== $f->atom->code,
+        );
+    }
+
     /**
      * @param list<LadderPlacement> $placed
      *
@@ -321,18 +298,22 @@ final readonly class Placer
                     continue; // follows from other ladders or from people
                 }
                 $isSided = $this->catalogue->vocabulary->isSided($finding->atom->code);
-                $key = $finding->atom->fact()->text($isSided ? $finding->side : null);
-                $atoms[$key] = $finding;
+                $argument = 'tryout' === $finding->atom->code
+                    ? $ladder->tryOut->id ?? $finding->atom->argument
+                    : $finding->atom->argument;
+                $fact = new FactCode($finding->atom->code, $argument);
+                $key = $fact->text($isSided ? $finding->side : null);
+                $atoms[$key] = [$fact, $finding->side];
                 $waiting[$key][$ladder->ladder->key] = true;
             }
         }
         $needed = [];
-        foreach ($atoms as $key => $finding) {
+        foreach ($atoms as $key => [$fact, $side]) {
             $needed[] = new Needed(
-                $finding->atom->code,
-                $finding->atom->argument,
-                $finding->side,
-                $this->catalogue->vocabulary->secondsToTake($finding->atom->code),
+                $fact->code,
+                $fact->argument,
+                $side,
+                $this->catalogue->vocabulary->secondsToTake($fact->code),
                 ladders: \count($waiting[$key]),
             );
         }

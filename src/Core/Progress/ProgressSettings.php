@@ -9,6 +9,9 @@ final readonly class ProgressSettings
 {
     public function __construct(
         public int $windowDays = 14,
+        /** The window reaches back to so many practice days of an item, and to so many days at most. */
+        public int $leastWindowPractice = 4,
+        public int $mostWindowDays = 42,
         public int $logDays = 56,
         public int $leastSittings = 3,
         public int $painFrom = 4,
@@ -58,6 +61,22 @@ final readonly class ProgressSettings
     public function logFrom(\DateTimeImmutable $today): \DateTimeImmutable
     {
         return $today->modify('-'.$this->logDays.' days');
+    }
+
+    /**
+     * First day of the evidence on an item: that of the window, or of its last few practice days where that is earlier,
+     * so that somebody who practises once a week is read too.
+     *
+     * @param list<LogLine> $lines of the item
+     */
+    public function evidenceFrom(array $lines, \DateTimeImmutable $today): \DateTimeImmutable
+    {
+        $days = PracticeDay::in(
+            SittingLog::since($lines, $today->modify('-'.$this->mostWindowDays.' days')),
+        );
+        $few = \array_slice($days, -$this->leastWindowPractice);
+
+        return [] === $few ? $this->windowFrom($today) : min($this->windowFrom($today), $few[0]->day);
     }
 
     /** First day that the rules of an item look back to. */

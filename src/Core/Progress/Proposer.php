@@ -202,7 +202,9 @@ final readonly class Proposer
     /** @return ?ItemHistory null: nothing was done of it in the window */
     private function history(Prescribed $item, SittingLog $log, Situation $now): ?ItemHistory
     {
-        $window = SittingLog::since($log->for($item->key()), $this->settings->windowFrom($now->today));
+        $lines = $log->for($item->key());
+        $from = $this->settings->evidenceFrom($lines, $now->today);
+        $window = SittingLog::since($lines, $from);
         if ([] === $window) {
             return null;
         }
@@ -215,7 +217,7 @@ final readonly class Proposer
             $ladder,
             fitting: $ladder->fittingRungs($now->conditions),
             settings: $this->settings,
-            scheduledInWindow: $now->daysPerWeek * $this->settings->windowDays / 7.0,
+            scheduledInWindow: $now->daysPerWeek * (int) $from->diff($now->today)->format('%a') / 7.0,
             today: $now->today,
             usualPain: $now->usual->of(WorkedParts::of($item->rung), $item->hands),
         );

@@ -7,7 +7,6 @@ namespace HandGarden\Core\Progress\Rule;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
-use HandGarden\Core\Progress\WorkedParts;
 use HandGarden\Core\Words\Phrase;
 
 /**
@@ -20,7 +19,7 @@ final readonly class EaseOnPain implements ItemRule
 
     public function propose(ItemHistory $history): ?Proposal
     {
-        if ([] === WorkedParts::of($history->item->rung)) {
+        if ($history->item->rung->isRest()) {
             return null; // lying still does not hurt: what did was something else
         }
         $symptoms = $history->symptoms();

@@ -6,7 +6,6 @@ namespace HandGarden\Core\Progress\Rule;
 
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
-use HandGarden\Core\Progress\WorkedParts;
 use HandGarden\Core\Words\Phrase;
 
 /** A symptom that stops the item at once, whatever the dose is by now. */
@@ -14,7 +13,7 @@ final readonly class SuspendOnSymptom implements ItemRule
 {
     public function propose(ItemHistory $history): ?Proposal
     {
-        if ([] === WorkedParts::of($history->item->rung)) {
+        if ($history->item->rung->isRest()) {
             return null; // lying still does not hurt: what did was something else
         }
         $symptoms = $history->symptoms();
