@@ -69,9 +69,11 @@ final class MadeUpClient
         $this->chance = new Randomizer(new Mt19937($seed + 77_000));
         $this->trouble = Trouble::of($seed);
         $this->side = $random->side;
-        $this->conditions = Trouble::Dementia === $this->trouble
-            ? [...$random->conditions, Condition::AdvancedDementia]
-            : $random->conditions;
+        $this->conditions = match ($this->trouble) {
+            Trouble::Dementia => [...$random->conditions, Condition::AdvancedDementia],
+            Trouble::Injected => [Condition::Stroke, Condition::Tremor],
+            default => $random->conditions,
+        };
         $this->daysPerWeek = $this->trouble->daysPerWeek([3, 4, 5, 6][$this->chance->getInt(0, 3)]);
         $this->minutes = [10, 15, 20][$this->chance->getInt(0, 2)];
         $this->adherence = 0.01 * $this->chance->getInt(45, 100);
@@ -101,6 +103,17 @@ final class MadeUpClient
         }
 
         return $readings;
+    }
+
+    /** Pain that a therapist has noted as usual. */
+    public function notedPain(): int
+    {
+        return Trouble::ConstantPain === $this->trouble && 0 === intdiv(
+            $this->seed,
+            14,
+        ) % 2
+            ? $this->usualPain
+            : 0;
     }
 
     /** @return non-empty-list<Side> */

@@ -70,7 +70,7 @@ final class OracleOfTheLog
         $rung = $this->rung($key);
         $own = $this->known($day->number, static fn (Line $l): bool => $l->key === $key);
         $part = $this->known($day->number, fn (Line $l): bool => $this->sharesPart($l->key, $rung, $key));
-        $usual = Trouble::ConstantPain === $this->client->trouble ? $this->client->usualPain : 0;
+        $usual = $this->client->notedPain();
         $days = self::byDay($own);
         $this->evidence($key, $day);
         $told = array_values(array_filter($part, static fn (Line $l): bool => null !== $l->pain()));
@@ -189,7 +189,7 @@ final class OracleOfTheLog
     /** What hurt, failed twice or tightened is given easier than it was, until somebody has looked. */
     private function easier(Given $given, Day $day): void
     {
-        $usual = Trouble::ConstantPain === $this->client->trouble ? $this->client->usualPain : 0;
+        $usual = $this->client->notedPain();
         $own = $this->known($day->number, static fn (Line $l): bool => $l->key === $given->key());
         $isCalm = EffortClass::Calm === $given->rung->load->class; // asks nothing of the hand
         foreach ($isCalm ? [] : $own as $line) {

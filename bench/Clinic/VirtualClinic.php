@@ -208,13 +208,10 @@ final class VirtualClinic
 
     private function usual(): UsualPain
     {
-        if (Trouble::ConstantPain !== $this->client->trouble) {
-            return new UsualPain();
-        }
         $levels = [];
         foreach (ArmPart::cases() as $part) {
             foreach (Side::cases() as $side) {
-                $levels[UsualPain::key($part, $side)] = $this->client->usualPain;
+                $levels[UsualPain::key($part, $side)] = $this->client->notedPain();
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Content;
 
+use HandGarden\Core\Catalogue\Asks;
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Catalogue\Segment;
 use HandGarden\Core\Data\Node;
@@ -45,6 +46,7 @@ final readonly class ScreeningReader
             'max_hold_seconds',
             'applies_to_classes',
             'gives',
+            'gives_on_yes',
             'days_after_injection',
         );
 
@@ -61,6 +63,10 @@ final readonly class ScreeningReader
                 static fn (Node $value): bool => $value->bool(),
                 $node->optional('gives')?->map() ?? [],
             ),
+            givesOnYes: array_map(
+                static fn (Node $value): bool => $value->bool(),
+                $node->optional('gives_on_yes')?->map() ?? [],
+            ),
             unblocks: $node->get('unblocks')->string(),
             daysAfterInjection: $node->optional('days_after_injection')?->int(1, 365),
         );
@@ -74,7 +80,15 @@ final readonly class ScreeningReader
         if ('all' === $node->raw()) {
             return new Bars(everything: true);
         }
-        $node->only('segments', 'classes', 'strands', 'rungs', 'except_classes', 'unless_supervised');
+        $node->only(
+            'segments',
+            'classes',
+            'strands',
+            'rungs',
+            'except_classes',
+            'unless_supervised',
+            'asks',
+        );
 
         return new Bars(
             false,
@@ -84,6 +98,7 @@ final readonly class ScreeningReader
             rungs: $node->optional('rungs')?->strings() ?? [],
             exceptClasses: $node->optional('except_classes')?->enums(EffortClass::class) ?? [],
             unlessSupervised: $node->optional('unless_supervised')?->bool() ?? false,
+            asks: $node->optional('asks')?->enums(Asks::class) ?? [],
         );
     }
 }

@@ -207,16 +207,19 @@ final class KnownFacts implements FactSource
     private function observed(string $code, ?string $part, Side $side): ?bool
     {
         $observation = $this->vocabulary->observation($code);
-        $value = $this->reading(
-            $code,
-            null === $observation || $observation->sided ? $side : null,
-            null,
-            $part,
-        );
+        $ofHand = null === $observation || $observation->sided ? $side : null;
+        $value = $this->reading($code, $ofHand, null, $part);
+        $screening = $this->facts->measured->screening;
+        $screened = $screening->fact($code, $part, $this->today);
         if (\is_bool($value)) {
-            return $value;
+            $yesOn = $screening->yesOn($code, $part, $this->today);
+            $on = $this->facts->measured->readings->newest($code, $ofHand, null, $part)?->on;
+
+            // what was seen before does not outlive a yes of today
+            return null !== $screened && null !== $yesOn && $yesOn >= $on && $this->isAffected($side)
+                ? $screened
+                : $value;
         }
-        $screened = $this->facts->measured->screening->fact($code, $part, $this->today);
         if (null !== $screened) {
             return $screened;
         }
@@ -226,6 +229,11 @@ final class KnownFacts implements FactSource
             && \in_array($side, $this->facts->people->unaffected, true)
             ? !$observation->meansTrouble
             : null;
+    }
+
+    private function isAffected(Side $side): bool
+    {
+        return \in_array($side, $this->facts->people->affected, true);
     }
 
     private function opening(Side $side, Mode $mode, ?string $wristAngle): ?float

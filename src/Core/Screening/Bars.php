@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Screening;
 
+use HandGarden\Core\Catalogue\Asks;
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Catalogue\Segment;
@@ -17,6 +18,7 @@ final readonly class Bars
      * @param list<string>      $strands
      * @param list<string>      $rungs         barred whatever else is named
      * @param list<EffortClass> $exceptClasses all others are barred
+     * @param list<Asks>        $asks          of the body: any of them is barred, whatever else is named
      */
     public function __construct(
         public bool $everything = false,
@@ -26,6 +28,7 @@ final readonly class Bars
         public array $rungs = [],
         public array $exceptClasses = [],
         public bool $unlessSupervised = false,
+        public array $asks = [],
     ) {
     }
 
@@ -34,7 +37,11 @@ final readonly class Bars
         if ($this->unlessSupervised && $supervised) {
             return false;
         }
-        if ($this->everything || \in_array($rung->id, $this->rungs, true)) {
+        if (
+            $this->everything
+            || \in_array($rung->id, $this->rungs, true)
+            || [] !== array_filter($this->asks, $rung->demands->asks(...))
+        ) {
             return true;
         }
         if ([] !== $this->exceptClasses) {

@@ -12,6 +12,7 @@ final readonly class Question
     /**
      * @param array<string, bool> $gives          facts, `code` or `code(part)`, that a yes makes true or false
      *     and a no the opposite
+     * @param array<string, bool> $givesOnYes     of which a no says nothing
      * @param list<EffortClass>   $shortensClasses classes whose holds are shortened; empty: all
      */
     public function __construct(
@@ -26,6 +27,7 @@ final readonly class Question
         public array $gives,
         public string $unblocks,
         public ?int $daysAfterInjection = null,
+        public array $givesOnYes = [],
     ) {
     }
 }

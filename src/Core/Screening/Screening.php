@@ -105,13 +105,30 @@ final class Screening
     public function fact(string $code, ?string $argument, \DateTimeImmutable $today): ?bool
     {
         $name = null === $argument ? $code : $code.'('.$argument.')';
+        $settled = null;
         foreach ($this->questions->questions as $question) {
-            if (\array_key_exists($name, $question->gives)) {
-                return match ($this->answer($question->id, $today)) {
-                    Answer::Yes => $question->gives[$name],
-                    Answer::No => !$question->gives[$name],
-                    Answer::NotAsked => null,
-                };
+            $gives = $question->gives[$name] ?? null;
+            $said = match ($this->answer($question->id, $today)) {
+                Answer::Yes => $gives ?? $question->givesOnYes[$name] ?? null,
+                Answer::No => null === $gives ? null : !$gives,
+                Answer::NotAsked => null,
+            };
+            $settled ??= $said;
+        }
+
+        return $settled;
+    }
+
+    /** The day of a yes that settles a fact; null: there is none. */
+    public function yesOn(string $code, ?string $argument, \DateTimeImmutable $today): ?\DateTimeImmutable
+    {
+        $name = null === $argument ? $code : $code.'('.$argument.')';
+        foreach ($this->questions->questions as $question) {
+            if (
+                (isset($question->gives[$name]) || isset($question->givesOnYes[$name]))
+                && Answer::Yes === $this->answer($question->id, $today)
+            ) {
+                return $this->answers[$question->id][1] ?? $today;
             }
         }
 
