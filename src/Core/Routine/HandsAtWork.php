@@ -56,7 +56,7 @@ final readonly class HandsAtWork
             }
         }
         $openingFits = false;
-        $may = [];
+        $may = self::nothingFits($facts->people->affected);
         $rungs = [Strand::Grip->value => [], Strand::Open->value => []];
         foreach ($catalogue->ladders() as $ladder) {
             $openingFits = $openingFits || (
@@ -84,6 +84,25 @@ final readonly class HandsAtWork
                 true,
             ),
         );
+    }
+
+    /**
+     * What prepares but fits none of the client's conditions is not asked for: a chain begins with what comes next.
+     *
+     * @param list<Side> $affected
+     *
+     * @return array<string, bool> by part of a rung and side
+     */
+    private static function nothingFits(array $affected): array
+    {
+        $may = [];
+        foreach ([RungPart::EasesWristBack, RungPart::OpensTightHand, RungPart::OpensWebs] as $part) {
+            foreach ($affected as $side) {
+                $may[$part->value.'|'.$side->value] = false;
+            }
+        }
+
+        return $may;
     }
 
     /**
