@@ -158,7 +158,7 @@ final class Candidates
         DailyTask $task,
         TaskPart $part,
     ): ?OptionGroup {
-        $worth = 3 * $this->brief->weights->realTask; // hardly anything may stand in its place
+        $worth = 10 * $this->brief->weights->realTask; // hardly anything may stand in its place
         $item = $this->allowed->item(
             $rung,
             $placed,

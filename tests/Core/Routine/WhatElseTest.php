@@ -74,7 +74,11 @@ final class WhatElseTest extends TestCase
                             $facts->withSetting($facts->setting->withMaterials([...$materials, $key])),
                         ),
                     );
-                    self::assertSame($alternative->gain, $then->value - $now->value);
+                    if ($then->isProvedBest()) {
+                        self::assertSame($alternative->gain, $then->value - $now->value);
+                    } else { // a search that was cut short may miss what another one finds
+                        self::assertLessThanOrEqual($then->bound - $now->value, $alternative->gain);
+                    }
                 }
             }
         }
