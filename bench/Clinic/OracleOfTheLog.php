@@ -109,6 +109,16 @@ final class OracleOfTheLog
         if (\in_array(true, \array_slice($tricks, -2), true)) {
             $this->say('S16', $day, $key);
         }
+        $tight = array_map(
+            static fn (array $lines): bool => [] !== array_filter(
+                $lines,
+                static fn (Line $l): bool => $l->isTighter,
+            ),
+            $days,
+        );
+        if (2 === \count(array_filter(\array_slice($tight, -2)))) {
+            $this->say('S18', $day, $key);
+        }
         $recent = array_filter($own, static fn (Line $l): bool => $l->day >= $day->number - 42);
         if ([] === array_filter($recent, static fn (Line $l): bool => null !== $l->help)) {
             $this->say('S17', $day, $key);

@@ -14,13 +14,14 @@ final readonly class AskedByLadders implements LadderQuestions
 {
     public function __construct(
         private Plan $plan,
+        private Briefs $briefs,
         private CatalogueStore $catalogue,
     ) {
     }
 
     public function needed(Client $client): array
     {
-        return $this->plan->placements($client)->needed;
+        return $this->briefs->measureFirst($client)->first($this->plan->placements($client)->needed);
     }
 
     public function recheck(Client $client): array

@@ -21,6 +21,8 @@ use HandGarden\Core\Routine\Edits;
 use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Limits;
+use HandGarden\Core\Routine\MeasureFirst;
+use HandGarden\Core\Routine\Priorities;
 use HandGarden\Core\Routine\Priority;
 use HandGarden\Core\Routine\SittingRules;
 use HandGarden\Core\Routine\TaskChoice;
@@ -134,6 +136,18 @@ final readonly class Briefs
         $catalogue = $this->catalogue->get();
 
         return new Door($catalogue, $facts, new KnownFacts($facts, $catalogue->vocabulary, $today), $today);
+    }
+
+    /** What is measured first, by what the client wants and what limits the hand. */
+    public function measureFirst(Client $client): MeasureFirst
+    {
+        $known = new KnownFacts(
+            $this->plan->facts($client),
+            $this->catalogue->get()->vocabulary,
+            $this->clock->today($client->zone),
+        );
+
+        return new MeasureFirst(new Priorities($this->catalogue->get(), $this->goals($client), $known));
     }
 
     public function known(Client $client, RoutineKind $kind): KnownFacts

@@ -8,7 +8,6 @@ use HandGarden\Client\Client;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\LadderState;
 use HandGarden\Core\Placement\Needed;
-use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Placement\RungPlacement;
 use HandGarden\Core\Placement\RungState;
@@ -80,8 +79,12 @@ final readonly class PlacementViews
         );
     }
 
-    /** @return list<array{text: string, side: string, seconds: int, ladders: int, code: string}> */
-    public function needed(Placements $placements, Client $client): array
+    /**
+     * @param list<Needed> $needed
+     *
+     * @return list<array{text: string, side: string, seconds: int, ladders: int, code: string}>
+     */
+    public function needed(array $needed, Client $client): array
     {
         return array_map(fn (Needed $n): array => [
             'text' => $this->words->needed($n),
@@ -90,9 +93,9 @@ final readonly class PlacementViews
                 ? $n->side->value
                 : '',
             'seconds' => $n->seconds,
-            'ladders' => $n->ladders,
+            'ladders' => $n->ladders(),
             'code' => $n->code,
-        ], $placements->needed);
+        ], $needed);
     }
 
     private function stateText(LadderPlacement $placed): string

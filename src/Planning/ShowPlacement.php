@@ -23,6 +23,7 @@ final class ShowPlacement extends AbstractController
         Plan $plan,
         PlanRepository $plans,
         PlacementViews $views,
+        Briefs $briefs,
         Cautions $cautions,
         ClinicRepository $clinics,
     ): Response {
@@ -44,7 +45,10 @@ final class ShowPlacement extends AbstractController
                 ),
             ),
             'moved' => $plan->changes($client),
-            'needed' => $views->needed($placements, $client),
+            'needed' => $views->needed(
+                $briefs->measureFirst($client)->order($placements->needed),
+                $client,
+            ),
             'overrides' => $plans->overrides($client),
             'names' => $clinics->namesOfStaff(),
         ]);

@@ -11,6 +11,7 @@ use HandGarden\Client\ScreeningAnswer;
 use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Content\Format\LogFormat;
 use HandGarden\Core\Actor\Actor;
+use HandGarden\Core\Anatomy\ArmPart;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Placement\Placer;
@@ -27,15 +28,16 @@ use HandGarden\Core\Sitting\ItemEvent;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Core\Words\PhraseFormat;
 use HandGarden\Exchange\Case\CaseFile;
+use HandGarden\Exchange\Case\ResultWriter;
 use HandGarden\Planning\Briefs;
 use HandGarden\Planning\DoseSource;
-use HandGarden\Planning\Plan;
 use HandGarden\Planning\PrescribedDose;
 use HandGarden\Planning\RoutineFormat;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
 use HandGarden\Planning\ShownRung;
 use HandGarden\Progress\OpenProposals;
+use HandGarden\Progress\UsualPainNote;
 use HandGarden\Sitting\ItemMemories;
 use HandGarden\Sitting\Sitting;
 use HandGarden\Sitting\SittingItem;
@@ -79,12 +81,31 @@ final class BothWaysTest extends GardenTestCase
         $catalogue = Cases::catalogue();
         $placements = (new Placer($catalogue))->place($case->facts, $case->today);
 
-        self::assertEquals($placements, $this->service(Plan::class)->placements($client));
+        $kind = $case->facts->setting->atHome ? RoutineKind::Home : RoutineKind::Clinic;
+        $brief = $this->service(Briefs::class)->for($client, $kind);
+
+        $writer = $this->service(ResultWriter::class);
+        self::assertEquals($writer->placements($placements), $writer->placements($brief->placements));
         if ([] === $case->log->lines) {
             $fromFile = (new Builder($catalogue))->build($case->brief($placements));
-            $brief = $this->service(Briefs::class)->for($client, RoutineKind::Home);
-            self::assertSame(self::told($fromFile), self::told((new Builder($catalogue))->build($brief)));
+            self::assertSame(
+                self::told($fromFile),
+                self::told((new Builder($catalogue))->build($brief->withLimits($case->limits))),
+            );
         }
+        foreach ($written->get('client')->optional('usual_pain')?->items() ?? [] as $usual) {
+            $this->entities->persist(new UsualPainNote(
+                $client->clinicId,
+                $client->id,
+                $usual->get('part')->enum(ArmPart::class),
+                $usual->get('side')->enum(Side::class),
+                level: $usual->get('level')->int(),
+                cause: 'From the file',
+                byStaffId: $client->therapistId,
+                at: $case->today,
+            ));
+        }
+        $this->entities->flush();
         $fromFile = (new Proposer($catalogue))->propose(
             $case->routine,
             $case->log,
@@ -130,6 +151,10 @@ final class BothWaysTest extends GardenTestCase
         $client->materials = $case->facts->setting->materials;
         $client->helperBriefedOn = $client->helperPresent ? $case->today : null;
         $client->injectedOn = $case->facts->measured->injection?->on;
+        $client->injectedSides = array_map(
+            static fn (Side $s): string => $s->value,
+            $case->facts->measured->injection->sides ?? [],
+        );
         $client->minutes = $case->limits->minutes;
         $client->daysPerWeek = $case->daysPerWeek;
         $client->goals = self::goals($written);

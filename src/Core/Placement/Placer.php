@@ -304,7 +304,7 @@ final readonly class Placer
                 $fact = new FactCode($finding->atom->code, $argument);
                 $key = $fact->text($isSided ? $finding->side : null);
                 $atoms[$key] = [$fact, $finding->side];
-                $waiting[$key][$ladder->ladder->key] = true;
+                $waiting[$key][$ladder->ladder->key.$ladder->side->value] = [$ladder->ladder, $ladder->side];
             }
         }
         $needed = [];
@@ -314,17 +314,17 @@ final readonly class Placer
                 $fact->argument,
                 $side,
                 $this->catalogue->vocabulary->secondsToTake($fact->code),
-                ladders: \count($waiting[$key]),
+                decides: array_values($waiting[$key]),
             );
         }
         usort(
             $needed,
             static fn (Needed $a, Needed $b): int => [
                 $a->seconds,
-                -$a->ladders,
+                -$a->ladders(),
                 $a->code,
                 $a->argument,
-            ] <=> [$b->seconds, -$b->ladders, $b->code, $b->argument],
+            ] <=> [$b->seconds, -$b->ladders(), $b->code, $b->argument],
         );
 
         return $needed;

@@ -47,13 +47,13 @@ final readonly class Recheck
                         continue; // answered once and for all by 'wholly unaffected'
                     }
                     $key = $atom->fact()->text($vocabulary->isSided($atom->code) ? $side : null);
-                    $ladders[$key][$placed->ladder->key] = true;
+                    $ladders[$key][$placed->ladder->key] = [$placed->ladder, $placed->side];
                     $needed[$key] = new Needed(
                         $atom->code,
                         $atom->argument,
                         $side,
                         $vocabulary->secondsToTake($atom->code),
-                        ladders: \count($ladders[$key]),
+                        decides: array_values($ladders[$key]),
                     );
                 }
             }

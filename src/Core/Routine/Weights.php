@@ -7,7 +7,7 @@ namespace HandGarden\Core\Routine;
 /** What the parts of the objective are worth; every one is a clinic setting, in points. */
 final readonly class Weights
 {
-    public const MOST = 250;
+    public const MOST = 500;
 
     public function __construct(
         /** An item of any ladder that the client stands on. */

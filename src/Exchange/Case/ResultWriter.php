@@ -39,7 +39,7 @@ final readonly class ResultWriter
                     'side' => $n->side->value,
                     'text' => $this->words->needed($n),
                     'seconds' => $n->seconds,
-                    'ladders' => $n->ladders,
+                    'ladders' => $n->ladders(),
                 ],
                 $placements->needed,
             ),

@@ -86,7 +86,7 @@ final class RecheckTest extends TestCase
         $names = static fn (string $code, ?string $argument): array => array_map(
             static fn (FieldName $f): string => $f->name(),
             FieldName::answering(
-                new Needed($code, $argument, Side::Left, 10, ladders: 1),
+                new Needed($code, $argument, Side::Left, 10, decides: []),
                 $vocabulary,
             ),
         );
