@@ -52,7 +52,11 @@ Stopwatch::run(
     'catalogue, all ladders out of the ready values',
     5,
     100,
-    static fn (): mixed => (new CatalogueStore($root.'/catalogue', $cache, false))->get()->ladders(),
+    static fn (): mixed => (new CatalogueStore(
+        $root.'/catalogue',
+        $cache,
+        false,
+    ))->get()->ladders(),
 );
 $filter = new ExerciseFilter(['wrist', 'ligh'], Condition::Stroke, minutes: 3);
 Stopwatch::run(

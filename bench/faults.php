@@ -34,7 +34,11 @@ array_map(static fn (Person $p) => $p->signIn(), $people);
 
 // sittings to log into
 $maren = $people[0];
-preg_match_all('#href="(/clients/[0-9a-f-]{36})"#', $maren->alone($maren->ask('/'))->body, $m);
+preg_match_all(
+    '#href="(/clients/[0-9a-f-]{36})"#',
+    $maren->alone($maren->ask('/'))->body,
+    $m,
+);
 $items = [];
 foreach (array_unique($m[1]) as $client) {
     for ($sitting = 0; $sitting < 3; ++$sitting) {
@@ -51,13 +55,21 @@ foreach (array_unique($m[1]) as $client) {
             ],
         ))->leadsTo();
         $page = (string) parse_url($begun, \PHP_URL_PATH);
-        preg_match_all('/data-item="([0-9a-f-]{36})"/', $maren->alone($maren->ask($page))->body, $found);
+        preg_match_all(
+            '/data-item="([0-9a-f-]{36})"/',
+            $maren->alone($maren->ask($page))->body,
+            $found,
+        );
         foreach (array_unique($found[1]) as $item) {
             $items[] = [$page, $item];
         }
     }
 }
-printf("%d items of %d sittings\n", count($items), count(array_unique(array_column($items, 0))));
+printf(
+    "%d items of %d sittings\n",
+    count($items),
+    count(array_unique(array_column($items, 0))),
+);
 if ([] === $items) {
     exit(1);
 }

@@ -210,7 +210,10 @@ $named = static function (string $name) use ($forms): Form {
 
 /** @return ?array<array-key, mixed> what the form of a page would send; null when it is not there any more */
 $fieldsOf = static function (Person $person, Form $form) use ($base): ?array {
-    $shown = (new Crawler($person->alone($person->ask($form->page))->body, $base.$form->page))->filter(
+    $shown = (new Crawler(
+        $person->alone($person->ask($form->page))->body,
+        $base.$form->page,
+    ))->filter(
         $form->shown,
     );
 
@@ -249,7 +252,12 @@ for ($round = 1; $round <= (int) $rounds; ++$round) {
             [303, 303, 303] === $statuses
                 && $database->number($form->counted) - $before === $once
                 && (-1 === $form->adds || $once === $form->adds),
-            sprintf('%s, double click and back: %s; %d kept', $form->name, implode(' ', $statuses), $once),
+            sprintf(
+                '%s, double click and back: %s; %d kept',
+                $form->name,
+                implode(' ', $statuses),
+                $once,
+            ),
         );
         $form = $named($form->name); // of records that nobody has changed yet
         $mine = $fieldsOf($first, $form);
@@ -277,8 +285,15 @@ for ($round = 1; $round <= (int) $rounds; ++$round) {
 // two windows of one browser send the same lines of a sitting at the same moment
 $start = new Form('a sitting', $client.'/sittings/new', 'SELECT count(*) FROM sitting');
 $fields = ['pain_before' => '1', 'hurt_later' => 'no', 'help' => 'none'] + ($fieldsOf($first, $start) ?? []);
-$page = (string) parse_url($first->alone($first->post($start->page, $fields))->leadsTo(), \PHP_URL_PATH);
-preg_match_all('/data-item="([0-9a-f-]{36})"/', $first->alone($first->ask($page))->body, $items);
+$page = (string) parse_url(
+    $first->alone($first->post($start->page, $fields))->leadsTo(),
+    \PHP_URL_PATH,
+);
+preg_match_all(
+    '/data-item="([0-9a-f-]{36})"/',
+    $first->alone($first->ask($page))->body,
+    $items,
+);
 $stored = $alike = 0;
 for ($line = 0; $line < 40; ++$line) {
     $sent = ['id' => Uuid::v4()->toRfc4122(), 'item' => $items[1][$line % count(
@@ -290,7 +305,11 @@ for ($line = 0; $line < 40; ++$line) {
 }
 $say(
     40 === $alike && 40 === $stored,
-    sprintf('40 lines from two windows at once: %d told both as stored, %d kept', $alike, $stored),
+    sprintf(
+        '40 lines from two windows at once: %d told both as stored, %d kept',
+        $alike,
+        $stored,
+    ),
 );
 printf("%d tries in %d rounds: %d wrong\n", $tried, $rounds, $wrong);
 exit(0 === $wrong ? 0 : 1);

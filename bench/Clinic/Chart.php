@@ -64,7 +64,10 @@ final class Chart
         return new Decided(
             $this->met,
             $this->overrides,
-            Mutant::S12 === $mutant ? [] : array_map(strval(...), array_keys($this->suspended)),
+            Mutant::S12 === $mutant ? [] : array_map(
+                strval(...),
+                array_keys($this->suspended),
+            ),
             shown: Mutant::S28 === $mutant ? null : $this->shown,
         );
     }

@@ -146,8 +146,11 @@ final class MadeUpClient
     }
 
     /** The newest of what was found; null: nobody looked. */
-    public function truth(string $code, ?string $argument, Side $side): float|bool|string|null
-    {
+    public function truth(
+        string $code,
+        ?string $argument,
+        Side $side,
+    ): float|bool|string|null {
         $isSided = Cases::catalogue()->vocabulary->isSided($code);
 
         return $this->readings($this->begin)->newest(
@@ -193,12 +196,18 @@ final class MadeUpClient
 
     public function abilityOn(string $ladder, float $atFirst): float
     {
-        return $this->ability[$ladder] ??= min(1.0, $atFirst + 0.01 * $this->chance->getInt(2, 25));
+        return $this->ability[$ladder] ??= min(
+            1.0,
+            $atFirst + 0.01 * $this->chance->getInt(2, 25),
+        );
     }
 
     public function practised(string $ladder): void
     {
-        $this->ability[$ladder] = min(1.0, ($this->ability[$ladder] ?? 0.0) + $this->learns);
+        $this->ability[$ladder] = min(
+            1.0,
+            ($this->ability[$ladder] ?? 0.0) + $this->learns,
+        );
     }
 
     public function forgets(): void

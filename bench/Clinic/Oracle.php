@@ -55,7 +55,11 @@ final class Oracle
             }
             $practised += [] === $day->sittings ? 0 : 1;
             if ('' === $day->empty) {
-                $this->found[] = new Violation('S29', $day->number, 'no routine and no reason');
+                $this->found[] = new Violation(
+                    'S29',
+                    $day->number,
+                    'no routine and no reason',
+                );
             }
         }
         $log = new OracleOfTheLog($this->catalogue, $this->client, $trace);
@@ -133,7 +137,11 @@ final class Oracle
         )) {
             $rules[] = 'S2';
         }
-        $isOfOneHand = \in_array($rung->fit->doneOn, [DoneOn::Affected, DoneOn::EachHand], true);
+        $isOfOneHand = \in_array(
+            $rung->fit->doneOn,
+            [DoneOn::Affected, DoneOn::EachHand],
+            true,
+        );
         foreach ($given->hands->each() as $side) {
             if ($isOfOneHand && !\in_array($side, $this->client->affected(), true)) {
                 $rules[] = 'S3';
@@ -148,7 +156,11 @@ final class Oracle
             $rules[] = 'S4';
         }
         foreach ([ArmPart::Wrist, ArmPart::Fingers, ArmPart::Elbow, ArmPart::Forearm] as $part) {
-            $isSore = true === $this->client->truth('painful', $part->value, $this->client->side);
+            $isSore = true === $this->client->truth(
+                'painful',
+                $part->value,
+                $this->client->side,
+            );
             if ($isSore && $given->hands->covers($this->client->side) && $works->doesWith(
                 $part,
                 WorkKind::Stretches,
@@ -189,7 +201,11 @@ final class Oracle
         }
         $limit = $given->rung->dosing->holdLimit;
         if (null !== $limit && $given->isFirst) {
-            $held = $this->client->truth($limit->code, $limit->argument, $this->client->side);
+            $held = $this->client->truth(
+                $limit->code,
+                $limit->argument,
+                $this->client->side,
+            );
             $most = max($range->holdSeconds[0], \is_float($held) ? (int) floor($held) : 0);
             if ($given->hands->covers($this->client->side) && $dose->holdSeconds > $most) {
                 $rules[] = 'S10';
@@ -211,11 +227,18 @@ final class Oracle
             return false;
         }
         $asks = $given->rung->demands->asks;
-        $leaves = array_filter($asks, static fn (Asks $a): bool => \in_array($a, self::OFF_THE_SEAT, true));
+        $leaves = array_filter(
+            $asks,
+            static fn (Asks $a): bool => \in_array($a, self::OFF_THE_SEAT, true),
+        );
         if (false === $client->truth('sits_safely', null, Side::Right) && [] !== $leaves) {
             return false;
         }
-        if (\in_array(Performer::ClientAlone, $who, true) || Trouble::BothHands !== $client->trouble) {
+        if (\in_array(
+            Performer::ClientAlone,
+            $who,
+            true,
+        ) || Trouble::BothHands !== $client->trouble) {
             return true;
         }
         foreach ($given->hands->each() as $side) {

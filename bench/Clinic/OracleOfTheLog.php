@@ -69,12 +69,21 @@ final class OracleOfTheLog
     {
         $rung = $this->rung($key);
         $own = $this->known($day->number, static fn (Line $l): bool => $l->key === $key);
-        $part = $this->known($day->number, fn (Line $l): bool => $this->sharesPart($l->key, $rung, $key));
+        $part = $this->known(
+            $day->number,
+            fn (Line $l): bool => $this->sharesPart($l->key, $rung, $key),
+        );
         $usual = $this->client->notedPain();
         $days = self::byDay($own);
         $this->evidence($key, $day);
-        $told = array_values(array_filter($part, static fn (Line $l): bool => null !== $l->pain()));
-        $newest = [] === $told ? null : max(array_map(static fn (Line $l): int => $l->day, $told));
+        $told = array_values(array_filter(
+            $part,
+            static fn (Line $l): bool => null !== $l->pain(),
+        ));
+        $newest = [] === $told ? null : max(array_map(
+            static fn (Line $l): int => $l->day,
+            $told,
+        ));
         foreach ($told as $line) {
             if ($line->day === $newest && $line->pain() > max(3, $usual)) {
                 $this->say('S13', $day, $key);
@@ -119,7 +128,10 @@ final class OracleOfTheLog
         if (2 === \count(array_filter(\array_slice($tight, -2)))) {
             $this->say('S18', $day, $key);
         }
-        $recent = array_filter($own, static fn (Line $l): bool => $l->day >= $day->number - 42);
+        $recent = array_filter(
+            $own,
+            static fn (Line $l): bool => $l->day >= $day->number - 42,
+        );
         if ([] === array_filter($recent, static fn (Line $l): bool => null !== $l->help)) {
             $this->say('S17', $day, $key);
         }
@@ -130,7 +142,10 @@ final class OracleOfTheLog
     private function evidence(string $key, Day $day): void
     {
         $ids = $day->evidence[$key] ?? [];
-        $isDoubled = [] !== array_filter($ids, static fn (string $id): bool => str_ends_with($id, ' again'));
+        $isDoubled = [] !== array_filter(
+            $ids,
+            static fn (string $id): bool => str_ends_with($id, ' again'),
+        );
         if ($isDoubled || \count($ids) !== \count(array_unique($ids))) {
             $this->say('S24', $day, $key.' rests on a line that came twice');
         }
@@ -139,7 +154,10 @@ final class OracleOfTheLog
             return;
         }
         $entry = $this->rung($next)->fit->entry;
-        if (Truth::False === $entry->judge(new Truths($this->client), $this->client->side)->truth) {
+        if (Truth::False === $entry->judge(
+            new Truths($this->client),
+            $this->client->side,
+        )->truth) {
             $this->say('S9', $day, $next.' would not stand');
         }
     }
@@ -147,7 +165,10 @@ final class OracleOfTheLog
     /** After a time away nothing grows for three practice days. */
     private function back(Day $day, string $key): void
     {
-        $practised = array_keys(self::byDay($this->known($day->number, static fn (): bool => true)));
+        $practised = array_keys(self::byDay($this->known(
+            $day->number,
+            static fn (): bool => true,
+        )));
         $last = \array_slice($practised, -4);
         $seldom = $this->client->daysPerWeek <= 2;
         for ($i = 1; $i < \count($last); ++$i) {
@@ -169,7 +190,10 @@ final class OracleOfTheLog
             static fn (Line $l): bool => $l->day >= $day->number - self::WINDOW,
         );
         foreach ($lines as $line) {
-            $items[$line->key][$line->day] = min($items[$line->key][$line->day] ?? 99.0, self::work($line));
+            $items[$line->key][$line->day] = min(
+                $items[$line->key][$line->day] ?? 99.0,
+                self::work($line),
+            );
         }
         foreach ($items as $work) {
             $before = \array_slice($work, 0, -2);
@@ -200,19 +224,29 @@ final class OracleOfTheLog
     private function easier(Given $given, Day $day): void
     {
         $usual = $this->client->notedPain();
-        $own = $this->known($day->number, static fn (Line $l): bool => $l->key === $given->key());
+        $own = $this->known(
+            $day->number,
+            static fn (Line $l): bool => $l->key === $given->key(),
+        );
         $isCalm = EffortClass::Calm === $given->rung->load->class; // asks nothing of the hand
         foreach ($isCalm ? [] : $own as $line) {
             $isOpen = !$this->isSeenBetween($line->arrives, $day->number) && $line->day < $day->number;
             if ($isOpen && $line->isSymptom($usual) && !self::isEasier($given->dose, $line->dose)) {
-                $this->say($line->arrives > $line->day ? 'S15' : 'S12', $day, $given->key());
+                $this->say(
+                    $line->arrives > $line->day ? 'S15' : 'S12',
+                    $day,
+                    $given->key(),
+                );
             }
         }
         $last = \array_slice(self::byDay(array_values(array_filter(
             $own,
             static fn (Line $l): bool => $l->day < $day->number,
         ))), -2, null, true);
-        if (2 !== \count($last) || $this->isSeenBetween(min(array_keys($last)), $day->number)) {
+        if (2 !== \count($last) || $this->isSeenBetween(
+            min(array_keys($last)),
+            $day->number,
+        )) {
             return;
         }
         $lines = array_merge(...array_values($last));
@@ -243,7 +277,10 @@ final class OracleOfTheLog
     private function mayShrink(Given $given): bool
     {
         $dosing = $given->rung->dosing;
-        $least = max($dosing->range->repetitions[0], intdiv($dosing->start->repetitions + 1, 2));
+        $least = max(
+            $dosing->range->repetitions[0],
+            intdiv($dosing->start->repetitions + 1, 2),
+        );
 
         return $given->dose->repetitions > $least || $given->dose->holdSeconds > max(
             1,
@@ -282,9 +319,15 @@ final class OracleOfTheLog
     /** @param list<Given> $sitting */
     private function tired(array $sitting, Day $day): void
     {
-        $known = $this->known($day->number, static fn (Line $l): bool => $l->day < $day->number);
+        $known = $this->known(
+            $day->number,
+            static fn (Line $l): bool => $l->day < $day->number,
+        );
         $last = \array_slice(self::byDay($known), -2, null, true);
-        if (2 !== \count($last) || $this->isSeenBetween(min(array_keys($last)), $day->number)) {
+        if (2 !== \count($last) || $this->isSeenBetween(
+            min(array_keys($last)),
+            $day->number,
+        )) {
             return;
         }
         $hard = array_filter($last, static fn (array $of): bool => [] !== array_filter(
@@ -319,8 +362,14 @@ final class OracleOfTheLog
                 $this->trace,
                 static fn (Day $d): bool => $d->number < $day->number && $d->number >= $day->number - self::WINDOW,
             );
-            $planned = \count(array_filter($before, static fn (Day $d): bool => $d->isPlanned));
-            $done = \count(array_filter($before, static fn (Day $d): bool => [] !== $d->sittings));
+            $planned = \count(array_filter(
+                $before,
+                static fn (Day $d): bool => $d->isPlanned,
+            ));
+            $done = \count(array_filter(
+                $before,
+                static fn (Day $d): bool => [] !== $d->sittings,
+            ));
             $asked = array_filter($this->trace, static fn (Day $d): bool => $d->number <= $day->number
                 && $d->number >= $day->number - 30
                 && [] !== preg_grep('/^review\.seldom/', $d->cards));

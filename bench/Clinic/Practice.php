@@ -45,7 +45,11 @@ final class Practice
     private function line(Given $given, float $effort, Day $day): Line
     {
         $client = $this->client;
-        $isWork = \in_array($given->rung->load->class, [EffortClass::Practice, EffortClass::Strength], true);
+        $isWork = \in_array(
+            $given->rung->load->class,
+            [EffortClass::Practice, EffortClass::Strength],
+            true,
+        );
         $over = $isWork ? $this->over($given, $day) : -0.1;
         $before = $client->usualPain;
         $isHurt = $over > self::TOLERATED ? $client->happens(0.5) : $client->happens(0.01);
@@ -66,7 +70,10 @@ final class Practice
             help: $client->happens($client->silence) ? null : 'none',
             fatigue: $client->happens($client->silence)
                 ? null
-                : (int) min(10.0, round($client->tires * $effort / max(5, $client->minutes) * 3.0)),
+                : (int) min(
+                    10.0,
+                    round($client->tires * $effort / max(5, $client->minutes) * 3.0),
+                ),
             reached: $over <= 0.0 ? 1.0 : max(
                 0.2,
                 1.0 - 0.04 * $client->chance->getInt(0, 20) - 2.0 * $over,

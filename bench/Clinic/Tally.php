@@ -81,7 +81,11 @@ final class Tally
     {
         $days = array_sum($this->numbers('practice days'));
         $lines = [
-            \sprintf('%d clients, %d practice days', \count($this->numbers('practice days')), $days),
+            \sprintf(
+                '%d clients, %d practice days',
+                \count($this->numbers('practice days')),
+                $days,
+            ),
             'unsafe by the oracle '.\count($this->counts['violations'] ?? []),
             \sprintf(
                 'overload days         %.1f %%',
@@ -107,7 +111,10 @@ final class Tally
             $lines[] = $rule.': '.$times;
         }
 
-        return [...$lines, ...array_map(strval(...), \array_slice($this->counts['examples'] ?? [], 0, 20))];
+        return [...$lines, ...array_map(
+            strval(...),
+            \array_slice($this->counts['examples'] ?? [], 0, 20),
+        )];
     }
 
     private function spread(string $name): string
@@ -116,7 +123,12 @@ final class Tally
         sort($values);
         $at = static fn (float $share): float => $values[(int) floor($share * (\count($values) - 1))] ?? 0.0;
 
-        return \sprintf('median %.1f, 95 %% %.1f, most %.1f', $at(0.5), $at(0.95), $at(1.0));
+        return \sprintf(
+            'median %.1f, 95 %% %.1f, most %.1f',
+            $at(0.5),
+            $at(0.95),
+            $at(1.0),
+        );
     }
 
     /** @return list<float> */

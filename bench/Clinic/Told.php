@@ -16,8 +16,11 @@ use HandGarden\Core\Routine\Item;
 final class Told
 {
     /** Null: a broken rule does not see it. */
-    public static function line(Line $line, \DateTimeImmutable $begin, ?Mutant $mutant): ?LogLine
-    {
+    public static function line(
+        Line $line,
+        \DateTimeImmutable $begin,
+        ?Mutant $mutant,
+    ): ?LogLine {
         if (
             (Mutant::S15 === $mutant && $line->arrives > $line->day)
             || (Mutant::S12 === $mutant && $line->isTingling)
@@ -26,6 +29,7 @@ final class Told
         }
         [$rungId, $hands] = explode('|', $line->key);
         $isDone = $line->reached >= 1.0;
+        $tone = $line->isTighter ? ToneAfter::Tighter : ToneAfter::Same;
         $help = null === $line->help ? null : Help::from($line->help);
 
         return new LogLine(
@@ -39,7 +43,7 @@ final class Told
             repetitions: $isDone ? null : (int) floor($line->reached * $line->dose->repetitions),
             painBefore: $line->painBefore,
             painAfter: $line->painAfter,
-            tone: Mutant::S18 === $mutant ? null : ($line->isTighter ? ToneAfter::Tighter : ToneAfter::Same),
+            tone: Mutant::S18 === $mutant ? null : $tone,
             help: Mutant::S17 === $mutant ? $help ?? Help::None : $help,
             compensations: $line->hasTrick && Mutant::S16 !== $mutant ? [Compensation::ShoulderHike] : [],
             fatigue: $line->fatigue,

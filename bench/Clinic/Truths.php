@@ -16,8 +16,11 @@ final readonly class Truths implements FactSource
     ) {
     }
 
-    public function value(string $code, ?string $argument, Side $side): float|bool|string|null
-    {
+    public function value(
+        string $code,
+        ?string $argument,
+        Side $side,
+    ): float|bool|string|null {
         return $this->client->truth($code, $argument, $side);
     }
 

@@ -94,13 +94,21 @@ final class VirtualClinic
     private static function settings(?Mutant $mutant): ProgressSettings
     {
         return match ($mutant) {
-            Mutant::S12 => new ProgressSettings(painFrom: 99, painRiseAlone: 99, painSuspends: 99),
+            Mutant::S12 => new ProgressSettings(
+                painFrom: 99,
+                painRiseAlone: 99,
+                painSuspends: 99,
+            ),
             Mutant::S13 => new ProgressSettings(toldDays: 999, usualPain: 10),
             Mutant::S14 => new ProgressSettings(creepDays: 999),
             Mutant::S16 => new ProgressSettings(compensationShare: 9.0),
             Mutant::S19 => new ProgressSettings(breakDays: 9_999, longBreakDays: 9_999),
             Mutant::S20 => new ProgressSettings(fatigueHigh: 99),
-            Mutant::S21 => new ProgressSettings(stepsOfAnItem: 99, stepsOfAPart: 99, stepsInAll: 99),
+            Mutant::S21 => new ProgressSettings(
+                stepsOfAnItem: 99,
+                stepsOfAPart: 99,
+                stepsInAll: 99,
+            ),
             Mutant::S22 => new ProgressSettings(seldomFrom: 999),
             Mutant::S26 => new ProgressSettings(missedBelow: -1.0),
             Mutant::S27 => new ProgressSettings(fallenItems: 999),
@@ -159,7 +167,10 @@ final class VirtualClinic
         $chart = $this->chart;
         $items = array_map(
             fn (Item $i): Item => $i->withDose($this->ofRecord($i)),
-            array_values(array_filter($chart->routine, static fn (Item $i): bool => !$i->isPause)),
+            array_values(array_filter(
+                $chart->routine,
+                static fn (Item $i): bool => !$i->isPause,
+            )),
         );
         $quiet = array_keys(array_filter(
             $chart->answered,
@@ -284,7 +295,11 @@ final class VirtualClinic
         }
         if (null === $proposal->rungId || null === $proposal->hands) {
             if (ProposalKind::Shorten === $proposal->kind) {
-                $chart->minutes = max(intdiv($this->client->minutes, 2), 5, (int) (0.75 * $chart->minutes));
+                $chart->minutes = max(
+                    intdiv($this->client->minutes, 2),
+                    5,
+                    (int) (0.75 * $chart->minutes),
+                );
             }
 
             return;
@@ -295,7 +310,13 @@ final class VirtualClinic
             }
             if (ProposalKind::RungBelow === $proposal->kind && null !== $proposal->toRungId) {
                 $ladder = $this->catalogue->ladderOf($proposal->toRungId)->key;
-                $chart->overrides[] = new Override($ladder, $on->side, $proposal->toRungId, 'pain', $today);
+                $chart->overrides[] = new Override(
+                    $ladder,
+                    $on->side,
+                    $proposal->toRungId,
+                    'pain',
+                    on: $today,
+                );
             }
         }
     }
@@ -337,7 +358,12 @@ final class VirtualClinic
                 $signed[] = (new RungOnSide($rung->id, $side))->text();
             }
         }
-        $setting = new Setting([] !== $signed, $signed, supervised: $isVisit, atHome: !$isVisit);
+        $setting = new Setting(
+            [] !== $signed,
+            $signed,
+            supervised: $isVisit,
+            atHome: !$isVisit,
+        );
 
         return $this->client->facts(
             $this->chart->lookedAt,
@@ -348,8 +374,12 @@ final class VirtualClinic
     }
 
     /** @param list<Proposal> $open */
-    private function practise(Practice $practice, array $open, \DateTimeImmutable $today, Day $day): void
-    {
+    private function practise(
+        Practice $practice,
+        array $open,
+        \DateTimeImmutable $today,
+        Day $day,
+    ): void {
         if (!$day->isPlanned) {
             return;
         }
@@ -375,7 +405,11 @@ final class VirtualClinic
                 Mutant::S25 === $this->mutant ? 99 : \count(PracticeDay::in($log->lines)),
                 60 * $this->chart->minutes,
                 $door,
-                EarlierToday::in(new SittingLog($this->chart->log), $this->catalogue, $today),
+                earlier: EarlierToday::in(
+                    new SittingLog($this->chart->log),
+                    $this->catalogue,
+                    $today,
+                ),
             ))->of($items)->items;
             $sitting = $this->broken(Told::given($given, $this->chart));
             if ([] === $sitting) {

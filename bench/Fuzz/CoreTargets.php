@@ -49,7 +49,10 @@ final class CoreTargets
         private readonly Nasty $nasty,
     ) {
         $this->catalogue = (new CatalogueReader())->read(CatalogueStore::parse($root.'/catalogue'));
-        $this->cases = new CaseReader($this->catalogue, new SchemaCheck($root.'/docs/case.schema.json'));
+        $this->cases = new CaseReader(
+            $this->catalogue,
+            new SchemaCheck($root.'/docs/case.schema.json'),
+        );
     }
 
     /** @return array<string, \Closure(): mixed> one call is one input */
@@ -134,7 +137,10 @@ final class CoreTargets
         }
         $at = $this->chance->below(\strlen($right));
 
-        return substr($right, 0, $at).$this->nasty->text().substr($right, $at + $this->chance->below(3));
+        return substr($right, 0, $at).$this->nasty->text().substr(
+            $right,
+            $at + $this->chance->below(3),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -189,7 +195,11 @@ final class CoreTargets
             return (new Proposer($this->catalogue))->propose(
                 $case->routine,
                 $case->log,
-                new Situation($case->facts->people->conditions, $case->daysPerWeek, $case->today),
+                new Situation(
+                    $case->facts->people->conditions,
+                    $case->daysPerWeek,
+                    $case->today,
+                ),
             );
         }
         $placed = (new Placer($this->catalogue))->place($case->facts, $case->today);

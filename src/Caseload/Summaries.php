@@ -50,7 +50,10 @@ final readonly class Summaries
         return new Summary(
             $today,
             $practised[0] ?? null,
-            \count(array_filter($practised, static fn (\DateTimeImmutable $d): bool => $d > $weekAgo)),
+            \count(array_filter(
+                $practised,
+                static fn (\DateTimeImmutable $d): bool => $d > $weekAgo,
+            )),
             $client->daysPerWeek,
             waiting: $waiting,
             suspended: \count($this->plans->suspensions($client)),

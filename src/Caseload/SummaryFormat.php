@@ -40,7 +40,10 @@ final class SummaryFormat
             $day('last_practice'),
             $node->get('days_done')->int(),
             $node->get('days_planned')->int(),
-            waiting: array_map(static fn (Node $n): int => $n->int(), $node->get('waiting')->map()),
+            waiting: array_map(
+                static fn (Node $n): int => $n->int(),
+                $node->get('waiting')->map(),
+            ),
             suspended: $node->get('suspended')->int(),
             measuredOn: $day('measured_on'),
             unasked: $node->get('unasked')->int(),

@@ -128,7 +128,10 @@ class Client implements TellsOfClient
     /** @param list<Condition> $conditions */
     public function setConditions(array $conditions): void
     {
-        $this->conditions = array_map(static fn (Condition $c): string => $c->value, $conditions);
+        $this->conditions = array_map(
+            static fn (Condition $c): string => $c->value,
+            $conditions,
+        );
     }
 
     /** @return list<Side> worse hand first */
@@ -150,7 +153,10 @@ class Client implements TellsOfClient
     public function setSides(array $affected, array $unaffected): void
     {
         $this->affected = array_map(static fn (Side $s): string => $s->value, $affected);
-        $this->unaffected = array_map(static fn (Side $s): string => $s->value, $unaffected);
+        $this->unaffected = array_map(
+            static fn (Side $s): string => $s->value,
+            $unaffected,
+        );
     }
 
     public function intake(): Intake
@@ -168,20 +174,24 @@ class Client implements TellsOfClient
     {
         return null === $this->injectedOn
             ? null
-            : new \DateTimeImmutable($this->injectedOn->format('Y-m-d'), new \DateTimeZone('UTC'));
+            : new \DateTimeImmutable(
+                $this->injectedOn->format('Y-m-d'),
+                new \DateTimeZone('UTC'),
+            );
     }
 
     public function injection(): ?Injection
     {
         $on = $this->injectionDay();
-        $sides = array_values(array_filter(array_map(Side::tryFrom(...), $this->injectedSides)));
+        $sides = array_values(array_filter(array_map(
+            Side::tryFrom(...),
+            $this->injectedSides,
+        )));
         $affected = [] === $sides ? $this->affected() : $sides;
 
-        return null === $on || [] === $affected ? null : new Injection(
-            $on,
-            $affected,
-            [] === $this->injectedMuscles ? Injection::USUAL_GROUPS : $this->injectedMuscles,
-        );
+        $muscles = [] === $this->injectedMuscles ? Injection::USUAL_GROUPS : $this->injectedMuscles;
+
+        return null === $on || [] === $affected ? null : new Injection($on, $affected, $muscles);
     }
 
     /** Whether it matters how long ago the last dose was. */

@@ -209,8 +209,18 @@ final class ClientInput
                 )->addViolation();
             }
         }
-        TypedDay::check($context, 'injectedOn', $this->injectedOn, 'The injection lies in the future.');
-        TypedDay::check($context, 'helperBriefedOn', $this->helperBriefedOn, 'That day lies in the future.');
+        TypedDay::check(
+            $context,
+            'injectedOn',
+            $this->injectedOn,
+            'The injection lies in the future.',
+        );
+        TypedDay::check(
+            $context,
+            'helperBriefedOn',
+            $this->helperBriefedOn,
+            'That day lies in the future.',
+        );
     }
 
     /** Call only when the validator found nothing. */

@@ -32,11 +32,26 @@ final class ClientPages
             ],
             'Plan' => [
                 new ClientPage('Placement', 'planning_placement', key: 'p'),
-                new ClientPage('Goals', 'planning_goals', key: 'g', under: ['planning_set_goal']),
+                new ClientPage(
+                    'Goals',
+                    'planning_goals',
+                    key: 'g',
+                    under: ['planning_set_goal'],
+                ),
                 new ClientPage('Approaches', 'planning_approaches', 'ROLE_THERAPIST', 'a'),
                 new ClientPage('Routine', 'planning_routine', key: 'r'),
-                new ClientPage('Shown, signed', 'planning_shown', key: 'e', under: ['planning_shown_mark']),
-                new ClientPage('Week', 'planning_week', key: 'w', under: ['planning_week_times']),
+                new ClientPage(
+                    'Shown, signed',
+                    'planning_shown',
+                    key: 'e',
+                    under: ['planning_shown_mark'],
+                ),
+                new ClientPage(
+                    'Week',
+                    'planning_week',
+                    key: 'w',
+                    under: ['planning_week_times'],
+                ),
             ],
             'Do' => [
                 new ClientPage('Sitting', 'sitting_start', key: 'i'),

@@ -46,7 +46,11 @@ final class EditClient extends AbstractController
         if ([] !== $problems) {
             return $this->form($input, null, $problems);
         }
-        $client = new Client($this->who->clinicId(), $this->who->staff()->id, $this->clock->now());
+        $client = new Client(
+            $this->who->clinicId(),
+            $this->who->staff()->id,
+            $this->clock->now(),
+        );
         $input->writeTo($client, $this->catalogue->get());
         $this->clients->add($client);
         $this->audit->wrote('added client', $client->id);

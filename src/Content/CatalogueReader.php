@@ -31,11 +31,21 @@ final readonly class CatalogueReader
         foreach (Node::root($data['goals'], 'goals.yaml')->get('goals')->items() as $goal) {
             $tasks[$goal->get('key')->string()] = $goal->get('label')->string();
         }
-        $measures = new MeasureReader(Node::root($data['measures'], 'measures.yaml'), $tasks);
-        $vocabulary = $this->vocabulary(Node::root($data['vocabulary'], 'vocabulary.yaml'), $measures);
+        $measures = new MeasureReader(
+            Node::root($data['measures'], 'measures.yaml'),
+            $tasks,
+        );
+        $vocabulary = $this->vocabulary(
+            Node::root($data['vocabulary'], 'vocabulary.yaml'),
+            $measures,
+        );
         $codes = $vocabulary->codes();
         $handbook = (new HandbookReader())->read($data);
-        $ladders = new LadderReader(new ConditionParser($codes), $vocabulary->gates, $handbook);
+        $ladders = new LadderReader(
+            new ConditionParser($codes),
+            $vocabulary->gates,
+            $handbook,
+        );
         $read = [];
         foreach (\is_array($data['ladders']) ? $data['ladders'] : [] as $file => $ladder) {
             $read[] = $ladders->read(Node::root($ladder, (string) $file));
@@ -82,7 +92,12 @@ final readonly class CatalogueReader
             );
         }
 
-        return new Vocabulary($plain->kinds, $plain->lists, $measures->evidence($parser), $gates);
+        return new Vocabulary(
+            $plain->kinds,
+            $plain->lists,
+            $measures->evidence($parser),
+            $gates,
+        );
     }
 
     public static function condition(ConditionParser $parser, Node $node): Condition

@@ -74,7 +74,10 @@ final readonly class LadderReader
         private Handbook $handbook,
     ) {
         $this->walks = new WalkReader($handbook->stops);
-        $this->bars = new BarReader($conditions, Node::root($handbook->bars, 'bars.yaml.bars'));
+        $this->bars = new BarReader(
+            $conditions,
+            Node::root($handbook->bars, 'bars.yaml.bars'),
+        );
     }
 
     /** For exercises that come later than the files and are held to the same rules. */
@@ -104,7 +107,10 @@ final readonly class LadderReader
             'lets_go',
         );
         $parts = $node->optional('parts')?->enums(LadderPart::class) ?? [];
-        $rungs = $this->rungs($node->get('rungs'), \in_array(LadderPart::CarriedArm, $parts, true));
+        $rungs = $this->rungs(
+            $node->get('rungs'),
+            \in_array(LadderPart::CarriedArm, $parts, true),
+        );
 
         return new Ladder(
             $node->get('key')->string(),
@@ -125,7 +131,10 @@ final readonly class LadderReader
     /** @return non-empty-list<Rung> */
     private function rungs(Node $node, bool $isCarried): array
     {
-        $rungs = array_map(fn (Node $rung): Rung => $this->rung($rung, $isCarried), $node->items());
+        $rungs = array_map(
+            fn (Node $rung): Rung => $this->rung($rung, $isCarried),
+            $node->items(),
+        );
 
         return [] === $rungs ? throw $node->fail('a ladder has one rung or more') : $rungs;
     }
@@ -203,13 +212,20 @@ final readonly class LadderReader
                 entry: $together ? $entry->speakingOf(SidePrefix::Both) : $entry,
                 endsWhile: null === $ends
                     ? null
-                    : self::onAnyHand(CatalogueReader::condition($this->conditions, $ends), $together),
+                    : self::onAnyHand(
+                        CatalogueReader::condition($this->conditions, $ends),
+                        $together,
+                    ),
                 bars: $this->bars($demands, $node, $together),
                 settledWhen: $this->settledWhen($node->optional('settled_when'), $together),
             ),
             load: self::load($node, $segment),
             dosing: $dosing = $this->dosing($node),
-            walk: $this->walks->walk($node->optional('walk'), $dosing->start, $node->get('stop')->string()),
+            walk: $this->walks->walk(
+                $node->optional('walk'),
+                $dosing->start,
+                $node->get('stop')->string(),
+            ),
             demands: $demands,
             sitting: self::inSitting($node),
             picture: $this->picture($node->get('picture')),
@@ -402,7 +418,14 @@ final readonly class LadderReader
     private function dosing(Node $node): DosePlan
     {
         $start = self::dose($node->get('dose'));
-        $range = $node->get('range')->only('passes', 'repetitions', 'hold', 'load', 'sets', 'move');
+        $range = $node->get('range')->only(
+            'passes',
+            'repetitions',
+            'hold',
+            'load',
+            'sets',
+            'move',
+        );
         $plan = new DosePlan(
             $start,
             self::range($range, $start),
@@ -429,7 +452,10 @@ final readonly class LadderReader
         if (1 !== preg_match('/^(\w+)(?:\((\w+)\))?$/', $node->string(), $named)) {
             throw $node->fail('expected a measure such as grip_hold_s(all)');
         }
-        CatalogueReader::condition($this->conditions, Node::root($node->string().'>=0', $node->path));
+        CatalogueReader::condition(
+            $this->conditions,
+            Node::root($node->string().'>=0', $node->path),
+        );
 
         return new FactCode($named[1], $named[2] ?? null);
     }
@@ -580,7 +606,11 @@ final readonly class LadderReader
             'focus',
         );
         $table = $node->optional('table');
-        if (null !== $table && !\in_array($table->string(), ['palm', 'forearm', 'edge'], true)) {
+        if (null !== $table && !\in_array(
+            $table->string(),
+            ['palm', 'forearm', 'edge'],
+            true,
+        )) {
             throw $table->fail('expected palm, forearm or edge');
         }
         [$startThings, $endThings] = self::startAndEnd($node->optional('things'));

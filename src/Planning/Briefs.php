@@ -47,8 +47,11 @@ final readonly class Briefs
     ) {
     }
 
-    public function for(Client $client, RoutineKind $kind, Edits $edits = new Edits()): Brief
-    {
+    public function for(
+        Client $client,
+        RoutineKind $kind,
+        Edits $edits = new Edits(),
+    ): Brief {
         $today = $this->clock->today($client->zone);
 
         return new Brief(
@@ -87,7 +90,11 @@ final readonly class Briefs
     {
         $facts = $this->facts($client, $kind);
 
-        return (new TaskChoice($this->catalogue->get(), $facts, $this->known($client, $kind)))->of(
+        return (new TaskChoice(
+            $this->catalogue->get(),
+            $facts,
+            $this->known($client, $kind),
+        ))->of(
             $this->goals($client),
         );
     }
@@ -97,7 +104,11 @@ final readonly class Briefs
         RoutineKind $kind,
         ?\DateTimeImmutable $lastStrengthOn = null,
     ): Limits {
-        return $kind->limits($client, $this->clinics->own()->sittingMinutes, $lastStrengthOn);
+        return $kind->limits(
+            $client,
+            $this->clinics->own()->sittingMinutes,
+            $lastStrengthOn,
+        );
     }
 
     public function rules(Client $client, RoutineKind $kind): SittingRules
@@ -135,7 +146,12 @@ final readonly class Briefs
         $today = $this->clock->today($client->zone);
         $catalogue = $this->catalogue->get();
 
-        return new Door($catalogue, $facts, new KnownFacts($facts, $catalogue->vocabulary, $today), $today);
+        return new Door(
+            $catalogue,
+            $facts,
+            new KnownFacts($facts, $catalogue->vocabulary, $today),
+            $today,
+        );
     }
 
     /** What is measured first, by what the client wants and what limits the hand. */
@@ -147,7 +163,11 @@ final readonly class Briefs
             $this->clock->today($client->zone),
         );
 
-        return new MeasureFirst(new Priorities($this->catalogue->get(), $this->goals($client), $known));
+        return new MeasureFirst(new Priorities(
+            $this->catalogue->get(),
+            $this->goals($client),
+            $known,
+        ));
     }
 
     public function known(Client $client, RoutineKind $kind): KnownFacts

@@ -35,7 +35,12 @@ final readonly class ClientRecords implements FactsSource
         $affected = $this->client->affected();
         \assert([] !== $conditions && [] !== $affected, 'The form asks for both.');
 
-        return new People($conditions, $affected, $this->client->unaffected(), $this->client->writingHand);
+        return new People(
+            $conditions,
+            $affected,
+            $this->client->unaffected(),
+            $this->client->writingHand,
+        );
     }
 
     public function setting(): Setting
@@ -69,7 +74,7 @@ final readonly class ClientRecords implements FactsSource
                     $o->side,
                     $o->rungId,
                     $o->note,
-                    $o->at,
+                    on: $o->at,
                 ),
                 $this->plans->overrides($this->client),
             ),

@@ -28,7 +28,7 @@ final readonly class GivenToday
             $this->past->practiceDays($client),
             $this->briefs->limits($client, $kind)->seconds(),
             $this->briefs->door($client, $kind),
-            $this->past->earlierToday($client),
+            earlier: $this->past->earlierToday($client),
         ))->of($items);
     }
 }

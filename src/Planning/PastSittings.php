@@ -11,7 +11,10 @@ use HandGarden\Core\Progress\EarlierToday;
 interface PastSittings
 {
     /** The day of the last strength work when it was today or yesterday, else null. */
-    public function lastStrength(Client $client, \DateTimeImmutable $today): ?\DateTimeImmutable;
+    public function lastStrength(
+        Client $client,
+        \DateTimeImmutable $today,
+    ): ?\DateTimeImmutable;
 
     /** On how many days before today something was done, counted up to ten. */
     public function practiceDays(Client $client): int;

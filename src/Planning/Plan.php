@@ -45,8 +45,8 @@ final class Plan implements ResetInterface
                 $this->readings,
                 $this->cautions,
                 $this->plans,
-                $this->marks,
-                $this->clock->today($client->zone),
+                marks: $this->marks,
+                today: $this->clock->today($client->zone),
             ),
         );
 
@@ -69,7 +69,10 @@ final class Plan implements ResetInterface
     public function changes(Client $client): ?array
     {
         $today = $this->clock->today($client->zone);
-        $days = $this->readings->days($client, $today->modify('-'.(2 * KnownFacts::DAYS).' days'));
+        $days = $this->readings->days(
+            $client,
+            $today->modify('-'.(2 * KnownFacts::DAYS).' days'),
+        );
         $before = $days[\count($days) - 2] ?? null;
         if (null === $before) {
             return null;

@@ -41,8 +41,12 @@ final readonly class RoutineChange
      *
      * @throws RefusedChange
      */
-    public function for(Draft $draft, InputBag $form, Client $client, RoutineKind $kind): Draft
-    {
+    public function for(
+        Draft $draft,
+        InputBag $form,
+        Client $client,
+        RoutineKind $kind,
+    ): Draft {
         $do = (string) $form->get('do', '');
         if ('add' === $do) {
             return $draft->adding($this->added($form, $client, $kind));
@@ -85,7 +89,10 @@ final readonly class RoutineChange
                 ', ',
                 array_map(
                     static fn (string $field): string => $field.' '.$form->get($field),
-                    array_filter(['sets', 'passes', 'repetitions', 'hold', 'move', 'load'], $form->has(...)),
+                    array_filter(
+                        ['sets', 'passes', 'repetitions', 'hold', 'move', 'load'],
+                        $form->has(...),
+                    ),
                 ),
             ),
             'swap' => $name('with').' instead of '.$name('key'),
@@ -173,8 +180,12 @@ final readonly class RoutineChange
      *
      * @throws RefusedChange where no note does
      */
-    private function opened(Rung $rung, Hands $hands, Client $client, RoutineKind $kind): ?\DateTimeImmutable
-    {
+    private function opened(
+        Rung $rung,
+        Hands $hands,
+        Client $client,
+        RoutineKind $kind,
+    ): ?\DateTimeImmutable {
         $refusals = $this->briefs->door($client, $kind)->refusals($rung, $hands);
         foreach ($refusals as $refusal) {
             if (!$refusal->isByNote) {
@@ -246,7 +257,11 @@ final readonly class RoutineChange
             $dose = $item->dose
                 ->withSets(GivenDose::number($form, 'sets', $item->dose->sets))
                 ->withPasses(GivenDose::number($form, 'passes', $item->dose->passes))
-                ->withRepetitions(GivenDose::number($form, 'repetitions', $item->dose->repetitions))
+                ->withRepetitions(GivenDose::number(
+                    $form,
+                    'repetitions',
+                    $item->dose->repetitions,
+                ))
                 ->withMove(GivenDose::number($form, 'move', $item->dose->moveSeconds))
                 ->withHold(GivenDose::number($form, 'hold', $item->dose->holdSeconds))
                 ->withLoad(is_numeric($load) ? (float) $load : $item->dose->loadKilograms);

@@ -129,8 +129,11 @@ final class SetRung extends AbstractController
         return null;
     }
 
-    private function standing(Client $client, string $ladder, ?Side $side): ?PlacementOverride
-    {
+    private function standing(
+        Client $client,
+        string $ladder,
+        ?Side $side,
+    ): ?PlacementOverride {
         foreach ($this->plans->overrides($client) as $override) {
             if ($override->ladderKey === $ladder && $override->side === $side) {
                 return $override;

@@ -76,7 +76,11 @@ final class ShowMarks extends AbstractController
                 : 'Choose the exercise and the hand, and name the helper where one signs; nothing was noted.',
         );
 
-        return $this->redirectToRoute('planning_shown', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+        return $this->redirectToRoute(
+            'planning_shown',
+            ['client' => $client->id],
+            Response::HTTP_SEE_OTHER,
+        );
     }
 
     private function shown(Client $client, Request $request): bool
@@ -122,7 +126,10 @@ final class ShowMarks extends AbstractController
 
     private function end(Client $client, Request $request): bool
     {
-        $signed = $this->marks->signOff($client, (string) $request->request->get('sign_off', ''))
+        $signed = $this->marks->signOff(
+            $client,
+            (string) $request->request->get('sign_off', ''),
+        )
             ?? throw $this->createNotFoundException('No such sign-off.');
         $signed->endedAt ??= $this->clock->now();
         $this->marks->keep();
@@ -145,7 +152,10 @@ final class ShowMarks extends AbstractController
 
         return array_values(
             array_filter($this->offered($client), static function (array $o) use ($door): bool {
-                foreach ($door->refusals($o['rung'], Hands::fromSide($o['side'])) as $refusal) {
+                foreach ($door->refusals(
+                    $o['rung'],
+                    Hands::fromSide($o['side']),
+                ) as $refusal) {
                     if (!$refusal->isToShow) {
                         return false;
                     }

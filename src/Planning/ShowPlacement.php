@@ -18,18 +18,22 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_STAFF')]
 final class ShowPlacement extends AbstractController
 {
+    public function __construct(
+        private readonly PlacementViews $views,
+        private readonly Briefs $briefs,
+    ) {
+    }
+
     public function __invoke(
         Client $client,
         Plan $plan,
         PlanRepository $plans,
-        PlacementViews $views,
-        Briefs $briefs,
         Cautions $cautions,
         ClinicRepository $clinics,
     ): Response {
         $placements = $plan->placements($client);
         $met = $plan->facts($client)->decided->met;
-        $view = static fn (LadderPlacement $placed): LadderView => $views->ladder($placed, $met);
+        $view = fn (LadderPlacement $placed): LadderView => $this->views->ladder($placed, $met);
 
         return $this->render('Planning/placement.html.twig', [
             'client' => $client,
@@ -45,8 +49,8 @@ final class ShowPlacement extends AbstractController
                 ),
             ),
             'moved' => $plan->changes($client),
-            'needed' => $views->needed(
-                $briefs->measureFirst($client)->order($placements->needed),
+            'needed' => $this->views->needed(
+                $this->briefs->measureFirst($client)->order($placements->needed),
                 $client,
             ),
             'overrides' => $plans->overrides($client),

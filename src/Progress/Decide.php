@@ -61,7 +61,14 @@ final class Decide extends AbstractController
             return $this->back($client);
         }
         $by = $this->who->actor();
-        $this->plans->together(function () use ($client, $proposal, $answer, $dose, $note, $by): void {
+        $this->plans->together(function () use (
+            $client,
+            $proposal,
+            $answer,
+            $dose,
+            $note,
+            $by,
+        ): void {
             $this->decisions->keep(
                 new Decision(
                     $client->clinicId,
@@ -100,7 +107,10 @@ final class Decide extends AbstractController
                 continue;
             }
             if ('' === $note || mb_strlen($note) > 300) {
-                $this->addFlash('problem', 'Say in a few words what was found; then it is reopened.');
+                $this->addFlash(
+                    'problem',
+                    'Say in a few words what was found; then it is reopened.',
+                );
 
                 return $this->back($client);
             }
@@ -157,7 +167,11 @@ final class Decide extends AbstractController
 
         return $this->given->check($client, $rung, $proposal->to
             ->withSets(GivenDose::number($form, 'sets', $proposal->to->sets))
-            ->withRepetitions(GivenDose::number($form, 'repetitions', $proposal->to->repetitions))
+            ->withRepetitions(GivenDose::number(
+                $form,
+                'repetitions',
+                $proposal->to->repetitions,
+            ))
             ->withHold(GivenDose::number($form, 'hold', $proposal->to->holdSeconds)));
     }
 

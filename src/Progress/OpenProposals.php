@@ -60,7 +60,10 @@ final readonly class OpenProposals implements OpenEases
         ));
         $restraints = $this->restraints->open($client);
         $asked = (new Proposer($this->catalogue->get()))->asked(
-            array_map(static fn (Prescribed $p): Prescribed => $p->under($restraints), $prescribed),
+            array_map(
+                static fn (Prescribed $p): Prescribed => $p->under($restraints),
+                $prescribed,
+            ),
             $this->sittings->log($client),
             new Situation(
                 $client->conditions(),

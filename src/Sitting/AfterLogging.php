@@ -38,7 +38,10 @@ final readonly class AfterLogging
             $line->newTingling => 'suspension.tingling',
             default => 'suspension.pain',
         };
-        $why = new Phrase($code, ['item' => $this->nameOf($line->rungId), 'on' => Phrase::day($line->day)]);
+        $why = new Phrase(
+            $code,
+            ['item' => $this->nameOf($line->rungId), 'on' => Phrase::day($line->day)],
+        );
         $now = $this->clock->now();
         foreach ($this->resting($line) as $key) {
             $this->plans->suspend($client, $key, $why, $told, at: $now);

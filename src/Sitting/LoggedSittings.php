@@ -21,8 +21,10 @@ final readonly class LoggedSittings implements PastSittings
     ) {
     }
 
-    public function lastStrength(Client $client, \DateTimeImmutable $today): ?\DateTimeImmutable
-    {
+    public function lastStrength(
+        Client $client,
+        \DateTimeImmutable $today,
+    ): ?\DateTimeImmutable {
         $recent = null;
         foreach ($this->sittings->log($client)->lines as $line) {
             $strength = $this->catalogue->get()->hasRung($line->rungId)

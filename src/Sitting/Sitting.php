@@ -33,6 +33,10 @@ class Sitting implements TellsOfClient
     #[ORM\Column(length: 36)]
     public readonly string $actorId;
 
+    /** Said before the start: nobody helps with the hands; otherwise it is asked for each item. */
+    #[ORM\Column]
+    public bool $unaided = false;
+
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clinicId,
@@ -45,9 +49,6 @@ class Sitting implements TellsOfClient
         Actor $actor,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
         public readonly \DateTimeImmutable $startedAt,
-        /** Said before the start: nobody helps with the hands; otherwise it is asked for each item. */
-        #[ORM\Column]
-        public readonly bool $unaided = false,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
         $this->actorKind = $actor->kind;

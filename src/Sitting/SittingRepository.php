@@ -161,7 +161,10 @@ final class SittingRepository implements ResetInterface
         }
         $items = $this->itemsOf($last->sittingId, $client->clinicId);
 
-        return array_values(array_filter($items, static fn (SittingItem $i): bool => null !== $i->told));
+        return array_values(array_filter(
+            $items,
+            static fn (SittingItem $i): bool => null !== $i->told,
+        ));
     }
 
     /**
@@ -224,7 +227,11 @@ final class SittingRepository implements ResetInterface
         $this->entities->wrapInTransaction(function () use ($event): void {
             $item = null === $event->itemId
                 ? null
-                : $this->entities->find(SittingItem::class, $event->itemId, LockMode::PESSIMISTIC_WRITE);
+                : $this->entities->find(
+                    SittingItem::class,
+                    $event->itemId,
+                    LockMode::PESSIMISTIC_WRITE,
+                );
             $this->keep($event);
             if (null !== $item) {
                 $this->entities->refresh($item);

@@ -137,8 +137,12 @@ final class StartSitting extends AbstractController
     }
 
     /** @param list<Item> $items */
-    private function begin(Client $client, array $items, int $painBefore, bool $unaided): Sitting
-    {
+    private function begin(
+        Client $client,
+        array $items,
+        int $painBefore,
+        bool $unaided,
+    ): Sitting {
         $now = $this->clock->now();
         $sitting = new Sitting(
             $client->clinicId,
@@ -147,8 +151,8 @@ final class StartSitting extends AbstractController
             $painBefore,
             actor: $this->who->actor(),
             startedAt: $now,
-            unaided: $unaided,
         );
+        $sitting->unaided = $unaided;
         $this->sittings->begin($sitting, $items, SittingEvent::noted(
             $sitting,
             null,
@@ -164,11 +168,21 @@ final class StartSitting extends AbstractController
     /** @param list<SittingItem> $earlier of one sitting */
     private function markLatePain(array $earlier, string $itemId, Client $client): void
     {
-        $sitting = [] === $earlier ? null : $this->sittings->find($client->clinicId, $earlier[0]->sittingId);
+        $sitting = [] === $earlier
+            ? null
+            : $this->sittings->find(
+                $client->clinicId,
+                $earlier[0]->sittingId,
+            );
         if (null === $sitting) {
             return;
         }
-        $this->sittings->together(function () use ($earlier, $itemId, $client, $sitting): void {
+        $this->sittings->together(function () use (
+            $earlier,
+            $itemId,
+            $client,
+            $sitting,
+        ): void {
             foreach ($earlier as $item) {
                 if ('' === $itemId || $item->id === $itemId) {
                     $this->sittings->record(SittingEvent::noted(

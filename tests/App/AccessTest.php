@@ -132,7 +132,11 @@ final class AccessTest extends GardenTestCase
             if ('account_sign_out' === $name) {
                 continue; // would end the session of this test
             }
-            $this->browser->request($method, $path, 'POST' === $method ? ['_token' => $token] : []);
+            $this->browser->request(
+                $method,
+                $path,
+                'POST' === $method ? ['_token' => $token] : [],
+            );
             $status = $this->browser->getResponse()->getStatusCode();
             $what = "$method $path as ".($role->value ?? 'nobody');
             if (\in_array($name, self::BY_TOKEN, true)) {
@@ -143,7 +147,10 @@ final class AccessTest extends GardenTestCase
                         (string) $this->browser->getResponse()->headers->get('Location'),
                         '/sign-in',
                     );
-                self::assertTrue($toSignIn || \in_array($name, self::PUBLIC, true), "$what: $status");
+                self::assertTrue(
+                    $toSignIn || \in_array($name, self::PUBLIC, true),
+                    "$what: $status",
+                );
             } elseif ((
                 Role::Assistant === $role && \in_array($name, self::THERAPIST, true)
             ) || (Role::Therapist === $role && \in_array($name, self::LEAD, true))) {
@@ -186,7 +193,11 @@ final class AccessTest extends GardenTestCase
                     ? ['_token' => $token, 'note' => 'x', 'value' => '1', 'reason' => 'x']
                     : [],
             );
-            self::assertSame(404, $this->browser->getResponse()->getStatusCode(), "$name: $method $path");
+            self::assertSame(
+                404,
+                $this->browser->getResponse()->getStatusCode(),
+                "$name: $method $path",
+            );
             ++$tried;
         }
         self::assertGreaterThan(20, $tried);
@@ -198,7 +209,11 @@ final class AccessTest extends GardenTestCase
         $therapist = $this->staff($clinic);
         $client = $this->client($clinic, $therapist);
         $this->signIn($therapist);
-        $this->browser->request('POST', '/clients/'.$client->id.'/archive', ['_token' => 'made-up']);
+        $this->browser->request(
+            'POST',
+            '/clients/'.$client->id.'/archive',
+            ['_token' => 'made-up'],
+        );
 
         $this->assertStatus(400);
         self::assertFalse($this->fresh($client)->isArchived());
@@ -226,8 +241,10 @@ final class AccessTest extends GardenTestCase
      *
      * @return list<array{string, string, string}>
      */
-    private function addresses(string $clinicId, ?\HandGarden\Account\Staff $therapist): array
-    {
+    private function addresses(
+        string $clinicId,
+        ?\HandGarden\Account\Staff $therapist,
+    ): array {
         $ids = [
             'client' => 'x',
             'alert' => 'x',

@@ -85,7 +85,10 @@ final class BothWaysTest extends GardenTestCase
         $brief = $this->service(Briefs::class)->for($client, $kind);
 
         $writer = $this->service(ResultWriter::class);
-        self::assertEquals($writer->placements($placements), $writer->placements($brief->placements));
+        self::assertEquals(
+            $writer->placements($placements),
+            $writer->placements($brief->placements),
+        );
         if ([] === $case->log->lines) {
             $fromFile = (new Builder($catalogue))->build($case->brief($placements));
             self::assertSame(
@@ -183,10 +186,21 @@ final class BothWaysTest extends GardenTestCase
                 at: $now,
             ));
         }
-        $visit = new Visit($clinic->id, $client->id, $case->today, $therapist->id, at: $now);
+        $visit = new Visit(
+            $clinic->id,
+            $client->id,
+            $case->today,
+            $therapist->id,
+            at: $now,
+        );
         $this->entities->persist($visit);
         foreach ($case->facts->measured->readings->current() as $reading) {
-            $this->entities->persist(RecordedReading::from($reading, $visit, $therapist->id, $now));
+            $this->entities->persist(RecordedReading::from(
+                $reading,
+                $visit,
+                $therapist->id,
+                $now,
+            ));
         }
         $this->storePlan($case, $client, $now);
         $this->storeLog($case, $written, $client);
@@ -195,15 +209,28 @@ final class BothWaysTest extends GardenTestCase
         return $client;
     }
 
-    private function storePlan(CaseFile $case, Client $client, \DateTimeImmutable $now): void
-    {
+    private function storePlan(
+        CaseFile $case,
+        Client $client,
+        \DateTimeImmutable $now,
+    ): void {
         if ([] === $case->routine) {
             return;
         }
-        $routine = SavedRoutine::byHand($client, RoutineKind::Home, $client->therapistId, $now);
+        $routine = SavedRoutine::byHand(
+            $client,
+            RoutineKind::Home,
+            $client->therapistId,
+            $now,
+        );
         $items = [];
         foreach ($case->routine as $item) {
-            $items[] = new Item($item->rung, $item->hands, $item->dose, Phrase::own('written'));
+            $items[] = new Item(
+                $item->rung,
+                $item->hands,
+                $item->dose,
+                Phrase::own('written'),
+            );
             $this->entities->persist(new PrescribedDose(
                 $client->clinicId,
                 $client->id,
@@ -254,7 +281,13 @@ final class BothWaysTest extends GardenTestCase
                 Phrase::own(''),
             ));
             $told = LogFormat::told($lines[$line->id]);
-            $item->keep(Fold::item([new ItemEvent('line', EventKind::Line, $at, $line->day, told: $told)]));
+            $item->keep(Fold::item([new ItemEvent(
+                'line',
+                EventKind::Line,
+                $at,
+                $line->day,
+                told: $told,
+            )]));
             $this->keep($item);
         }
     }

@@ -134,7 +134,10 @@ final class HeldDownTest extends OdalysTestCase
         );
 
         self::assertSame($item->dose->holdSeconds, $holds(), 'lifted');
-        self::assertSame([], $this->service(OpenProposals::class)->for($this->fresh($this->odalys)));
+        self::assertSame(
+            [],
+            $this->service(OpenProposals::class)->for($this->fresh($this->odalys)),
+        );
     }
 
     public function testAHelperIsSignedOffForOneExerciseAndHandUntilItEnds(): void
@@ -142,14 +145,21 @@ final class HeldDownTest extends OdalysTestCase
         $rung = null;
         foreach ($this->service(Plan::class)->placements($this->odalys)->ladders as $placed) {
             foreach ($placed->offered() as $one) {
-                $rung = \in_array(Performer::Helper, $one->fit->performers, true) ? $one : $rung;
+                $rung = \in_array(
+                    Performer::Helper,
+                    $one->fit->performers,
+                    true,
+                ) ? $one : $rung;
             }
         }
         self::assertNotNull($rung);
         $key = (new RungOnSide($rung->id, Side::Right))->text();
         $this->post($this->path('shown'), ['do' => 'sign', 'rung' => $key, 'helper' => '']);
         self::assertSame([], $this->signed());
-        $this->post($this->path('shown'), ['do' => 'sign', 'rung' => $key, 'helper' => 'Sister']);
+        $this->post(
+            $this->path('shown'),
+            ['do' => 'sign', 'rung' => $key, 'helper' => 'Sister'],
+        );
         self::assertSame([$rung->id], $this->signed());
         $client = $this->fresh($this->odalys);
         $client->helperPresent = true;
@@ -165,7 +175,10 @@ final class HeldDownTest extends OdalysTestCase
             $this->service(Plan::class)->facts($client)->setting->isSigned($rung->id, Side::Right),
         );
 
-        $signed = $this->service(Marks::class)->signed($client, new \DateTimeImmutable('today'))[0];
+        $signed = $this->service(Marks::class)->signed(
+            $client,
+            new \DateTimeImmutable('today'),
+        )[0];
         $this->post($this->path('shown'), ['do' => 'end', 'sign_off' => $signed->id]);
         self::assertSame([], $this->signed());
     }
@@ -175,14 +188,20 @@ final class HeldDownTest extends OdalysTestCase
         $rung = Cases::catalogue()->rung('pressed-lift-hold');
         self::assertTrue($rung->isShownFirst());
         $waits = fn (): bool => [] !== array_filter(
-            $this->service(Briefs::class)->door($this->fresh($this->odalys), RoutineKind::Home)->refusals(
+            $this->service(Briefs::class)->door(
+                $this->fresh($this->odalys),
+                RoutineKind::Home,
+            )->refusals(
                 $rung,
                 Hands::Right,
             ),
             static fn (Refusal $refusal): bool => $refusal->isToShow,
         );
         self::assertTrue($waits());
-        $this->post($this->path('shown'), ['do' => 'shown', 'rung' => 'pressed-lift-hold|right']);
+        $this->post(
+            $this->path('shown'),
+            ['do' => 'shown', 'rung' => 'pressed-lift-hold|right'],
+        );
 
         self::assertFalse($waits());
     }
@@ -207,7 +226,10 @@ final class HeldDownTest extends OdalysTestCase
 
         return array_map(
             static fn ($s): string => $s->rungId,
-            $this->service(Marks::class)->signed($this->odalys, new \DateTimeImmutable('today')),
+            $this->service(Marks::class)->signed(
+                $this->odalys,
+                new \DateTimeImmutable('today'),
+            ),
         );
     }
 

@@ -30,7 +30,11 @@ final class OneCommitTest extends OdalysTestCase
     {
         $line = $this->tingling();
         self::assertSame(500, $this->sendStopping($line, $stopsBefore));
-        self::assertSame([0, 0, 0], $this->kept($line['id']), 'half of it is worse than nothing');
+        self::assertSame(
+            [0, 0, 0],
+            $this->kept($line['id']),
+            'half of it is worse than nothing',
+        );
 
         self::assertSame(200, $this->send($line));
         self::assertSame([1, 1, 1], $this->kept($line['id']));
@@ -69,8 +73,15 @@ final class OneCommitTest extends OdalysTestCase
         $this->log()->stopsBefore = 'INSERT INTO audit_line';
         $this->browser->request('POST', $start, $form);
         $this->assertStatus(500);
-        self::assertSame(0, $this->number("SELECT count(*) FROM sitting_event WHERE kind LIKE 'hurt%'"));
-        self::assertSame(1, $this->number('SELECT count(*) FROM sitting'), 'only the one from before');
+        self::assertSame(
+            0,
+            $this->number("SELECT count(*) FROM sitting_event WHERE kind LIKE 'hurt%'"),
+        );
+        self::assertSame(
+            1,
+            $this->number('SELECT count(*) FROM sitting'),
+            'only the one from before',
+        );
     }
 
     public function testAFormIsSentAgainAfterTheServerStoppedInTheMiddle(): void
@@ -82,9 +93,17 @@ final class OneCommitTest extends OdalysTestCase
             'kind' => 'clinic',
         ];
         $this->log()->stopsBefore = 'INSERT INTO audit_line';
-        $this->browser->request('POST', '/clients/'.$this->odalys->id.'/routine/suggest', $form);
+        $this->browser->request(
+            'POST',
+            '/clients/'.$this->odalys->id.'/routine/suggest',
+            $form,
+        );
         $this->assertStatus(500);
-        $this->browser->request('POST', '/clients/'.$this->odalys->id.'/routine/suggest', $form);
+        $this->browser->request(
+            'POST',
+            '/clients/'.$this->odalys->id.'/routine/suggest',
+            $form,
+        );
         $this->assertStatus(303);
         $this->browser->followRedirect();
         self::assertStringNotContainsString(
@@ -139,7 +158,10 @@ final class OneCommitTest extends OdalysTestCase
         return [
             $this->number('SELECT count(*) FROM sitting_event WHERE id = ?', $id),
             $this->number('SELECT count(*) FROM suspension'),
-            $this->number("SELECT count(*) FROM audit_line WHERE action = 'logged' AND subject_id = ?", $id),
+            $this->number(
+                "SELECT count(*) FROM audit_line WHERE action = 'logged' AND subject_id = ?",
+                $id,
+            ),
         ];
     }
 

@@ -20,8 +20,14 @@ final class PlanTest extends OdalysTestCase
     {
         $this->browser->request('GET', $this->path('placement'));
 
-        self::assertStringContainsString('Wrist held up: 4 s, needs at least 5 s', $this->page());
-        self::assertSelectorTextContains('aside', 'Heel, palm and fingertips rest on the table');
+        self::assertStringContainsString(
+            'Wrist held up: 4 s, needs at least 5 s',
+            $this->page(),
+        );
+        self::assertSelectorTextContains(
+            'aside',
+            'Heel, palm and fingertips rest on the table',
+        );
     }
 
     public function testAnotherRungWantsANoteAndStandsBesideTheComputedOne(): void
@@ -54,7 +60,10 @@ final class PlanTest extends OdalysTestCase
         $this->browser->followRedirect();
 
         self::assertStringContainsString('no note lifts it', $this->page());
-        self::assertSame([], $this->service(PlanRepository::class)->overrides($this->odalys));
+        self::assertSame(
+            [],
+            $this->service(PlanRepository::class)->overrides($this->odalys),
+        );
     }
 
     public function testSuggestMakesARoutineWithinTheMinutesAndShowsIt(): void
@@ -150,7 +159,10 @@ final class PlanTest extends OdalysTestCase
             'note' => 'beside her',
             'version' => '',
         ]);
-        $clinic = $this->service(PlanRepository::class)->routine($this->odalys, RoutineKind::Clinic);
+        $clinic = $this->service(PlanRepository::class)->routine(
+            $this->odalys,
+            RoutineKind::Clinic,
+        );
         self::assertNotNull($clinic);
         $harder = $item->dose->repetitions + 1;
         $this->edit($clinic, [
@@ -181,7 +193,10 @@ final class PlanTest extends OdalysTestCase
         self::assertSame($item->dose->sets - 1, $this->items()[$at]->dose->sets);
         $this->edit($routine, ['do' => 'more', 'item' => $at, 'key' => $item->key()]);
         self::assertSame($item->dose->sets, $this->items()[$at]->dose->sets);
-        self::assertSame($doses, $this->entities->getRepository(PrescribedDose::class)->count([]));
+        self::assertSame(
+            $doses,
+            $this->entities->getRepository(PrescribedDose::class)->count([]),
+        );
         $page = (string) preg_replace(
             '/\s+/',
             ' ',
@@ -200,7 +215,10 @@ final class PlanTest extends OdalysTestCase
             ['do' => 'dose', 'item' => 1, 'repetitions' => '999', 'version' => '1'],
         );
 
-        self::assertSame($before, $this->entities->getRepository(PrescribedDose::class)->count([]));
+        self::assertSame(
+            $before,
+            $this->entities->getRepository(PrescribedDose::class)->count([]),
+        );
     }
 
     public function testWhatIsKeptInAndOutIsBuiltAround(): void
@@ -243,7 +261,10 @@ final class PlanTest extends OdalysTestCase
         );
         $this->browser->followRedirect();
         self::assertStringContainsString('cannot stand here', $this->page());
-        $this->edit($routine, ['do' => 'swap', 'item' => $at, 'key' => $key, 'with' => $offered]);
+        $this->edit(
+            $routine,
+            ['do' => 'swap', 'item' => $at, 'key' => $key, 'with' => $offered],
+        );
         self::assertSame($offered, $this->items()[$at]->key());
     }
 
@@ -267,8 +288,14 @@ final class PlanTest extends OdalysTestCase
         $home = $this->ids();
         $this->post($this->path('routine/suggest'), ['kind' => 'short']);
         $this->post($this->path('routine/suggest'), ['kind' => 'clinic']);
-        $short = $this->service(PlanRepository::class)->routine($this->odalys, RoutineKind::Short);
-        $clinic = $this->service(PlanRepository::class)->routine($this->odalys, RoutineKind::Clinic);
+        $short = $this->service(PlanRepository::class)->routine(
+            $this->odalys,
+            RoutineKind::Short,
+        );
+        $clinic = $this->service(PlanRepository::class)->routine(
+            $this->odalys,
+            RoutineKind::Clinic,
+        );
 
         self::assertSame($home, $this->ids());
         self::assertNotNull($short);
@@ -289,7 +316,10 @@ final class PlanTest extends OdalysTestCase
         $this->suggest();
         $at = (int) array_search('helped-lift-hold', $this->ids(), true);
         $before = (new Sequence($this->items()))->seconds();
-        $this->browser->request('GET', $this->path('routine/meters?item='.$at.'&repetitions=10'));
+        $this->browser->request(
+            'GET',
+            $this->path('routine/meters?item='.$at.'&repetitions=10'),
+        );
         $this->assertStatus(200);
         self::assertStringContainsString('not kept yet', $this->page());
         self::assertStringNotContainsString(
@@ -310,7 +340,10 @@ final class PlanTest extends OdalysTestCase
             'section[aria-label="Pour a glass of water"]',
             'Pressed lift and hold',
         );
-        self::assertSelectorTextContains('section[aria-label="Pour a glass of water"]', '1 rung');
+        self::assertSelectorTextContains(
+            'section[aria-label="Pour a glass of water"]',
+            '1 rung',
+        );
 
         $this->post(
             $this->path('goals'),
@@ -318,7 +351,11 @@ final class PlanTest extends OdalysTestCase
         );
         $this->assertStatus(422);
         self::assertStringContainsString('A day to come', $this->page());
-        self::assertStringContainsString('before the visit', $this->page(), 'what was typed stays');
+        self::assertStringContainsString(
+            'before the visit',
+            $this->page(),
+            'what was typed stays',
+        );
         $this->post(
             $this->path('goals'),
             [
@@ -429,7 +466,10 @@ final class PlanTest extends OdalysTestCase
         );
         $crawler = $this->browser->followRedirect();
 
-        self::assertSelectorTextContains('#h-waiting', 'Somebody else changed this routine');
+        self::assertSelectorTextContains(
+            '#h-waiting',
+            'Somebody else changed this routine',
+        );
         self::assertStringContainsString('turns badly', $this->page());
         self::assertSame($order, $this->ids());
         $this->browser->submit($crawler->selectButton('Do it to the routine as it is now')->form());
@@ -439,7 +479,10 @@ final class PlanTest extends OdalysTestCase
 
     public function testAMeasuredWristOfMinus30IsDrawnOnTheClientPage(): void
     {
-        $this->post($this->path('measure'), ['m' => ['wrist_extension:right:active:-' => '-30']]);
+        $this->post(
+            $this->path('measure'),
+            ['m' => ['wrist_extension:right:active:-' => '-30']],
+        );
         $crawler = $this->browser->request('GET', '/clients/'.$this->odalys->id);
         $source = (string) $crawler->filter('img[alt^="Right hand opened by itself"]')->attr('src');
         $this->browser->request('GET', $source);

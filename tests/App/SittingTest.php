@@ -38,7 +38,10 @@ final class SittingTest extends OdalysTestCase
         $sitting = $this->begin();
         $this->browser->request('GET', '/sittings/'.$sitting->id);
         self::assertSelectorTextContains('section[data-nth="0"]', 'Done as planned');
-        self::assertSelectorTextContains('section[aria-label="When to stop"]', 'stop that exercise');
+        self::assertSelectorTextContains(
+            'section[aria-label="When to stop"]',
+            'stop that exercise',
+        );
 
         self::assertSame(
             200,
@@ -73,7 +76,10 @@ final class SittingTest extends OdalysTestCase
             ),
         );
         self::assertSame(409, $this->postJson($path, ['pain_after' => 5] + $line));
-        self::assertStringContainsString('stored already with another content', $this->page());
+        self::assertStringContainsString(
+            'stored already with another content',
+            $this->page(),
+        );
         self::assertSame(
             1,
             $this->entities->getRepository(SittingEvent::class)->find($line['id'])->body['pain_after']
@@ -124,7 +130,10 @@ final class SittingTest extends OdalysTestCase
         foreach (array_reverse($lines) as $line) {
             self::assertSame(
                 200,
-                $this->postJson($path, ['id' => Uuid::v4()->toRfc4122(), 'item' => $item] + $line),
+                $this->postJson(
+                    $path,
+                    ['id' => Uuid::v4()->toRfc4122(), 'item' => $item] + $line,
+                ),
             );
         }
 
@@ -177,7 +186,11 @@ final class SittingTest extends OdalysTestCase
         $event = $this->entities->getRepository(SittingEvent::class)->find($line['id']);
         self::assertNotNull($event);
         self::assertEqualsWithDelta(3 * 86_400, $event->offsetSeconds, 60);
-        self::assertEqualsWithDelta($now->getTimestamp() - 60, $event->at->getTimestamp(), 60);
+        self::assertEqualsWithDelta(
+            $now->getTimestamp() - 60,
+            $event->at->getTimestamp(),
+            60,
+        );
         self::assertSame(7, $event->seq);
     }
 
@@ -230,7 +243,10 @@ final class SittingTest extends OdalysTestCase
         );
         self::assertSame(
             422,
-            $this->postJson($path, ['id' => $id, 'item' => 0, 'outcome' => 'done', 'secret' => 1]),
+            $this->postJson(
+                $path,
+                ['id' => $id, 'item' => 0, 'outcome' => 'done', 'secret' => 1],
+            ),
         );
         self::assertSame(
             [],
@@ -267,7 +283,10 @@ final class SittingTest extends OdalysTestCase
         $this->entities->flush();
         $sitting = $this->begin();
         $path = '/sittings/'.$sitting->id.'/log';
-        $late = (new \DateTimeImmutable('-2 days', new \DateTimeZone('UTC')))->setTime(23, 59);
+        $late = (new \DateTimeImmutable(
+            '-2 days',
+            new \DateTimeZone('UTC'),
+        ))->setTime(23, 59);
         $waiting = Uuid::v4()->toRfc4122();
         self::assertSame(
             200,
@@ -301,10 +320,19 @@ final class SittingTest extends OdalysTestCase
             $entries->find($waiting)?->day->format('Y-m-d'),
             '23:59 UTC is tomorrow in Auckland',
         );
-        self::assertEquals($entries->find($ahead)?->receivedAt, $entries->find($ahead)?->at);
-        self::assertGreaterThan($entries->find($ahead)?->at, $entries->find($ahead)?->deviceAt);
+        self::assertEquals(
+            $entries->find($ahead)?->receivedAt,
+            $entries->find($ahead)?->at,
+        );
+        self::assertGreaterThan(
+            $entries->find($ahead)?->at,
+            $entries->find($ahead)?->deviceAt,
+        );
         self::assertSame(
-            (new \DateTimeImmutable('now', new \DateTimeZone('Pacific/Auckland')))->format('Y-m-d'),
+            (new \DateTimeImmutable(
+                'now',
+                new \DateTimeZone('Pacific/Auckland'),
+            ))->format('Y-m-d'),
             $entries->find($ahead)?->day->format('Y-m-d'),
         );
     }
@@ -314,7 +342,10 @@ final class SittingTest extends OdalysTestCase
         $sitting = $this->begin('7');
         $crawler = $this->browser->request('GET', '/sittings/'.$sitting->id);
 
-        self::assertStringContainsString('calm and passive items only today', $this->page());
+        self::assertStringContainsString(
+            'calm and passive items only today',
+            $this->page(),
+        );
         foreach ($this->itemsOf($sitting) as $i => $item) {
             $rests = $crawler->filter('section[data-nth="'.$i.'"] .halt')->count() > 0;
             self::assertSame(
@@ -376,7 +407,10 @@ final class SittingTest extends OdalysTestCase
     public function testAnAcceptedProposalIsInTheNextRoutineAndDoesNotComeBack(): void
     {
         $this->metOnThreeDays('helped-lift-hold');
-        $crawler = $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
+        $crawler = $this->browser->request(
+            'GET',
+            '/clients/'.$this->odalys->id.'/decisions',
+        );
         $proposal = $crawler->filter('li[data-rung="helped-lift-hold"]');
         self::assertStringContainsString(
             '8 ×, hold 4 s → 8 ×, hold 5 s',
@@ -386,7 +420,11 @@ final class SittingTest extends OdalysTestCase
         $this->browser->followRedirect();
 
         self::assertSelectorNotExists('li[data-rung="helped-lift-hold"]');
-        self::assertSame(5, $this->doseOf('helped-lift-hold'), 'the current routine is changed');
+        self::assertSame(
+            5,
+            $this->doseOf('helped-lift-hold'),
+            'the current routine is changed',
+        );
         $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
         self::assertSame(5, $this->doseOf('helped-lift-hold'), 'and so is the next one');
     }
@@ -423,10 +461,16 @@ final class SittingTest extends OdalysTestCase
             '/clients/'.$this->odalys->id.'/decisions',
         )->filter('li[data-rung="helped-lift-hold"]');
         self::assertSame('5', $proposed->filter('input[name="hold"]')->attr('value'));
-        $this->post('/clients/'.$this->odalys->id.'/screening', ['blood_pressure' => 'yes']);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/screening',
+            ['blood_pressure' => 'yes'],
+        );
         $this->browser->submit($proposed->selectButton('Accept this dose')->form(['hold' => '6']));
         $this->browser->followRedirect();
-        self::assertStringContainsString('screening allows holds of 5 s at most', $this->page());
+        self::assertStringContainsString(
+            'screening allows holds of 5 s at most',
+            $this->page(),
+        );
         $this->browser->submit(
             $this->browser
                 ->getCrawler()
@@ -435,7 +479,11 @@ final class SittingTest extends OdalysTestCase
                 ->form(),
         );
 
-        self::assertSame(5, $this->doseOf('helped-lift-hold'), 'not the 6 s that were typed');
+        self::assertSame(
+            5,
+            $this->doseOf('helped-lift-hold'),
+            'not the 6 s that were typed',
+        );
     }
 
     public function testLatePainIsAskedAtTheNextStartAndEases(): void
@@ -456,7 +504,10 @@ final class SittingTest extends OdalysTestCase
                 'pain_after' => 1,
             ],
         );
-        $this->post('/clients/'.$this->odalys->id.'/sittings/new', ['pain_before' => '1', 'help' => 'none']);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/sittings/new',
+            ['pain_before' => '1', 'help' => 'none'],
+        );
         $this->assertStatus(422);
         $this->post(
             '/clients/'.$this->odalys->id.'/sittings/new',
@@ -469,7 +520,10 @@ final class SittingTest extends OdalysTestCase
         );
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
 
-        self::assertSelectorTextContains('li[data-rung="helped-lift-hold"]', 'One step down');
+        self::assertSelectorTextContains(
+            'li[data-rung="helped-lift-hold"]',
+            'One step down',
+        );
     }
 
     public function testPainWithAnItemOfTheClinicRoutineAloneIsProposedOnToo(): void
@@ -496,7 +550,10 @@ final class SittingTest extends OdalysTestCase
         self::assertNotNull($sitting);
         self::assertSame(
             ['pressed-lift-hold'],
-            array_map(static fn (SittingItem $i): string => $i->rungId, $this->itemsOf($sitting)),
+            array_map(
+                static fn (SittingItem $i): string => $i->rungId,
+                $this->itemsOf($sitting),
+            ),
         );
         self::assertNotContains(
             'pressed-lift-hold',
@@ -515,7 +572,10 @@ final class SittingTest extends OdalysTestCase
         );
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
 
-        self::assertSelectorTextContains('li[data-rung="pressed-lift-hold"]', 'One step down');
+        self::assertSelectorTextContains(
+            'li[data-rung="pressed-lift-hold"]',
+            'One step down',
+        );
     }
 
     private function metOnThreeDays(string $rungId): void

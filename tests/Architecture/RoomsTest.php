@@ -137,7 +137,10 @@ final class RoomsTest extends TestCase
             foreach (Air::files('php', self::SRC.'/Core/'.$room) as $file) {
                 foreach (\PhpToken::tokenize((string) file_get_contents($file)) as $token) {
                     $isSentence = \T_CONSTANT_ENCAPSED_STRING === $token->id
-                        && 1 === preg_match('/\p{L}+ \p{Ll}+ \p{Ll}+ \p{L}+/u', $token->text);
+                        && 1 === preg_match(
+                            '/\p{L}+ \p{Ll}+ \p{Ll}+ \p{L}+/u',
+                            $token->text,
+                        );
                     if ($isSentence) {
                         $spoken[] = basename($file).': '.$token->text;
                     }
@@ -163,7 +166,11 @@ final class RoomsTest extends TestCase
             }
         }
 
-        self::assertSame([], $known, 'a rung or a ladder says its part, and the rule asks for the part');
+        self::assertSame(
+            [],
+            $known,
+            'a rung or a ladder says its part, and the rule asks for the part',
+        );
     }
 
     /** @return list<string> of rungs and ladders */
@@ -171,7 +178,11 @@ final class RoomsTest extends TestCase
     {
         $ids = [];
         foreach (Air::files('yaml', __DIR__.'/../../catalogue/ladders') as $file) {
-            preg_match_all('/^(?:\s+- id|key): ([a-z0-9-]+)$/m', (string) file_get_contents($file), $found);
+            preg_match_all(
+                '/^(?:\s+- id|key): ([a-z0-9-]+)$/m',
+                (string) file_get_contents($file),
+                $found,
+            );
             array_push($ids, ...$found[1]);
         }
 

@@ -47,14 +47,20 @@ final readonly class LogFormat
     {
         $rungId = $node->get('rung')->string();
         if (!$this->catalogue->hasRung($rungId)) {
-            throw $node->get('rung')->fail(\sprintf('"%s" is not in the catalogue', $rungId));
+            throw $node->get('rung')->fail(\sprintf(
+                '"%s" is not in the catalogue',
+                $rungId,
+            ));
         }
 
         return LogLine::from(
             $node->get('id')->string(),
             $node->get('sitting')->string(),
             new ItemKey($rungId, $node->get('hands')->enum(Hands::class)),
-            DoseFormat::read($node->optional('dose'), $this->catalogue->rung($rungId)->dosing->start),
+            DoseFormat::read(
+                $node->optional('dose'),
+                $this->catalogue->rung($rungId)->dosing->start,
+            ),
             day: $node->get('on')->date(),
             told: self::told($node),
         );
@@ -69,7 +75,10 @@ final readonly class LogFormat
     {
         $note = $node->optional('note')?->string() ?? '';
         if (mb_strlen($note) > self::NOTE_LETTERS) {
-            throw $node->get('note')->fail(\sprintf('is longer than %d letters', self::NOTE_LETTERS));
+            throw $node->get('note')->fail(\sprintf(
+                'is longer than %d letters',
+                self::NOTE_LETTERS,
+            ));
         }
 
         return new Told(
@@ -103,7 +112,10 @@ final readonly class LogFormat
                 'help' => $told->help?->value,
                 'compensations' => [] === $told->compensations
                     ? null
-                    : array_map(static fn (Compensation $c): string => $c->value, $told->compensations),
+                    : array_map(
+                        static fn (Compensation $c): string => $c->value,
+                        $told->compensations,
+                    ),
                 'fatigue' => $told->fatigue,
                 'new_tingling' => $told->newTingling ? true : null,
                 'systemic' => $told->systemic ? true : null,
@@ -127,7 +139,11 @@ final readonly class LogFormat
         $tricks = [];
         foreach (\is_array($kept['compensations'] ?? null) ? $kept['compensations'] : [] as $trick) {
             // words of earlier days, in events that were written then
-            $tricks[] = Compensation::from(str_replace(' ', '-', \is_string($trick) ? $trick : ''));
+            $tricks[] = Compensation::from(str_replace(
+                ' ',
+                '-',
+                \is_string($trick) ? $trick : '',
+            ));
         }
 
         return new Told(

@@ -23,7 +23,11 @@ final readonly class DosePlan
     ) {
     }
 
-    /** The first dose of somebody whose longest hold is known, in seconds; null: it is not, the hold is the shortest. */
+    /**
+     * The first dose of somebody.
+     *
+     * @param ?float $longestHold in seconds; null: it is not known, the hold is the shortest
+     */
     public function first(?float $longestHold): Dose
     {
         [$least] = $this->range->holdSeconds;
@@ -31,7 +35,10 @@ final readonly class DosePlan
         return null === $this->holdLimit
             ? $this->start
             : $this->start->withHold(
-                max($least, min($this->start->holdSeconds, (int) floor($longestHold ?? 0.0))),
+                max(
+                    $least,
+                    min($this->start->holdSeconds, (int) floor($longestHold ?? 0.0)),
+                ),
             );
     }
 
@@ -87,7 +94,13 @@ final readonly class DosePlan
             $this->most(),
         )];
         if ($right->sets !== $dose->sets) {
-            throw InvalidDose::outside('sets', $dose->sets, $least->sets, $most->sets, rungId: $rungId);
+            throw InvalidDose::outside(
+                'sets',
+                $dose->sets,
+                $least->sets,
+                $most->sets,
+                rungId: $rungId,
+            );
         }
         if ($right->moveSeconds !== $dose->moveSeconds) {
             throw InvalidDose::outside(

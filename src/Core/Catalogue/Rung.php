@@ -76,7 +76,10 @@ final readonly class Rung
     /** Time of a first week's item, in seconds. */
     public function startSeconds(): int
     {
-        return $this->dosing->start->totalSeconds($this->fit->doneOn->sides(), self::SET_UP_SECONDS);
+        return $this->dosing->start->totalSeconds(
+            $this->fit->doneOn->sides(),
+            self::SET_UP_SECONDS,
+        );
     }
 
     public function withPicture(string $id, Picture $picture): self

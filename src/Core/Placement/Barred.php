@@ -12,8 +12,6 @@ use HandGarden\Core\Condition\Truth;
 /** What speaks against an exercise for one hand by itself, wherever it stands on its ladder. */
 final readonly class Barred
 {
-    private const INJECTED = 'A muscle that works here was made weak by an injection: not strengthened for 12 weeks';
-
     /**
      * @param list<Caution> $by       that are true
      * @param list<Finding> $because  of those
@@ -57,7 +55,7 @@ final readonly class Barred
 
         $injection = $hand->facts->measured->injection;
         if (true === $injection?->speaksAgainst($rung, $hand->side, $hand->known->today)) {
-            $by[] = new Caution(self::INJECTED, null, 'injected-muscle', byNote: true);
+            $by[] = $hand->known->gate('G-INJECTED');
         }
 
         return new self($by, $because, $open, $toLookAt);

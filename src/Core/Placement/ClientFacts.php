@@ -22,12 +22,21 @@ final readonly class ClientFacts
     /** The one way from what is written somewhere to what the rules are asked with. */
     public static function from(FactsSource $source): self
     {
-        return new self($source->people(), $source->setting(), $source->measured(), $source->decided());
+        return new self(
+            $source->people(),
+            $source->setting(),
+            $source->measured(),
+            $source->decided(),
+        );
     }
 
     public function isMet(string $rungId, Side $side): bool
     {
-        return \in_array((new RungOnSide($rungId, $side))->text(), $this->decided->met, true);
+        return \in_array(
+            (new RungOnSide($rungId, $side))->text(),
+            $this->decided->met,
+            true,
+        );
     }
 
     public function wasShown(string $rungId, Side $side): bool
@@ -46,13 +55,22 @@ final readonly class ClientFacts
     /** @param list<string> $met `rung|side` */
     public function withMet(array $met): self
     {
-        return new self($this->people, $this->setting, $this->measured, $this->decided->withMet($met));
+        return new self(
+            $this->people,
+            $this->setting,
+            $this->measured,
+            $this->decided->withMet($met),
+        );
     }
 
     /** The same client as known by these readings alone. */
     public function withReadings(Readings $readings): self
     {
-        $measured = new Measured($readings, $this->measured->screening, $this->measured->injection);
+        $measured = new Measured(
+            $readings,
+            $this->measured->screening,
+            $this->measured->injection,
+        );
 
         return new self($this->people, $this->setting, $measured, $this->decided);
     }
@@ -60,7 +78,12 @@ final readonly class ClientFacts
     /** @param list<string> $shown `rung|side` */
     public function withShown(array $shown): self
     {
-        return new self($this->people, $this->setting, $this->measured, $this->decided->withShown($shown));
+        return new self(
+            $this->people,
+            $this->setting,
+            $this->measured,
+            $this->decided->withShown($shown),
+        );
     }
 
     public function withSetting(Setting $setting): self

@@ -71,7 +71,10 @@ final readonly class ComputedFacts
         $passive = $known->value('opening_passive_pct', null, $side);
         $active = $known->value('opening_active_pct', null, $side);
         if (
-            [] !== array_filter($tones, static fn (mixed $t): bool => \is_float($t) && $t > 0.0)
+            [] !== array_filter(
+                $tones,
+                static fn (mixed $t): bool => \is_float($t) && $t > 0.0,
+            )
             || (\is_float($passive) && $passive < self::SOFT_PASSIVE_FROM)
             || (\is_float($active) && $active >= self::SOFT_ACTIVE_BELOW)
         ) {

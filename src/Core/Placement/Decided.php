@@ -42,12 +42,24 @@ final readonly class Decided
     /** @param list<string> $shown `rung|side` */
     public function withShown(array $shown): self
     {
-        return new self($this->met, $this->overrides, $this->suspended, $this->approaches, shown: $shown);
+        return new self(
+            $this->met,
+            $this->overrides,
+            $this->suspended,
+            $this->approaches,
+            shown: $shown,
+        );
     }
 
     /** @param list<string> $met */
     public function withMet(array $met): self
     {
-        return new self($met, $this->overrides, $this->suspended, $this->approaches, $this->shown);
+        return new self(
+            $met,
+            $this->overrides,
+            $this->suspended,
+            $this->approaches,
+            shown: $this->shown,
+        );
     }
 }

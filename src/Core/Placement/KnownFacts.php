@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Core\Placement;
 
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Caution;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\Vocabulary;
 use HandGarden\Core\Condition\Condition as EntryCondition;
@@ -79,8 +80,11 @@ final class KnownFacts implements FactSource
         );
     }
 
-    public function value(string $code, ?string $argument, Side $side): float|bool|string|null
-    {
+    public function value(
+        string $code,
+        ?string $argument,
+        Side $side,
+    ): float|bool|string|null {
         $key = (new FactCode($code, $argument))->text($side);
         if (!\array_key_exists($key, $this->memo)) {
             $value = $this->direct($code, $argument, $side)
@@ -110,6 +114,11 @@ final class KnownFacts implements FactSource
             $this->standing,
             neverAges: true,
         );
+    }
+
+    public function gate(string $name): Caution
+    {
+        return $this->vocabulary->gates[$name];
     }
 
     /** What may say that an exercise lies behind a hand. */
@@ -154,8 +163,11 @@ final class KnownFacts implements FactSource
         return $this->vocabulary->isSided($code);
     }
 
-    private function direct(string $code, ?string $argument, Side $side): float|bool|string|null
-    {
+    private function direct(
+        string $code,
+        ?string $argument,
+        Side $side,
+    ): float|bool|string|null {
         return match (true) {
             'has' === $code => \in_array(
                 $argument,
@@ -191,7 +203,11 @@ final class KnownFacts implements FactSource
             'individuation_idx' === $code => $this->number($this->numbers[$code], $side, $argument)
                 ?? $this->independence($side)->index[$argument ?? '']
                 ?? null,
-            isset($this->numbers[$code]) => $this->number($this->numbers[$code], $side, $argument),
+            isset($this->numbers[$code]) => $this->number(
+                $this->numbers[$code],
+                $side,
+                $argument,
+            ),
             default => $this->observed($code, $argument, $side),
         };
     }
@@ -199,7 +215,12 @@ final class KnownFacts implements FactSource
     private function number(NumberFact $fact, Side $side, ?string $argument): ?float
     {
         $sided = $this->vocabulary->kinds->find($fact->readingCode)->sided ?? true;
-        $value = $this->reading($fact->readingCode, $sided ? $side : null, $fact->mode, $argument);
+        $value = $this->reading(
+            $fact->readingCode,
+            $sided ? $side : null,
+            $fact->mode,
+            $argument,
+        );
 
         return \is_float($value) ? $fact->sign * $value : null;
     }

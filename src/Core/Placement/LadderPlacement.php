@@ -49,7 +49,10 @@ final readonly class LadderPlacement
         return array_values(
             array_map(
                 static fn (RungPlacement $r): Rung => $r->rung,
-                array_filter($this->rungs, static fn (RungPlacement $r): bool => $r->isIn()),
+                array_filter(
+                    $this->rungs,
+                    static fn (RungPlacement $r): bool => $r->isIn(),
+                ),
             ),
         );
     }

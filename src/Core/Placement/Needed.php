@@ -23,6 +23,9 @@ final readonly class Needed
     /** How many ladders wait for it, those of both hands counted once. */
     public function ladders(): int
     {
-        return \count(array_unique(array_map(static fn (array $of): string => $of[0]->key, $this->decides)));
+        return \count(array_unique(array_map(
+            static fn (array $of): string => $of[0]->key,
+            $this->decides,
+        )));
     }
 }

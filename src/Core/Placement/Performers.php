@@ -98,7 +98,10 @@ final readonly class Performers
         if (true === $sits || $this->facts->setting->supervised) {
             return true;
         }
-        $leaves = array_filter($asks, static fn (Asks $a): bool => \in_array($a, self::UNSUPPORTED, true));
+        $leaves = array_filter(
+            $asks,
+            static fn (Asks $a): bool => \in_array($a, self::UNSUPPORTED, true),
+        );
 
         return [] === $leaves
             && (null === $sits || true === $this->known->value('sits_supported', null, $side));

@@ -148,7 +148,12 @@ final readonly class Placer
         }
         $barred = Barred::of($rung, $hand);
         if ([] !== $barred->by) {
-            return new RungPlacement($rung, RungState::Blocked, $barred->because, $barred->by);
+            return new RungPlacement(
+                $rung,
+                RungState::Blocked,
+                $barred->because,
+                $barred->by,
+            );
         }
         $unknown = $barred->toLookAt;
         $own = $rung->fit->entry->judge($hand->known, $hand->side);
@@ -183,7 +188,11 @@ final readonly class Placer
             return new RungPlacement($rung, RungState::Measure, self::distinct($unknown));
         }
 
-        return new RungPlacement($rung, RungState::In, $own->isTrue() ? $own->findings : []);
+        return new RungPlacement(
+            $rung,
+            RungState::In,
+            $own->isTrue() ? $own->findings : [],
+        );
     }
 
     /**
@@ -191,8 +200,11 @@ final readonly class Placer
      *
      * @param list<ScreeningBlock> $screening of the rung itself
      */
-    private static function blockedLike(RungPlacement $below, Rung $rung, array $screening): RungPlacement
-    {
+    private static function blockedLike(
+        RungPlacement $below,
+        Rung $rung,
+        array $screening,
+    ): RungPlacement {
         return new RungPlacement(
             $rung,
             RungState::Blocked,
@@ -243,7 +255,12 @@ final readonly class Placer
             }
             foreach ($rungs as $placed) {
                 if ($placed->rung->id === $override->rungId) {
-                    return [] === $placed->screening && self::holds($override, $placed->rung, $hand, $today)
+                    return [] === $placed->screening && self::holds(
+                        $override,
+                        $placed->rung,
+                        $hand,
+                        $today,
+                    )
                         ? $override
                         : null;
                 }

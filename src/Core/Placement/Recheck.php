@@ -37,7 +37,11 @@ final readonly class Recheck
                 }
                 foreach (
                     $vocabulary->isSided($atom->code)
-                        ? $atom->prefix->sides($placed->side, $facts->people->writingHand, $steadier)
+                        ? $atom->prefix->sides(
+                            $placed->side,
+                            $facts->people->writingHand,
+                            $steadier,
+                        )
                         : [$placed->side] as $side
                 ) {
                     if (

@@ -32,7 +32,11 @@ final readonly class Setting
 
     public function isSigned(string $rungId, Side $side): bool
     {
-        return \in_array((new RungOnSide($rungId, $side))->text(), $this->helperSigned, true);
+        return \in_array(
+            (new RungOnSide($rungId, $side))->text(),
+            $this->helperSigned,
+            true,
+        );
     }
 
     /** With a therapist beside them and the clinic's things at hand. */

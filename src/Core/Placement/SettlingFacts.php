@@ -26,8 +26,11 @@ final readonly class SettlingFacts implements FactSource
     ) {
     }
 
-    public function value(string $code, ?string $argument, Side $side): float|bool|string|null
-    {
+    public function value(
+        string $code,
+        ?string $argument,
+        Side $side,
+    ): float|bool|string|null {
         $value = $this->known->value($code, $argument, $side);
         $mode = self::OPENINGS[$code] ?? null;
         if ('release_angle_deg' === $code) {

@@ -142,7 +142,10 @@ final readonly class DoseSteps
     {
         foreach ($this->rung->dosing->progress as $spec) {
             if (ProgressKind::Load === $spec->kind) {
-                $lower = array_filter($spec->steps, static fn (float $s): bool => $s < $load - 1e-9);
+                $lower = array_filter(
+                    $spec->steps,
+                    static fn (float $s): bool => $s < $load - 1e-9,
+                );
 
                 return [] === $lower ? $this->rung->dosing->range->loadKilograms[0] : max($lower);
             }

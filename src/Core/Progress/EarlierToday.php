@@ -22,8 +22,11 @@ final readonly class EarlierToday
     ) {
     }
 
-    public static function in(SittingLog $log, Catalogue $catalogue, \DateTimeImmutable $today): self
-    {
+    public static function in(
+        SittingLog $log,
+        Catalogue $catalogue,
+        \DateTimeImmutable $today,
+    ): self {
         $strength = [];
         $effort = 0.0;
         foreach ($log->lines as $line) {
@@ -32,7 +35,12 @@ final readonly class EarlierToday
                 continue;
             }
             $rung = $catalogue->rung($line->rungId);
-            $effort += (new Item($rung, $line->hands, $line->dose, Phrase::own('')))->effort();
+            $effort += (new Item(
+                $rung,
+                $line->hands,
+                $line->dose,
+                Phrase::own(''),
+            ))->effort();
             $strength += EffortClass::Strength === $rung->load->class ? [$rung->id => true] : [];
         }
 

@@ -47,7 +47,10 @@ final class Holds
         foreach (Side::cases() as $side) {
             foreach (ArmPart::cases() as $part) {
                 $lines = $this->linesOf($part, $side);
-                $why = [] === $lines ? null : $this->why($lines, $now->usual->at($part, $side));
+                $why = [] === $lines ? null : $this->why(
+                    $lines,
+                    $now->usual->at($part, $side),
+                );
                 if (null !== $why) {
                     $this->held[] = new Held($part, $side, $why);
                 }
@@ -64,7 +67,11 @@ final class Holds
     public function whileOpen(array $ofItems, array $answered): void
     {
         foreach ($ofItems as [$item, $proposal]) {
-            if (!$proposal->isOfASymptom() || \in_array($proposal->key(), $answered, true)) {
+            if (!$proposal->isOfASymptom() || \in_array(
+                $proposal->key(),
+                $answered,
+                true,
+            )) {
                 continue;
             }
             foreach ($item->hands->each() as $side) {
@@ -121,8 +128,14 @@ final class Holds
                     $this->settings->windowFrom($this->today),
                 );
                 $days = PracticeDay::in($lines);
-                $most = max($this->settings->usualPain, $this->now->usual->at($part, $side));
-                $over = array_filter($days, static fn (PracticeDay $d): bool => ($d->pain() ?? 0) > $most);
+                $most = max(
+                    $this->settings->usualPain,
+                    $this->now->usual->at($part, $side),
+                );
+                $over = array_filter(
+                    $days,
+                    static fn (PracticeDay $d): bool => ($d->pain() ?? 0) > $most,
+                );
                 $isWhole = isset($days[$this->settings->leastSittings])
                     && $days[0]->day <= $this->settings->windowFrom($this->today)->modify('+2 days');
                 if ($isWhole && \count($over) === \count($days)) {
@@ -145,14 +158,20 @@ final class Holds
             return new Phrase('held.symptom', ['days' => $this->settings->quietDays]);
         }
         $last = \array_slice($days, -$this->settings->toldDays);
-        $told = array_values(array_filter($last, static fn (PracticeDay $d): bool => null !== $d->pain()));
+        $told = array_values(array_filter(
+            $last,
+            static fn (PracticeDay $d): bool => null !== $d->pain(),
+        ));
         if (\count($last) >= $this->settings->toldDays && [] === $told) {
             return new Phrase('held.not_told', ['days' => $this->settings->toldDays]);
         }
         $newest = $told[array_key_last($told) ?? -1] ?? null;
         $most = max($this->settings->usualPain, $usual);
         if (null !== $newest && $newest->pain() > $most) {
-            return new Phrase('held.pain_stays', ['pain' => $newest->pain(), 'most' => $most]);
+            return new Phrase(
+                'held.pain_stays',
+                ['pain' => $newest->pain(), 'most' => $most],
+            );
         }
 
         return $this->creeps($days) ? new Phrase('held.creeping') : null;

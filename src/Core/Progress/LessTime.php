@@ -106,7 +106,10 @@ final readonly class LessTime
      */
     private static function withoutTheHardest(array $items): ?array
     {
-        $active = self::places($items, static fn (Item $i): bool => !self::isTask($i) && self::isActive($i));
+        $active = self::places(
+            $items,
+            static fn (Item $i): bool => !self::isTask($i) && self::isActive($i),
+        );
         $passive = self::places(
             $items,
             static fn (Item $i): bool => !self::isTask($i) && !self::isActive($i),
@@ -176,7 +179,10 @@ final readonly class LessTime
         return array_values(array_filter(
             $items,
             static fn (Item $item, int $at): bool => !$item->isPause
-                || (isset($items[$at - 1], $items[$at + 1]) && !$items[$at - 1]->isPause && $items[$at + 1]->isHeavy()),
+                || (isset(
+                    $items[$at - 1],
+                    $items[$at + 1],
+                ) && !$items[$at - 1]->isPause && $items[$at + 1]->isHeavy()),
             \ARRAY_FILTER_USE_BOTH,
         ));
     }

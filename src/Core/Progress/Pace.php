@@ -39,7 +39,10 @@ final class Pace
             ) {
                 continue;
             }
-            $this->newest[$step->itemKey] = max($step->day, $this->newest[$step->itemKey] ?? $step->day);
+            $this->newest[$step->itemKey] = max(
+                $step->day,
+                $this->newest[$step->itemKey] ?? $step->day,
+            );
             $this->count($item);
         }
     }

@@ -41,7 +41,10 @@ final readonly class PracticeDay
      */
     public static function linesOf(array $days): array
     {
-        return array_merge(...array_map(static fn (self $day): array => $day->lines, $days));
+        return array_merge(...array_map(
+            static fn (self $day): array => $day->lines,
+            $days,
+        ));
     }
 
     /** The worst pain told of this day, before or after; null: none was told. */
@@ -69,7 +72,10 @@ final readonly class PracticeDay
 
     public function hasTrick(): bool
     {
-        return [] !== array_filter($this->lines, static fn (LogLine $l): bool => [] !== $l->compensations);
+        return [] !== array_filter(
+            $this->lines,
+            static fn (LogLine $l): bool => [] !== $l->compensations,
+        );
     }
 
     public function isTighter(): bool

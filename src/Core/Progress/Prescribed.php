@@ -32,7 +32,11 @@ final readonly class Prescribed
         $prescribed = [];
         foreach ($items as $item) {
             if (!$item->isPause) {
-                $prescribed[$item->key()] ??= new self($item->rung, $item->hands, $item->dose);
+                $prescribed[$item->key()] ??= new self(
+                    $item->rung,
+                    $item->hands,
+                    $item->dose,
+                );
             }
         }
 

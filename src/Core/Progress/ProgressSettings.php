@@ -69,14 +69,19 @@ final readonly class ProgressSettings
      *
      * @param list<LogLine> $lines of the item
      */
-    public function evidenceFrom(array $lines, \DateTimeImmutable $today): \DateTimeImmutable
-    {
+    public function evidenceFrom(
+        array $lines,
+        \DateTimeImmutable $today,
+    ): \DateTimeImmutable {
         $days = PracticeDay::in(
             SittingLog::since($lines, $today->modify('-'.$this->mostWindowDays.' days')),
         );
         $few = \array_slice($days, -$this->leastWindowPractice);
 
-        return [] === $few ? $this->windowFrom($today) : min($this->windowFrom($today), $few[0]->day);
+        return [] === $few ? $this->windowFrom($today) : min(
+            $this->windowFrom($today),
+            $few[0]->day,
+        );
     }
 
     /** First day that the rules of an item look back to. */

@@ -40,7 +40,11 @@ enum ProposalKind: string
     /** One question that is quiet for a time once it was answered. */
     public function isACard(): bool
     {
-        return \in_array($this, [self::Review, self::Plateau, self::Shorten, self::ReadyToTry], true);
+        return \in_array(
+            $this,
+            [self::Review, self::Plateau, self::Shorten, self::ReadyToTry],
+            true,
+        );
     }
 
     public function isMore(): bool

@@ -39,7 +39,10 @@ final readonly class Proposer
     public function asked(array $items, SittingLog $log, Situation $now): Asked
     {
         $log = $log->upTo($now->today);
-        $whole = (new RoutineRules($this->settings, $now->daysPerWeek))->propose($items, $log, $now->today);
+        $whole = (new RoutineRules(
+            $this->settings,
+            $now->daysPerWeek,
+        ))->propose($items, $log, $now->today);
         $holds = new Holds($this->catalogue, $this->settings, $log, $now);
         $reviews = (new Reviews($this->settings))->propose($items, $log, $holds, $now);
         $ofItems = $this->ofItems($items, $log, $now);
@@ -134,7 +137,10 @@ final readonly class Proposer
     private function toMeasure(Proposal $proposal, Rung $next, array $unknown): Proposal
     {
         $codes = array_values(
-            array_unique(array_map(static fn (Finding $f): string => $f->atom->code, $unknown)),
+            array_unique(array_map(
+                static fn (Finding $f): string => $f->atom->code,
+                $unknown,
+            )),
         );
         $words = $this->catalogue->vocabulary;
 
@@ -200,8 +206,11 @@ final readonly class Proposer
     }
 
     /** @return ?ItemHistory null: nothing was done of it in the window */
-    private function history(Prescribed $item, SittingLog $log, Situation $now): ?ItemHistory
-    {
+    private function history(
+        Prescribed $item,
+        SittingLog $log,
+        Situation $now,
+    ): ?ItemHistory {
         $lines = $log->for($item->key());
         $from = $this->settings->evidenceFrom($lines, $now->today);
         $window = SittingLog::since($lines, $from);

@@ -23,8 +23,12 @@ final readonly class Reviews
     }
 
     /** @param list<Prescribed> $items */
-    public function propose(array $items, SittingLog $log, Holds $holds, Situation $now): ReviewsFound
-    {
+    public function propose(
+        array $items,
+        SittingLog $log,
+        Holds $holds,
+        Situation $now,
+    ): ReviewsFound {
         $window = SittingLog::since($log->lines, $this->settings->windowFrom($now->today));
         $tighter = $this->tighterAllOver(PracticeDay::in($window));
         $fallen = $this->fallen($items, $log, $now->today);
@@ -40,8 +44,16 @@ final readonly class Reviews
         return new ReviewsFound(
             [
                 ...$whole,
-                ...$this->ofParts($holds->creeping(), 'review.creeping', 'proposal.because.creeping'),
-                ...$this->ofParts($holds->always(), 'review.usual-pain', 'proposal.because.usual_pain'),
+                ...$this->ofParts(
+                    $holds->creeping(),
+                    'review.creeping',
+                    'proposal.because.creeping',
+                ),
+                ...$this->ofParts(
+                    $holds->always(),
+                    'review.usual-pain',
+                    'proposal.because.usual_pain',
+                ),
                 ...$this->seldom($window, $now->daysPerWeek, $now->today),
             ],
             [] !== $open,
@@ -60,9 +72,15 @@ final readonly class Reviews
         $lines = [];
         $last = \array_slice($days, -self::DAYS_RUNNING);
         foreach ($last as $day) {
-            $told = array_filter($day->lines, static fn (LogLine $l): bool => null !== $l->tone);
+            $told = array_filter(
+                $day->lines,
+                static fn (LogLine $l): bool => null !== $l->tone,
+            );
             $tighter = array_values(
-                array_filter($told, static fn (LogLine $l): bool => ToneAfter::Tighter === $l->tone),
+                array_filter(
+                    $told,
+                    static fn (LogLine $l): bool => ToneAfter::Tighter === $l->tone,
+                ),
             );
             if (
                 \count($told) < self::TIGHTER_FROM
@@ -88,7 +106,10 @@ final readonly class Reviews
         $lines = [];
         foreach ($items as $item) {
             $days = PracticeDay::in(
-                SittingLog::since($log->for($item->key()), $this->settings->windowFrom($today)),
+                SittingLog::since(
+                    $log->for($item->key()),
+                    $this->settings->windowFrom($today),
+                ),
             );
             $last = \array_slice($days, -self::DAYS_RUNNING);
             $before = \array_slice($days, 0, -self::DAYS_RUNNING);
@@ -129,7 +150,10 @@ final readonly class Reviews
     {
         $cards = [];
         foreach ($parts as [$part, $side, $lines]) {
-            $cards[implode(',', SittingLog::ids(\array_slice($lines, -1)))] ??= new Proposal(
+            $cards[implode(
+                ',',
+                SittingLog::ids(\array_slice($lines, -1)),
+            )] ??= new Proposal(
                 ProposalKind::Review,
                 $ruleId,
                 new Phrase($code, [
@@ -150,8 +174,11 @@ final readonly class Reviews
      *
      * @return list<Proposal>
      */
-    private function seldom(array $window, int $daysPerWeek, \DateTimeImmutable $today): array
-    {
+    private function seldom(
+        array $window,
+        int $daysPerWeek,
+        \DateTimeImmutable $today,
+    ): array {
         $planned = $daysPerWeek * $this->settings->windowDays / 7.0;
         $first = $window[0] ?? null;
         $done = \count(PracticeDay::in($window));
@@ -168,7 +195,10 @@ final readonly class Reviews
         return [new Proposal(
             ProposalKind::Review,
             'review.seldom',
-            new Phrase('proposal.because.seldom', ['done' => $done, 'planned' => round($planned)]),
+            new Phrase(
+                'proposal.because.seldom',
+                ['done' => $done, 'planned' => round($planned)],
+            ),
             SittingLog::ids(\array_slice($window, -1)),
         )];
     }
@@ -182,6 +212,11 @@ final readonly class Reviews
     {
         return [] === $lines
             ? []
-            : [new Proposal(ProposalKind::Review, $ruleId, new Phrase($code), SittingLog::ids($lines))];
+            : [new Proposal(
+                ProposalKind::Review,
+                $ruleId,
+                new Phrase($code),
+                SittingLog::ids($lines),
+            )];
     }
 }

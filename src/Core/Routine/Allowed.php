@@ -50,7 +50,10 @@ final class Allowed
 
     public function refuse(string $name, Phrase $reason): void
     {
-        $this->refused[serialize([$name, $reason])] = new LeftOut(Joint::Comma->joining([$name]), $reason);
+        $this->refused[serialize([$name, $reason])] = new LeftOut(
+            Joint::Comma->joining([$name]),
+            $reason,
+        );
     }
 
     /**
@@ -179,13 +182,20 @@ final class Allowed
         $dose = $this->brief->doses[(new ItemKey($rung->id, $hands))->text()]
             ?? (new FirstDose($this->known))->of($rung, $hands);
 
-        return $this->shortened($rung, $rung->dosing->with($dose, $rung->dosing->amounts->amounts()[0]));
+        return $this->shortened(
+            $rung,
+            $rung->dosing->with($dose, $rung->dosing->amounts->amounts()[0]),
+        );
     }
 
     /** Whoever set a dose, screening has the last word on how long a hold may be. */
     private function shortened(Rung $rung, Dose $dose): Dose
     {
-        return $this->facts->measured->screening->shortened($dose, $rung, $this->brief->today);
+        return $this->facts->measured->screening->shortened(
+            $dose,
+            $rung,
+            $this->brief->today,
+        );
     }
 
     private function variant(Rung $rung, Side $side): ?Phrase

@@ -73,7 +73,12 @@ final readonly class Builder
     public function instead(Phrase $with, Routine $now, Brief $brief): ?Alternative
     {
         $candidates = new Candidates($this->catalogue, $brief);
-        $found = $this->search($brief, $candidates->groups(), $candidates->known(), $now->value + 1);
+        $found = $this->search(
+            $brief,
+            $candidates->groups(),
+            $candidates->known(),
+            $now->value + 1,
+        );
         if (null === $found) {
             return null;
         }
@@ -88,7 +93,13 @@ final readonly class Builder
             ),
         );
 
-        return [] === $adds ? null : new Alternative($with, $found->value - $now->value, $adds);
+        return [] === $adds
+            ? null
+            : new Alternative(
+                $with,
+                $found->value - $now->value,
+                $adds,
+            );
     }
 
     public function rulesFor(
@@ -115,7 +126,13 @@ final readonly class Builder
         $objective = new Objective($this->catalogue, $brief->goals, $brief->weights);
         $pause = $this->pause($known, $brief->facts);
         $found = (
-            new Search($groups, new Compiler($rules, $objective), $objective, $brief->limits, pause: $pause)
+            new Search(
+                $groups,
+                new Compiler($rules, $objective),
+                $objective,
+                $brief->limits,
+                pause: $pause,
+            )
         )->best($atLeast);
         if (
             null === $found
@@ -142,8 +159,12 @@ final readonly class Builder
      *
      * @param list<OptionGroup> $groups
      */
-    private function orOfLessTime(Found $found, Brief $brief, array $groups, KnownFacts $known): Found
-    {
+    private function orOfLessTime(
+        Found $found,
+        Brief $brief,
+        array $groups,
+        KnownFacts $known,
+    ): Found {
         $minutes = $brief->limits->minutes - self::MORE_MINUTES;
         $shorter = $minutes < self::MORE_MINUTES
             ? null
@@ -160,9 +181,15 @@ final readonly class Builder
             : new Found($shorter->items, $shorter->value, $found->bound, $found->nodes);
     }
 
-    private function rules(KnownFacts $known, ClientFacts $facts, Limits $limits): SittingRules
-    {
-        return SittingRules::for($limits, HandsAtWork::from($this->catalogue, $known, $facts));
+    private function rules(
+        KnownFacts $known,
+        ClientFacts $facts,
+        Limits $limits,
+    ): SittingRules {
+        return SittingRules::for(
+            $limits,
+            HandsAtWork::from($this->catalogue, $known, $facts),
+        );
     }
 
     /** Shaking loose is replaced by a still rest where a quick movement or the shoulder speaks against it. */
@@ -212,10 +239,16 @@ final readonly class Builder
         }
         foreach ($brief->placements->ladders as $placed) {
             if (LadderState::Measure === $placed->state) {
-                $reasons[] = new Phrase('nothing_fits.measure', ['ladder' => $placed->ladder->name]);
+                $reasons[] = new Phrase(
+                    'nothing_fits.measure',
+                    ['ladder' => $placed->ladder->name],
+                );
             }
         }
-        $pins = array_map(static fn (Item $i): string => $i->rung->name, $brief->edits->pinned);
+        $pins = array_map(
+            static fn (Item $i): string => $i->rung->name,
+            $brief->edits->pinned,
+        );
         if ([] !== $pins) {
             return [
                 new Phrase('nothing_fits.kept', [
@@ -238,9 +271,15 @@ final readonly class Builder
     private function missingParts(Brief $brief, array $groups): array
     {
         $items = array_merge(
-            ...array_map(static fn (OptionGroup $g): array => $g->options[0]->items, $groups),
+            ...array_map(
+                static fn (OptionGroup $g): array => $g->options[0]->items,
+                $groups,
+            ),
         );
-        $works = array_filter($items, static fn (Item $i): bool => !$i->isFrame() && !$i->isPause);
+        $works = array_filter(
+            $items,
+            static fn (Item $i): bool => !$i->isFrame() && !$i->isPause,
+        );
         if ([] === $works) {
             return [new Phrase('nothing_fits.no_work')];
         }

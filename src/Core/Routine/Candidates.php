@@ -70,7 +70,10 @@ final class Candidates
             ),
         );
         $this->focus = array_fill_keys(
-            array_map(static fn (array $f): string => self::keyOf($f[0]), $this->mostImportant),
+            array_map(
+                static fn (array $f): string => self::keyOf($f[0]),
+                $this->mostImportant,
+            ),
             true,
         );
     }
@@ -100,7 +103,11 @@ final class Candidates
             foreach ($placed->offered() as $rung) {
                 if (
                     $rung->plays(RungPart::CarriesTask)
-                    || \in_array($rung->sitting->role, [SittingRole::LeadIn, SittingRole::Pause], true)
+                    || \in_array(
+                        $rung->sitting->role,
+                        [SittingRole::LeadIn, SittingRole::Pause],
+                        true,
+                    )
                 ) {
                     continue; // they come with another item, or with a task
                 }
@@ -222,7 +229,12 @@ final class Candidates
             SittingRole::Preparation => $this->ofPreparation($rung, $placed),
             default => $this->worth($placed, $rung),
         };
-        $item = $this->allowed->item($rung, $placed, $main ? $this->reason($placed) : null, $worth);
+        $item = $this->allowed->item(
+            $rung,
+            $placed,
+            $main ? $this->reason($placed) : null,
+            $worth,
+        );
         if (null === $item) {
             return null;
         }
@@ -270,7 +282,10 @@ final class Candidates
         $shares = isset($this->focus[self::keyOf($placed)]) ? self::FOCUS_SHARES : self::SHARES;
 
         return $item->growing(
-            array_map(static fn (int $share): int => intdiv(max(0, $worth) * $share, 100), $shares),
+            array_map(
+                static fn (int $share): int => intdiv(max(0, $worth) * $share, 100),
+                $shares,
+            ),
         );
     }
 
@@ -343,7 +358,11 @@ final class Candidates
             LadderKind::Chain === $placed->ladder->kind => $this->shared($placed, $rungs),
             null === $one => [],
             $this->isTight($placed->side) => [$one],
-            default => [$this->growing($one, $placed, $this->worth($placed) - $this->focusBonus($placed))],
+            default => [$this->growing(
+                $one,
+                $placed,
+                $this->worth($placed) - $this->focusBonus($placed),
+            )],
         };
         $options = [];
         $most = $this->isTight($placed->side) ? min(1, \count($items)) : \count($items);
@@ -353,7 +372,10 @@ final class Candidates
             }
         }
         if ([] === $options && [] !== $items) {
-            $this->allowed->refuse($placed->ladder->name, new Phrase('left_out.no_release'));
+            $this->allowed->refuse(
+                $placed->ladder->name,
+                new Phrase('left_out.no_release'),
+            );
         }
 
         return [] === $options ? null : new OptionGroup($placed->ladder->name, $options);
@@ -378,9 +400,17 @@ final class Candidates
                 continue;
             }
             // one of a chain is worth its share of it
-            $share = LadderKind::Chain === $ladder->kind ? max(1, \count($opening->offered())) : 1;
+            $share = LadderKind::Chain === $ladder->kind ? max(
+                1,
+                \count($opening->offered()),
+            ) : 1;
             $worth = intdiv($this->worth($opening), $share);
-            $item = $this->allowed->item($rung, $opening, new Phrase('reason.lets_go'), $worth);
+            $item = $this->allowed->item(
+                $rung,
+                $opening,
+                new Phrase('reason.lets_go'),
+                $worth,
+            );
             if (null !== $item) {
                 $bonus = intdiv($this->focusBonus($opening), $share);
                 $items[] = $this->growing($item, $opening, $worth - $bonus);
@@ -483,7 +513,13 @@ final class Candidates
             $rung = $placed->side === $chain->side ? $placed->standingRung() : null;
             if (null !== $rung && $rung->plays(RungPart::EndsTightOpening)) {
                 $worth = $this->worth($placed);
-                $item = $this->allowed->item($rung, $placed, $this->reason($placed), $worth, block: $block);
+                $item = $this->allowed->item(
+                    $rung,
+                    $placed,
+                    $this->reason($placed),
+                    $worth,
+                    block: $block,
+                );
 
                 return null === $item
                     ? null
@@ -552,6 +588,9 @@ final class Candidates
 
         return [] === $serves
             ? $why
-            : new Phrase('reason.leads_to', ['reason' => $why, 'goals' => Joint::Comma->joining($serves)]);
+            : new Phrase(
+                'reason.leads_to',
+                ['reason' => $why, 'goals' => Joint::Comma->joining($serves)],
+            );
     }
 }

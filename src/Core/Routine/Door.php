@@ -53,7 +53,10 @@ final readonly class Door
         foreach ($found as $refusal) {
             $once[serialize($refusal->why)] ??= $refusal;
         }
-        usort($once, static fn (Refusal $a, Refusal $b): int => $a->isByNote <=> $b->isByNote);
+        usort(
+            $once,
+            static fn (Refusal $a, Refusal $b): int => $a->isByNote <=> $b->isByNote,
+        );
 
         return $once;
     }
@@ -170,7 +173,10 @@ final readonly class Door
             $found[] = $caution->byNote ? Refusal::byNote($why) : Refusal::closed($why);
         }
         foreach ($barred->open as $caution) {
-            $found[] = Refusal::unknown(new Phrase('left_out.unknown', ['what' => $caution->phrase]));
+            $found[] = Refusal::unknown(new Phrase(
+                'left_out.unknown',
+                ['what' => $caution->phrase],
+            ));
         }
         if ([] === $this->performers->able($rung, $side)) {
             $found[] = Refusal::closed($this->performers->needed($rung));

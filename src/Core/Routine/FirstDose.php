@@ -9,7 +9,7 @@ use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Placement\KnownFacts;
 
-/** What an exercise begins with: no hold longer than the hand was found to keep, and the shortest where nobody looked. */
+/** What an exercise begins with: no hold longer than the hand was found to keep; the shortest where nobody looked. */
 final readonly class FirstDose
 {
     public function __construct(

@@ -39,8 +39,11 @@ final readonly class HandsAtWork
     ) {
     }
 
-    public static function from(Catalogue $catalogue, KnownFacts $known, ClientFacts $facts): self
-    {
+    public static function from(
+        Catalogue $catalogue,
+        KnownFacts $known,
+        ClientFacts $facts,
+    ): self {
         $tone = $tight = [];
         foreach (Side::cases() as $side) {
             $rank = $known->value('tone_finger', null, $side);
@@ -110,13 +113,21 @@ final readonly class HandsAtWork
      *
      * @return array<string, bool>
      */
-    private static function whatMay(Rung $rung, Side $side, KnownFacts $known, array $may): array
-    {
+    private static function whatMay(
+        Rung $rung,
+        Side $side,
+        KnownFacts $known,
+        array $may,
+    ): array {
         $isBarred = false;
         foreach ([...$rung->fit->cautions, ...$rung->fit->bars] as $caution) {
             $while = $caution->blocksWhile;
             $isBarred = $isBarred
-                || (null !== $while && $known->judged((string) $while, $while, $side)->isTrue());
+                || (null !== $while && $known->judged(
+                    (string) $while,
+                    $while,
+                    $side,
+                )->isTrue());
         }
         foreach ($rung->sitting->parts as $part) {
             $key = $part->value.'|'.$side->value;

@@ -24,7 +24,10 @@ final readonly class MeasureFirst
      */
     public function order(array $needed): array
     {
-        $rated = array_map(fn (Needed $n): array => [$this->worth($n) / max(1, $n->seconds), $n], $needed);
+        $rated = array_map(
+            fn (Needed $n): array => [$this->worth($n) / max(1, $n->seconds), $n],
+            $needed,
+        );
         usort($rated, static fn (array $a, array $b): int => [
             $b[0],
             $a[1]->seconds,
@@ -42,9 +45,16 @@ final readonly class MeasureFirst
      */
     public function first(array $needed): array
     {
-        $matter = array_values(array_filter($needed, fn (Needed $n): bool => $this->worth($n) > 0));
+        $matter = array_values(array_filter(
+            $needed,
+            fn (Needed $n): bool => $this->worth($n) > 0,
+        ));
 
-        return \array_slice($this->order([] === $matter ? $needed : $matter), 0, self::MOST);
+        return \array_slice(
+            $this->order([] === $matter ? $needed : $matter),
+            0,
+            self::MOST,
+        );
     }
 
     private function worth(Needed $needed): int

@@ -43,7 +43,12 @@ final readonly class TaskChoice
             if (null !== $part) {
                 return new TaskToday($task, $part, $side, []);
             }
-            $first ??= new TaskToday($task, null, $side, $this->missing($task->parts[0], $side));
+            $first ??= new TaskToday(
+                $task,
+                null,
+                $side,
+                $this->missing($task->parts[0], $side),
+            );
         }
 
         return $first;

@@ -68,10 +68,16 @@ final readonly class Weights
     /** @param array<string, mixed> $values others keep their default; numbers outside 0 to 250 are brought inside */
     public static function fromArray(array $values): self
     {
-        $known = array_intersect_key(array_filter($values, is_numeric(...)), (new self())->toArray());
+        $known = array_intersect_key(
+            array_filter($values, is_numeric(...)),
+            (new self())->toArray(),
+        );
 
         return new self(
-            ...array_map(static fn (mixed $v): int => max(0, min(self::MOST, (int) $v)), $known),
+            ...array_map(
+                static fn (mixed $v): int => max(0, min(self::MOST, (int) $v)),
+                $known,
+            ),
         );
     }
 }

@@ -50,8 +50,16 @@ final readonly class Bars
         $named = [] !== $this->segments || [] !== $this->classes || [] !== $this->strands;
 
         return $named
-            && ([] === $this->segments || \in_array($rung->load->segment, $this->segments, true))
-            && ([] === $this->classes || \in_array($rung->load->class, $this->classes, true))
+            && ([] === $this->segments || \in_array(
+                $rung->load->segment,
+                $this->segments,
+                true,
+            ))
+            && ([] === $this->classes || \in_array(
+                $rung->load->class,
+                $this->classes,
+                true,
+            ))
             && ([] === $this->strands || \in_array($strand, $this->strands, true));
     }
 }

@@ -120,8 +120,11 @@ final class Screening
     }
 
     /** The day of a yes that settles a fact; null: there is none. */
-    public function yesOn(string $code, ?string $argument, \DateTimeImmutable $today): ?\DateTimeImmutable
-    {
+    public function yesOn(
+        string $code,
+        ?string $argument,
+        \DateTimeImmutable $today,
+    ): ?\DateTimeImmutable {
         $name = null === $argument ? $code : $code.'('.$argument.')';
         foreach ($this->questions->questions as $question) {
             if (

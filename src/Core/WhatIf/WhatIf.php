@@ -51,9 +51,16 @@ final readonly class WhatIf
         Assumed $assumed,
         \DateTimeImmutable $today,
     ): array {
-        $random = new Randomizer(new Xoshiro256StarStar(hash('sha256', 'what-if '.$assumed->seed, true)));
+        $random = new Randomizer(new Xoshiro256StarStar(hash(
+            'sha256',
+            'what-if '.$assumed->seed,
+            true,
+        )));
         $proposer = new Proposer($this->catalogue, $this->settings);
-        $courses = array_map(static fn (Prescribed $p): Course => new Course($p, $today), $items);
+        $courses = array_map(
+            static fn (Prescribed $p): Course => new Course($p, $today),
+            $items,
+        );
         $lines = $log->lines;
         $met = $facts->decided->met;
         for ($day = 1; $day <= self::DAYS; ++$day) {
@@ -84,7 +91,14 @@ final readonly class WhatIf
                 new Situation($facts->people->conditions, $assumed->daysPerWeek, $on),
             );
             foreach ($proposals as $proposal) {
-                $met = $this->follow($proposal, $courses, $facts, $met, today: $today, on: $on);
+                $met = $this->follow(
+                    $proposal,
+                    $courses,
+                    $facts,
+                    $met,
+                    today: $today,
+                    on: $on,
+                );
             }
         }
 
@@ -116,7 +130,10 @@ final readonly class WhatIf
                 continue;
             }
             if (ProposalKind::NextRung === $proposal->kind && null === $course->waitsFor) {
-                foreach (RungOnSide::forHands($course->now->rung->id, $course->now->hands) as $reached) {
+                foreach (RungOnSide::forHands(
+                    $course->now->rung->id,
+                    $course->now->hands,
+                ) as $reached) {
                     $met[] = $reached->text();
                 }
                 $met = array_values(array_unique($met));
@@ -137,8 +154,11 @@ final readonly class WhatIf
         return $met;
     }
 
-    private function climb(Course $course, Placements $placements, \DateTimeImmutable $on): void
-    {
+    private function climb(
+        Course $course,
+        Placements $placements,
+        \DateTimeImmutable $on,
+    ): void {
         $ladder = $this->catalogue->ladderOf($course->now->rung->id);
         $placed = $this->lowest($placements, $course, $ladder->key);
         $standing = $placed?->standingRung();

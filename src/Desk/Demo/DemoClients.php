@@ -88,7 +88,13 @@ final readonly class DemoClients
             $this->entities->flush();
             $this->plan->reset();
             $items = $this->routine($story, $client, $therapist, $today, now: $now);
-            $this->sittings($story->get('sittings'), $client, $items, $assistant, now: $now);
+            $this->sittings(
+                $story->get('sittings'),
+                $client,
+                $items,
+                $assistant,
+                now: $now,
+            );
             $this->entities->flush();
         }
         $this->memories->rebuild();
@@ -172,7 +178,13 @@ final readonly class DemoClients
     ): void {
         $ago = '-'.$node->get('days_ago')->int().' days';
         $day = $today->modify($ago);
-        $visit = new Visit($client->clinicId, $client->id, $day, $staff->id, at: $now->modify($ago));
+        $visit = new Visit(
+            $client->clinicId,
+            $client->id,
+            $day,
+            $staff->id,
+            at: $now->modify($ago),
+        );
         $visit->note = $node->get('note')->string();
         $this->entities->persist($visit);
         $format = new ReadingFormat($this->catalogue->get());
@@ -284,7 +296,12 @@ final readonly class DemoClients
             $this->entities->persist($record);
             $this->entities->persist($this->noted($record, EventKind::Begun, $at, $client));
             $this->entities->persist(
-                $this->noted($record, EventKind::Finished, $at->modify('+25 minutes'), $client),
+                $this->noted(
+                    $record,
+                    EventKind::Finished,
+                    $at->modify('+25 minutes'),
+                    $client,
+                ),
             );
             $special = $sitting->optional('items')?->map() ?? [];
             foreach ($items as $place => $item) {
@@ -295,7 +312,10 @@ final readonly class DemoClients
                     $item,
                     $sitting,
                     special: $of,
-                    time: EventTime::now($at->modify('+'.(2 * $place).' minutes'), $client->zone),
+                    time: EventTime::now(
+                        $at->modify('+'.(2 * $place).' minutes'),
+                        $client->zone,
+                    ),
                 );
                 if (true === $of?->optional('new_tingling')?->bool()) {
                     $suspension = new Suspension(

@@ -85,8 +85,14 @@ final readonly class CaseFacts implements FactsSource
     public function decided(): Decided
     {
         return new Decided(
-            array_map($this->approved(...), $this->case->optional('approved')?->items() ?? []),
-            array_map($this->override(...), $this->case->optional('overrides')?->items() ?? []),
+            array_map(
+                $this->approved(...),
+                $this->case->optional('approved')?->items() ?? [],
+            ),
+            array_map(
+                $this->override(...),
+                $this->case->optional('overrides')?->items() ?? [],
+            ),
             $this->client->optional('suspended')?->strings() ?? [],
             array_map(
                 static fn (Node $a): ChosenSchool => new ChosenSchool(
@@ -96,7 +102,8 @@ final readonly class CaseFacts implements FactsSource
                 ),
                 $this->case->optional('approaches')?->items() ?? [],
             ),
-            $this->client->has('shown') ? self::onBothHands($this->client->get('shown')->strings()) : null,
+            shown: $this->client->has('shown')
+                ? self::onBothHands($this->client->get('shown')->strings()) : null,
         );
     }
 
@@ -192,7 +199,11 @@ final readonly class CaseFacts implements FactsSource
         $rung = $node->get('rung')->string();
         $ladder = $node->get('ladder')->string();
         if (!$this->catalogue->hasRung($rung) || $this->catalogue->ladderOf($rung)->key !== $ladder) {
-            throw $node->get('rung')->fail(\sprintf('"%s" is not a rung of %s', $rung, $ladder));
+            throw $node->get('rung')->fail(\sprintf(
+                '"%s" is not a rung of %s',
+                $rung,
+                $ladder,
+            ));
         }
 
         return new Override(

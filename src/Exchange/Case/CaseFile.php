@@ -40,7 +40,11 @@ final readonly class CaseFile
             $this->daysPerWeek,
             $this->today,
             $this->usualPain,
-            ahead: new StepsAhead($placer, fn (): ClientFacts => $this->facts, $this->today),
+            ahead: new StepsAhead(
+                $placer,
+                fn (): ClientFacts => $this->facts,
+                $this->today,
+            ),
         );
     }
 

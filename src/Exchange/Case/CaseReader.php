@@ -120,12 +120,18 @@ final readonly class CaseReader
         foreach ($node?->items() ?? [] as $item) {
             $rung = $item->get('rung')->string();
             if (!$this->catalogue->hasRung($rung)) {
-                throw $item->get('rung')->fail(\sprintf('"%s" is not in the catalogue', $rung));
+                throw $item->get('rung')->fail(\sprintf(
+                    '"%s" is not in the catalogue',
+                    $rung,
+                ));
             }
             $items[] = new Prescribed(
                 $this->catalogue->rung($rung),
                 $item->get('hands')->enum(Hands::class),
-                DoseFormat::read($item->optional('dose'), $this->catalogue->rung($rung)->dosing->start),
+                DoseFormat::read(
+                    $item->optional('dose'),
+                    $this->catalogue->rung($rung)->dosing->start,
+                ),
             );
         }
         if (null === $node) {

@@ -132,7 +132,10 @@ final readonly class ResultWriter
             'in' => array_values(
                 array_map(
                     static fn (RungPlacement $r): string => $r->rung->id,
-                    array_filter($placed->rungs, static fn (RungPlacement $r): bool => $r->isIn()),
+                    array_filter(
+                        $placed->rungs,
+                        static fn (RungPlacement $r): bool => $r->isIn(),
+                    ),
                 ),
             ),
             'instead' => $placed->ladder->insteadBelow,

@@ -53,9 +53,15 @@ final class KnownFactsTest extends TestCase
             on: self::day('2026-11-10'),
         );
 
-        self::assertSame(2.0, $this->known([$tone])->value('tone_finger', null, Side::Right));
+        self::assertSame(
+            2.0,
+            $this->known([$tone])->value('tone_finger', null, Side::Right),
+        );
         self::assertNull(
-            $this->known([$tone], self::day('2026-10-01'))->value('tone_finger', null, Side::Right),
+            $this->known(
+                [$tone],
+                self::day('2026-10-01'),
+            )->value('tone_finger', null, Side::Right),
         );
     }
 
@@ -87,8 +93,15 @@ final class KnownFactsTest extends TestCase
             on: self::day('2026-11-19'),
         );
 
-        self::assertTrue($this->known([$lifts])->value('wrist_lowers_slowly', null, Side::Right));
-        self::assertSame(5.0, $this->known([$lifts])->value('wrist_ext_hold_s', null, Side::Right));
+        self::assertTrue($this->known([$lifts])->value(
+            'wrist_lowers_slowly',
+            null,
+            Side::Right,
+        ));
+        self::assertSame(
+            5.0,
+            $this->known([$lifts])->value('wrist_ext_hold_s', null, Side::Right),
+        );
         self::assertSame(
             3.0,
             $this->known(

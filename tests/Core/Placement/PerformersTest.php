@@ -27,7 +27,10 @@ use PHPUnit\Framework\TestCase;
 /** Somebody who is to do an exercise counts only if able. */
 final class PerformersTest extends TestCase
 {
-    /** @return iterable<string, array{list<array{string, ?string, float|bool}>, bool}> of the left hand, whether it helps */
+    /**
+     * @return iterable<string, array{list<array{string, ?string, float|bool}>, bool}> what is found of the left hand,
+     *     and whether it helps
+     */
     public static function otherHands(): iterable
     {
         $good = [['opening', null, 70.0], ['tone_finger', null, 1.0]];
@@ -47,7 +50,10 @@ final class PerformersTest extends TestCase
         $both = new People([Condition::Stroke], [Side::Right, Side::Left], [], Side::Right);
         $rung = $this->rung(Performer::OwnOtherHand);
 
-        self::assertSame($helps, [] !== $this->performers($both, $left)->able($rung, Side::Right));
+        self::assertSame(
+            $helps,
+            [] !== $this->performers($both, $left)->able($rung, Side::Right),
+        );
     }
 
     public function testASoundHandHelps(): void
@@ -65,13 +71,29 @@ final class PerformersTest extends TestCase
         $unsafe = [['sits_safely', null, false]];
         $leaning = [...$unsafe, ['sits_supported', null, true]];
 
-        self::assertSame([], $this->performers($this->one(), $unsafe)->able($atTheTable, Side::Right));
-        self::assertNotSame([], $this->performers($this->one(), $leaning)->able($atTheTable, Side::Right));
-        self::assertSame([], $this->performers($this->one(), $leaning)->able($reaching, Side::Right));
-        self::assertSame([], $this->performers($this->one())->able($reaching, Side::Right), 'not looked at');
+        self::assertSame(
+            [],
+            $this->performers($this->one(), $unsafe)->able($atTheTable, Side::Right),
+        );
         self::assertNotSame(
             [],
-            $this->performers($this->one(), [['sits_safely', null, true]])->able($reaching, Side::Right),
+            $this->performers($this->one(), $leaning)->able($atTheTable, Side::Right),
+        );
+        self::assertSame(
+            [],
+            $this->performers($this->one(), $leaning)->able($reaching, Side::Right),
+        );
+        self::assertSame(
+            [],
+            $this->performers($this->one())->able($reaching, Side::Right),
+            'not looked at',
+        );
+        self::assertNotSame(
+            [],
+            $this->performers(
+                $this->one(),
+                [['sits_safely', null, true]],
+            )->able($reaching, Side::Right),
         );
     }
 
@@ -81,11 +103,17 @@ final class PerformersTest extends TestCase
 
         self::assertSame(
             [],
-            $this->performers($this->one(), [['commands_n', null, 0.0]])->able($rung, Side::Right),
+            $this->performers(
+                $this->one(),
+                [['commands_n', null, 0.0]],
+            )->able($rung, Side::Right),
         );
         self::assertNotSame(
             [],
-            $this->performers($this->one(), [['commands_n', null, 1.0]])->able($rung, Side::Right),
+            $this->performers(
+                $this->one(),
+                [['commands_n', null, 1.0]],
+            )->able($rung, Side::Right),
         );
     }
 
@@ -104,9 +132,17 @@ final class PerformersTest extends TestCase
         $people = new People([Condition::AdvancedDementia], [Side::Right], [], Side::Right);
 
         self::assertTrue($this->performers($people)->isAlone());
-        self::assertFalse($this->performers($people, [], new Setting(helperHere: true))->isAlone());
+        self::assertFalse($this->performers(
+            $people,
+            [],
+            new Setting(helperHere: true),
+        )->isAlone());
         foreach (Cases::catalogue()->rungs() as $rung) {
-            self::assertSame([], $this->performers($people)->able($rung, Side::Right), $rung->id);
+            self::assertSame(
+                [],
+                $this->performers($people)->able($rung, Side::Right),
+                $rung->id,
+            );
         }
     }
 
@@ -162,6 +198,9 @@ final class PerformersTest extends TestCase
             new Decided(),
         );
 
-        return new Performers($facts, new KnownFacts($facts, $catalogue->vocabulary, $today));
+        return new Performers(
+            $facts,
+            new KnownFacts($facts, $catalogue->vocabulary, $today),
+        );
     }
 }

@@ -141,7 +141,11 @@ final class PlacementPropertiesTest extends TestCase
                 ) {
                     $this->assertNowhereHigher(
                         $this->place(
-                            $client->facts([$client->number($code, $client->side, $values[4])]),
+                            $client->facts([$client->number(
+                                $code,
+                                $client->side,
+                                $values[4],
+                            )]),
                         ),
                         $before,
                         "seed $seed, better $code",
@@ -278,7 +282,14 @@ final class PlacementPropertiesTest extends TestCase
                 $readings[] = $client->number($code, $side, $values[4]);
             }
             foreach (['tone_finger', 'tone_wrist', 'tone_elbow'] as $code) {
-                $readings[] = new Reading($code, $side, null, null, value: 0.0, on: $client->today);
+                $readings[] = new Reading(
+                    $code,
+                    $side,
+                    null,
+                    null,
+                    value: 0.0,
+                    on: $client->today,
+                );
             }
             foreach (Cases::catalogue()->vocabulary->lists as $list) {
                 foreach ($list->observations as $observation) {
@@ -305,7 +316,14 @@ final class PlacementPropertiesTest extends TestCase
                 );
             }
         }
-        $readings[] = new Reading('commands_n', null, null, null, value: 3.0, on: $client->today);
+        $readings[] = new Reading(
+            'commands_n',
+            null,
+            null,
+            null,
+            value: 3.0,
+            on: $client->today,
+        );
         $readings[] = new Reading(
             'arms_out_hold_s',
             null,
@@ -358,7 +376,11 @@ final class PlacementPropertiesTest extends TestCase
                         $why.': '.$placed->ladder->key,
                     );
                 } else {
-                    self::assertContains($rung->id, $allowed, $why.': '.$placed->ladder->key);
+                    self::assertContains(
+                        $rung->id,
+                        $allowed,
+                        $why.': '.$placed->ladder->key,
+                    );
                 }
             }
         }

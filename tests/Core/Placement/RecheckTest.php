@@ -103,7 +103,10 @@ final class RecheckTest extends TestCase
         );
         self::assertCount(4, $names('release_angle_deg', null));
         self::assertSame(['o[curls:left:-:-]'], $names('curls', null));
-        self::assertSame(['t[helped-lift-hold:left]'], $names('tryout', 'helped-lift-hold'));
+        self::assertSame(
+            ['t[helped-lift-hold:left]'],
+            $names('tryout', 'helped-lift-hold'),
+        );
         self::assertSame(['m[commands_n:-:-:-]'], $names('commands_n', null));
     }
 }

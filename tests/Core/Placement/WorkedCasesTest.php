@@ -43,7 +43,11 @@ final class WorkedCasesTest extends TestCase
             $key = $expected->get('ladder')->string();
             $placed = $placements->find($key, $expected->get('side')->enum(Side::class));
             self::assertNotNull($placed, $key);
-            self::assertSame($expected->get('state')->string(), $placed->state->value, $key);
+            self::assertSame(
+                $expected->get('state')->string(),
+                $placed->state->value,
+                $key,
+            );
             self::assertSame(
                 $expected->optional('stands_on')?->strings() ?? [],
                 array_map(static fn (Rung $r): string => $r->id, $placed->offered()),
@@ -69,7 +73,10 @@ final class WorkedCasesTest extends TestCase
         $brief = $case->brief((new Placer(Cases::catalogue()))->place($case->facts, $case->today));
         $builder = new Builder(Cases::catalogue());
         $routine = $builder->build($brief);
-        $ids = array_map(static fn (Item $i): string => $i->rung->id, $routine->sequence->items);
+        $ids = array_map(
+            static fn (Item $i): string => $i->rung->id,
+            $routine->sequence->items,
+        );
         $expected = $this->expected($file)->get('routine');
 
         self::assertSame(
@@ -80,8 +87,16 @@ final class WorkedCasesTest extends TestCase
                 $case->today,
             )->broken($routine->sequence->items),
         );
-        self::assertLessThanOrEqual(1.1 * $routine->value, $routine->bound, 'proved near the best');
-        self::assertSame([], array_diff($expected->get('has')->strings(), $ids), implode(' ', $ids));
+        self::assertLessThanOrEqual(
+            1.1 * $routine->value,
+            $routine->bound,
+            'proved near the best',
+        );
+        self::assertSame(
+            [],
+            array_diff($expected->get('has')->strings(), $ids),
+            implode(' ', $ids),
+        );
         self::assertSame(
             $this->expected($file)->get('focus')->strings(),
             array_map(
@@ -103,11 +118,17 @@ final class WorkedCasesTest extends TestCase
             $facts = $this->read($file)->facts;
             $conditions = [
                 ...$conditions,
-                ...array_map(static fn (Condition $c): string => $c->value, $facts->people->conditions),
+                ...array_map(
+                    static fn (Condition $c): string => $c->value,
+                    $facts->people->conditions,
+                ),
             ];
             $sides[] = implode(
                 '+',
-                array_map(static fn (Side $s): string => $s->value, $facts->people->affected),
+                array_map(
+                    static fn (Side $s): string => $s->value,
+                    $facts->people->affected,
+                ),
             );
         }
 

@@ -28,9 +28,17 @@ final class GivenTest extends TestCase
         $given = $this->given([$this->proposal(ProposalKind::Ease, $lower)], [$item], 9);
 
         self::assertSame(4, $given[0]->dose->holdSeconds);
-        self::assertSame(3, $given[0]->dose->sets, 'how often it is done is the routine’s own');
+        self::assertSame(
+            3,
+            $given[0]->dose->sets,
+            'how often it is done is the routine’s own',
+        );
         self::assertSame('variant.eased', $given[0]->variant?->code);
-        self::assertEquals([$item], $this->given([], [$item], 9), 'answered: the dose of record');
+        self::assertEquals(
+            [$item],
+            $this->given([], [$item], 9),
+            'answered: the dose of record',
+        );
     }
 
     public function testNothingIsEverMadeHarderByItself(): void
@@ -63,7 +71,12 @@ final class GivenTest extends TestCase
 
     public function testAfterALongTimeAwayOnlyLightWorkAndWhatKeepsTheHandLongGoOn(): void
     {
-        $again = new Proposal(ProposalKind::PlaceAgain, 'break.long', Phrase::own('test'), ['1']);
+        $again = new Proposal(
+            ProposalKind::PlaceAgain,
+            'break.long',
+            Phrase::own('test'),
+            ['1'],
+        );
         $routine = $this->routine(30);
         $given = (new Given([$again], 30, 1_800))->of($routine);
 
@@ -82,7 +95,12 @@ final class GivenTest extends TestCase
 
     public function testWhoIsTiredHasAQuarterLessAndWhoBeginsThreeFifths(): void
     {
-        $tired = new Proposal(ProposalKind::Shorten, 'ease.fatigue', Phrase::own('test'), ['1']);
+        $tired = new Proposal(
+            ProposalKind::Shorten,
+            'ease.fatigue',
+            Phrase::own('test'),
+            ['1'],
+        );
         $routine = $this->routine(30);
         foreach ([[[$tired], 30, 0.75], [[], 0, 0.6]] as [$open, $days, $share]) {
             $given = (new Given($open, $days, 1_800))->of($routine)->items;
@@ -97,7 +115,10 @@ final class GivenTest extends TestCase
     public function testOnTheFirstThreeDaysEverythingIsDoneOnce(): void
     {
         foreach ([0 => 1, 1 => 1, 2 => 1, 3 => 3] as $before => $sets) {
-            self::assertSame($sets, $this->given([], [$this->item()], $before)[0]->dose->sets);
+            self::assertSame(
+                $sets,
+                $this->given([], [$this->item()], $before)[0]->dose->sets,
+            );
         }
     }
 
@@ -126,7 +147,12 @@ final class GivenTest extends TestCase
     {
         $rung = Cases::catalogue()->rung('helped-lift-hold');
 
-        return new Item($rung, Hands::Right, $rung->dosing->start->withSets(3), Phrase::own('test'));
+        return new Item(
+            $rung,
+            Hands::Right,
+            $rung->dosing->start->withSets(3),
+            Phrase::own('test'),
+        );
     }
 
     private function proposal(ProposalKind $kind, Dose $to): Proposal

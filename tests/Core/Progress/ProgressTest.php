@@ -34,7 +34,10 @@ final class ProgressTest extends TestCase
 
     public function testAHoldMetOnTwoDaysGrowsByOneSecond(): void
     {
-        $proposal = $this->one('helped-lift-hold', [$this->line(4), $this->line(3), $this->line(1)]);
+        $proposal = $this->one(
+            'helped-lift-hold',
+            [$this->line(4), $this->line(3), $this->line(1)],
+        );
 
         self::assertSame(ProposalKind::Advance, $proposal?->kind);
         self::assertSame('advance.hold-count', $proposal->ruleId);
@@ -45,7 +48,10 @@ final class ProgressTest extends TestCase
     public function testThreeSittingsOnOneDayAreOneDay(): void
     {
         self::assertNull(
-            $this->one('helped-lift-hold', [$this->line(1), $this->line(1), $this->line(1)]),
+            $this->one(
+                'helped-lift-hold',
+                [$this->line(1), $this->line(1), $this->line(1)],
+            ),
         );
     }
 
@@ -57,7 +63,10 @@ final class ProgressTest extends TestCase
     public function testWhatWasDoneLongerAgoThanTheWindowDoesNotCount(): void
     {
         self::assertNull(
-            $this->one('helped-lift-hold', [$this->line(20), $this->line(18), $this->line(3)]),
+            $this->one(
+                'helped-lift-hold',
+                [$this->line(20), $this->line(18), $this->line(3)],
+            ),
         );
     }
 
@@ -104,7 +113,10 @@ final class ProgressTest extends TestCase
     {
         $proposal = $this->one(
             'helped-lift-hold',
-            [$this->line(5), $this->line(3), $this->line(1, ['painBefore' => 3, 'painAfter' => 4])],
+            [$this->line(5), $this->line(3), $this->line(
+                1,
+                ['painBefore' => 3, 'painAfter' => 4],
+            )],
         );
 
         self::assertSame(ProposalKind::Ease, $proposal?->kind);
@@ -141,7 +153,10 @@ final class ProgressTest extends TestCase
     {
         self::assertSame(
             $kind,
-            $this->all('helped-lift-hold', [$this->line(3), $this->line(1, $symptom)])[0]->kind,
+            $this->all(
+                'helped-lift-hold',
+                [$this->line(3), $this->line(1, $symptom)],
+            )[0]->kind,
         );
     }
 
@@ -157,7 +172,10 @@ final class ProgressTest extends TestCase
     {
         $tighter = ['tone' => ToneAfter::Tighter];
 
-        self::assertNull($this->one('helped-lift-hold', [$this->line(3), $this->line(1, $tighter)]));
+        self::assertNull($this->one(
+            'helped-lift-hold',
+            [$this->line(3), $this->line(1, $tighter)],
+        ));
         self::assertSame(
             ProposalKind::ReleaseFirst,
             $this->one(
@@ -227,7 +245,11 @@ final class ProgressTest extends TestCase
             ProposalKind::StepDownAfterBreak,
             $this->all('helped-lift-hold', [$this->line(8, [], $grown)], $grown)[0]->kind,
         );
-        self::assertSame([], $this->all('helped-lift-hold', [$this->line(8)]), 'never below the start');
+        self::assertSame(
+            [],
+            $this->all('helped-lift-hold', [$this->line(8)]),
+            'never below the start',
+        );
         self::assertSame(
             ProposalKind::PlaceAgain,
             $this->all('helped-lift-hold', [$this->line(14)])[0]->kind,
@@ -261,7 +283,10 @@ final class ProgressTest extends TestCase
             [16, 13, 12, 10, 9, 7, 6, 4, 2, 1],
         );
 
-        self::assertSame(ProposalKind::Plateau, $this->one('helped-lift-hold', $lines)?->kind);
+        self::assertSame(
+            ProposalKind::Plateau,
+            $this->one('helped-lift-hold', $lines)?->kind,
+        );
     }
 
     public function testRepetitionsStopAtFifteenBeforeTwenty(): void
@@ -309,7 +334,12 @@ final class ProgressTest extends TestCase
             ];
             $lines = [];
             for ($ago = 13; $ago > 0; $ago -= $random->getInt(1, 4)) {
-                $lines[] = $this->randomLine($random, $ago, $rung->dosing->start, $rung->id);
+                $lines[] = $this->randomLine(
+                    $random,
+                    $ago,
+                    $rung->dosing->start,
+                    $rung->id,
+                );
             }
             $at = $random->getInt(0, \count($lines) - 1);
             $how = $random->getInt(0, 4);
@@ -364,8 +394,12 @@ final class ProgressTest extends TestCase
         return max(-1000.0, $weight);
     }
 
-    private function randomLine(Randomizer $random, int $ago, Dose $dose, string $rungId): LogLine
-    {
+    private function randomLine(
+        Randomizer $random,
+        int $ago,
+        Dose $dose,
+        string $rungId,
+    ): LogLine {
         $before = $random->getInt(0, 3);
 
         return $this->line($ago, [
@@ -385,7 +419,10 @@ final class ProgressTest extends TestCase
     private function worsened(LogLine $line, int $how): LogLine
     {
         return match ($how) {
-            0 => $this->copy($line, painAfter: min(10, max(4, ($line->painBefore ?? 0) + 2))),
+            0 => $this->copy(
+                $line,
+                painAfter: min(10, max(4, ($line->painBefore ?? 0) + 2)),
+            ),
             1 => $this->copy($line, painAfter: 8),
             2 => $this->copy($line, newTingling: true),
             3 => $this->copy($line, systemic: true),

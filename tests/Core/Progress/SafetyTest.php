@@ -79,7 +79,11 @@ final class SafetyTest extends TestCase
             $this->grows($hurt, self::PRESS, self::LIFT),
             'the same wrist',
         );
-        $taps = [...$this->metOn(self::TAPS, [6, 4, 2]), $this->line(self::LIFT, 2, ['painAfter' => 5])];
+        $taps = [...$this->metOn(self::TAPS, [6, 4, 2]), $this->line(
+            self::LIFT,
+            2,
+            ['painAfter' => 5],
+        )];
         self::assertTrue(
             $this->grows($taps, self::TAPS, self::LIFT),
             'the fingers are another part',
@@ -131,13 +135,21 @@ final class SafetyTest extends TestCase
             $this->grows($lines, self::LIFT),
         );
         $stays = array_map(
-            fn (int $ago): LogLine => $this->line(self::LIFT, $ago, ['painBefore' => 4, 'painAfter' => 3]),
+            fn (int $ago): LogLine => $this->line(
+                self::LIFT,
+                $ago,
+                ['painBefore' => 4, 'painAfter' => 3],
+            ),
             [6, 4, 2],
         );
         self::assertFalse(
             $this->grows($stays, self::LIFT),
         );
-        $eased = [...$stays, $this->line(self::LIFT, 1, ['painBefore' => 2, 'painAfter' => 2])];
+        $eased = [...$stays, $this->line(
+            self::LIFT,
+            1,
+            ['painBefore' => 2, 'painAfter' => 2],
+        )];
         self::assertTrue(
             $this->grows($eased, self::LIFT),
             'the first answer under the limit ends it',
@@ -194,7 +206,11 @@ final class SafetyTest extends TestCase
         self::assertFalse($this->growsWith($sore(5), new UsualPain()));
         self::assertTrue($this->growsWith($sore(5), $usual));
         self::assertFalse($this->growsWith($sore(6), $usual), 'one more than usual');
-        $seven = [...$sore(5), $this->line(self::PRESS, 1, ['painBefore' => 5, 'painAfter' => 7])];
+        $seven = [...$sore(5), $this->line(
+            self::PRESS,
+            1,
+            ['painBefore' => 5, 'painAfter' => 7],
+        )];
         self::assertTrue(
             $this->has(ProposalKind::Suspend, $this->usually($seven, $usual)),
             '7 stays absolute',
@@ -205,14 +221,24 @@ final class SafetyTest extends TestCase
     {
         $lines = [];
         foreach ([13, 11, 9, 7, 5, 3, 1] as $ago) {
-            $lines[] = $this->line(self::PRESS, $ago, ['painBefore' => 5, 'painAfter' => 5]);
+            $lines[] = $this->line(
+                self::PRESS,
+                $ago,
+                ['painBefore' => 5, 'painAfter' => 5],
+            );
         }
 
-        self::assertContains('review.usual-pain', self::rules($this->usually($lines, new UsualPain())));
+        self::assertContains(
+            'review.usual-pain',
+            self::rules($this->usually($lines, new UsualPain())),
+        );
         self::assertNotContains(
             'review.usual-pain',
             self::rules(
-                $this->usually($lines, new UsualPain([UsualPain::key(ArmPart::Wrist, Side::Right) => 5])),
+                $this->usually(
+                    $lines,
+                    new UsualPain([UsualPain::key(ArmPart::Wrist, Side::Right) => 5]),
+                ),
             ),
         );
     }
@@ -225,7 +251,10 @@ final class SafetyTest extends TestCase
         );
 
         self::assertFalse($this->grows($untold, self::PRESS));
-        self::assertTrue($this->grows([...$untold, $this->line(self::PRESS, 1)], self::PRESS), 'told once');
+        self::assertTrue(
+            $this->grows([...$untold, $this->line(self::PRESS, 1)], self::PRESS),
+            'told once',
+        );
     }
 
     public function testPainHoldsItsPartUntilItWasAnswered(): void
@@ -255,7 +284,10 @@ final class SafetyTest extends TestCase
     {
         $rung = Cases::catalogue()->rung(self::LIFT);
         $top = $rung->dosing->start->withHold(10)->withRepetitions(15);
-        $lines = array_map(fn (int $ago): LogLine => $this->line(self::LIFT, $ago, [], $top), [6, 4, 2]);
+        $lines = array_map(
+            fn (int $ago): LogLine => $this->line(self::LIFT, $ago, [], $top),
+            [6, 4, 2],
+        );
         $asked = fn (?float $holds): Asked => (new Proposer(Cases::catalogue()))->asked(
             [new Prescribed($rung, Hands::Right, $top)],
             new SittingLog($lines),
@@ -267,7 +299,11 @@ final class SafetyTest extends TestCase
         );
 
         self::assertSame([ProposalKind::NextRung], $kinds($asked(6.0)));
-        self::assertSame([ProposalKind::ReadyToTry], $kinds($asked(null)), 'only to be measured');
+        self::assertSame(
+            [ProposalKind::ReadyToTry],
+            $kinds($asked(null)),
+            'only to be measured',
+        );
         self::assertSame([], $kinds($asked(3.0)));
         self::assertSame('held.not_placed', $asked(3.0)->waiting[0][1]->code);
     }
@@ -313,7 +349,11 @@ final class SafetyTest extends TestCase
             $this->line(self::LIFT, 1, [], $start->withHold(4)),
         ];
         $found = (new Proposer(Cases::catalogue()))->propose(
-            [new Prescribed(Cases::catalogue()->rung(self::LIFT), Hands::Right, $start->withHold(4))],
+            [new Prescribed(
+                Cases::catalogue()->rung(self::LIFT),
+                Hands::Right,
+                $start->withHold(4),
+            )],
             new SittingLog($lines),
             new Situation([Condition::Stroke], 5, new \DateTimeImmutable(self::TODAY)),
         );
@@ -407,7 +447,11 @@ final class SafetyTest extends TestCase
     {
         $tighter = ['tone' => ToneAfter::Tighter];
         $found = $this->of(
-            [$this->line('wrist-ease-back', 3, $tighter), $this->line('wrist-ease-back', 1, $tighter)],
+            [$this->line(
+                'wrist-ease-back',
+                3,
+                $tighter,
+            ), $this->line('wrist-ease-back', 1, $tighter)],
             [['wrist-ease-back', Hands::Right]],
         );
         self::assertSame(
@@ -429,7 +473,11 @@ final class SafetyTest extends TestCase
         $lines = $this->metOn('palm-up-turn', [9, 7, 5]);
         foreach ([3, 1] as $ago) {
             foreach ($ids as $i => $id) {
-                $lines[] = $this->line($id, $ago, ['tone' => $i < 2 ? ToneAfter::Tighter : ToneAfter::Same]);
+                $lines[] = $this->line(
+                    $id,
+                    $ago,
+                    ['tone' => $i < 2 ? ToneAfter::Tighter : ToneAfter::Same],
+                );
             }
         }
         $found = $this->of(
@@ -500,7 +548,10 @@ final class SafetyTest extends TestCase
         $ids = [];
         $lines = [];
         foreach (Cases::catalogue()->rungs() as $rung) {
-            $rules = array_filter($rung->dosing->progress, static fn ($p): bool => $p->kind->isAutomatic());
+            $rules = array_filter(
+                $rung->dosing->progress,
+                static fn ($p): bool => $p->kind->isAutomatic(),
+            );
             if ([] !== $rules && \count($ids) < 40) {
                 $ids[] = $rung->id;
                 array_push($lines, ...$this->metOn($rung->id, [6, 4, 2, 1]));
@@ -563,7 +614,11 @@ final class SafetyTest extends TestCase
         self::assertTrue(
             $this->grows([...$ahead, $this->line(self::LIFT, 1)], self::LIFT),
         );
-        $hurt = [...$this->metOn(self::LIFT, [5, 3, 1]), $this->line(self::LIFT, -3, ['painAfter' => 8])];
+        $hurt = [...$this->metOn(self::LIFT, [5, 3, 1]), $this->line(
+            self::LIFT,
+            -3,
+            ['painAfter' => 8],
+        )];
         self::assertFalse(
             $this->grows($hurt, self::LIFT),
         );
@@ -582,7 +637,12 @@ final class SafetyTest extends TestCase
     {
         $start = Cases::catalogue()->rung(self::LIFT)->dosing->start;
         $lines = array_map(
-            fn (int $ago): LogLine => $this->line(self::LIFT, $ago, [], $start->withSets(1 + $ago % 3)),
+            fn (int $ago): LogLine => $this->line(
+                self::LIFT,
+                $ago,
+                [],
+                $start->withSets(1 + $ago % 3),
+            ),
             [6, 4, 2, 1],
         );
 
@@ -621,7 +681,11 @@ final class SafetyTest extends TestCase
                 static fn (string $id): array => [$id, Hands::Right],
                 $ids,
             );
-            $worse = $this->line($ids[$random->getInt(0, 4)], $random->getInt(1, 13), $symptom);
+            $worse = $this->line(
+                $ids[$random->getInt(0, 4)],
+                $random->getInt(1, 13),
+                $symptom,
+            );
             $before = self::growing($this->of($lines, $items));
             $after = self::growing($this->of([...$lines, $worse], $items));
 
@@ -651,7 +715,10 @@ final class SafetyTest extends TestCase
     {
         return array_map(
             static fn (Proposal $p): string => (string) $p->itemKey(),
-            array_values(array_filter($proposals, static fn (Proposal $p): bool => $p->kind->isMore())),
+            array_values(array_filter(
+                $proposals,
+                static fn (Proposal $p): bool => $p->kind->isMore(),
+            )),
         );
     }
 
@@ -675,7 +742,10 @@ final class SafetyTest extends TestCase
     /** @param list<LogLine> $lines */
     private function grows(array $lines, string $rungId, string ...$others): bool
     {
-        $items = array_map(static fn (string $id): array => [$id, Hands::Right], [$rungId, ...$others]);
+        $items = array_map(
+            static fn (string $id): array => [$id, Hands::Right],
+            [$rungId, ...$others],
+        );
         foreach ($this->of($lines, $items) as $proposal) {
             if ($proposal->kind->isMore() && $proposal->rungId === $rungId) {
                 return true;
@@ -688,7 +758,10 @@ final class SafetyTest extends TestCase
     /** @param list<Proposal> $proposals */
     private function has(ProposalKind $kind, array $proposals): bool
     {
-        return [] !== array_filter($proposals, static fn (Proposal $p): bool => $p->kind === $kind);
+        return [] !== array_filter(
+            $proposals,
+            static fn (Proposal $p): bool => $p->kind === $kind,
+        );
     }
 
     /**
@@ -741,13 +814,27 @@ final class SafetyTest extends TestCase
         $readings = [
             new Reading('hand_on_table', $side, null, null, value: true, on: $today),
             new Reading('wrist_back_on_edge', $side, null, null, value: true, on: $today),
-            new Reading('wrist_extension', $side, Mode::Passive, null, value: 40.0, on: $today),
+            new Reading(
+                'wrist_extension',
+                $side,
+                Mode::Passive,
+                null,
+                value: 40.0,
+                on: $today,
+            ),
             new Reading('shoulder_free', $side, null, null, value: true, on: $today),
             new Reading('painful', $side, null, 'wrist', value: false, on: $today),
             new Reading('wrist_lifts_alone', $side, null, null, value: true, on: $today),
         ];
         if (null !== $holds) {
-            $readings[] = new Reading('wrist_ext_hold_s', $side, null, null, value: $holds, on: $today);
+            $readings[] = new Reading(
+                'wrist_ext_hold_s',
+                $side,
+                null,
+                null,
+                value: $holds,
+                on: $today,
+            );
         }
         $screening = [];
         foreach (Cases::catalogue()->screening->questions as $question) {
@@ -756,7 +843,10 @@ final class SafetyTest extends TestCase
         $facts = new ClientFacts(
             new People([Condition::Stroke], [$side], [], $side),
             new Setting(),
-            new Measured(new Readings($readings), new Screening(Cases::catalogue()->screening, $screening)),
+            new Measured(
+                new Readings($readings),
+                new Screening(Cases::catalogue()->screening, $screening),
+            ),
             new Decided(),
         );
 
@@ -799,8 +889,11 @@ final class SafetyTest extends TestCase
      *
      * @return list<LogLine>
      */
-    private function metOn(string $rungId, array $daysAgo, Hands $hands = Hands::Right): array
-    {
+    private function metOn(
+        string $rungId,
+        array $daysAgo,
+        Hands $hands = Hands::Right,
+    ): array {
         return array_map(
             fn (int $ago): LogLine => $this->line($rungId, $ago, ['hands' => $hands]),
             $daysAgo,
@@ -808,8 +901,12 @@ final class SafetyTest extends TestCase
     }
 
     /** @param Change $change */
-    private function line(string $rungId, int $ago, array $change = [], ?Dose $dose = null): LogLine
-    {
+    private function line(
+        string $rungId,
+        int $ago,
+        array $change = [],
+        ?Dose $dose = null,
+    ): LogLine {
         return $this->lineOn(
             $rungId,
             (new \DateTimeImmutable(self::TODAY))->modify(\sprintf('%+d days', -$ago)),
@@ -819,8 +916,12 @@ final class SafetyTest extends TestCase
     }
 
     /** @param Change $change */
-    private function lineOn(string $rungId, \DateTimeImmutable $on, array $change, ?Dose $dose): LogLine
-    {
+    private function lineOn(
+        string $rungId,
+        \DateTimeImmutable $on,
+        array $change,
+        ?Dose $dose,
+    ): LogLine {
         ++self::$made;
 
         return new LogLine(

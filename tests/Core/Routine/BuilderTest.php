@@ -51,7 +51,10 @@ final class BuilderTest extends TestCase
             array_search('close-and-open', $ids, true),
             'opening by itself comes while the hand is at its loosest',
         );
-        self::assertSame('warm-up', Cases::catalogue()->rung($ids[0])->sitting->role->value);
+        self::assertSame(
+            'warm-up',
+            Cases::catalogue()->rung($ids[0])->sitting->role->value,
+        );
         self::assertContains(
             $ids[\count($ids) - 1],
             ['cream-palm-massage', 'finger-lengthening-massage'],
@@ -87,7 +90,10 @@ final class BuilderTest extends TestCase
         self::assertLessThanOrEqual(8 * 60, $short->sequence->seconds());
         self::assertMatchesRegularExpression(
             '/Time: \d+:\d\d more than the 8 minutes/',
-            implode(' ', array_map(static fn (LeftOut $l): string => Said::of($l->reason), $short->leftOut)),
+            implode(
+                ' ',
+                array_map(static fn (LeftOut $l): string => Said::of($l->reason), $short->leftOut),
+            ),
         );
     }
 
@@ -110,7 +116,10 @@ final class BuilderTest extends TestCase
         self::assertNotContains('helped-lift-hold', $this->ids($routine));
         self::assertContains(
             'Not at hand: Table',
-            array_map(static fn (LeftOut $l): string => Said::of($l->reason), $routine->leftOut),
+            array_map(
+                static fn (LeftOut $l): string => Said::of($l->reason),
+                $routine->leftOut,
+            ),
         );
     }
 
@@ -136,14 +145,20 @@ final class BuilderTest extends TestCase
     {
         self::assertStringContainsString(
             'Not asked yet: Sudden face droop',
-            $this->whyNothing(Cases::changed('tight-hand', ['screening' => ['falls' => 'no']])),
+            $this->whyNothing(Cases::changed(
+                'tight-hand',
+                ['screening' => ['falls' => 'no']],
+            )),
         );
     }
 
     public function testSpasticityAloneHasASittingWithASafeBeginAndEnd(): void
     {
         $client = ['conditions' => ['spasticity'], 'affected' => ['right'], 'unaffected' => ['left']];
-        $ids = $this->ids($this->build(Cases::changed('tight-hand', ['client' => $client])));
+        $ids = $this->ids($this->build(Cases::changed(
+            'tight-hand',
+            ['client' => $client],
+        )));
 
         self::assertSame('long-out-breath', $ids[0]);
         self::assertSame('open-rest-long-breath', $ids[\count($ids) - 1]);
@@ -238,7 +253,11 @@ final class BuilderTest extends TestCase
                 )->broken($routine->sequence->items),
                 "seed $seed",
             );
-            self::assertEquals($routine, $builder->build($brief), "seed $seed: same input, same routine");
+            self::assertEquals(
+                $routine,
+                $builder->build($brief),
+                "seed $seed: same input, same routine",
+            );
             $longer = $builder->build($brief->withLimits($limits->withMinutes($limits->minutes + 5)));
             self::assertGreaterThanOrEqual(
                 $routine->value,
@@ -270,7 +289,10 @@ final class BuilderTest extends TestCase
     /** @param list<Item> $items */
     private function assertRanked(array $items, string $why): void
     {
-        $ranks = array_flip(array_map(static fn (Strand $s): string => $s->value, Strand::cases()));
+        $ranks = array_flip(array_map(
+            static fn (Strand $s): string => $s->value,
+            Strand::cases(),
+        ));
         $last = -1;
         $before = null;
         foreach ($items as $item) {
@@ -310,6 +332,9 @@ final class BuilderTest extends TestCase
     /** @return list<string> */
     private function ids(Routine $routine): array
     {
-        return array_map(static fn (Item $i): string => $i->rung->id, $routine->sequence->items);
+        return array_map(
+            static fn (Item $i): string => $i->rung->id,
+            $routine->sequence->items,
+        );
     }
 }

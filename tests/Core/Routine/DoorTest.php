@@ -42,14 +42,21 @@ final class DoorTest extends TestCase
             $facts = $client->facts();
             try {
                 $routine = (new Builder(Cases::catalogue()))->build(
-                    $client->brief($facts, Goals::chosen(Cases::catalogue()->goals, []), new Limits(20)),
+                    $client->brief(
+                        $facts,
+                        Goals::chosen(Cases::catalogue()->goals, []),
+                        new Limits(20),
+                    ),
                 );
             } catch (NothingFits) {
                 continue;
             }
             foreach ($routine->sequence->items as $item) {
                 if (!$item->isPause) {
-                    self::assertNull($this->door($client, $facts)->stops($item), $item->rung->id);
+                    self::assertNull(
+                        $this->door($client, $facts)->stops($item),
+                        $item->rung->id,
+                    );
                     ++$seen;
                 }
             }
@@ -166,13 +173,20 @@ final class DoorTest extends TestCase
             $facts = $client->facts()->withShown([]);
             try {
                 $routine = (new Builder(Cases::catalogue()))->build(
-                    $client->brief($facts, Goals::chosen(Cases::catalogue()->goals, []), new Limits(20)),
+                    $client->brief(
+                        $facts,
+                        Goals::chosen(Cases::catalogue()->goals, []),
+                        new Limits(20),
+                    ),
                 );
             } catch (NothingFits) {
                 continue;
             }
             foreach ($routine->sequence->items as $item) {
-                self::assertTrue($item->isPause || !$item->rung->isShownFirst(), $item->rung->id);
+                self::assertTrue(
+                    $item->isPause || !$item->rung->isShownFirst(),
+                    $item->rung->id,
+                );
             }
             foreach ($routine->leftOut as $left) {
                 $waiting += 'left_out.show_first' === $left->reason->code ? 1 : 0;
@@ -202,7 +216,10 @@ final class DoorTest extends TestCase
             $says('-20 days', Cases::catalogue()->rung('band-wrap-challenge')),
             'the other side of it',
         );
-        self::assertFalse($says('-20 days', Cases::catalogue()->rung('close-and-open')), 'no strength work');
+        self::assertFalse(
+            $says('-20 days', Cases::catalogue()->rung('close-and-open')),
+            'no strength work',
+        );
     }
 
     private function speaksAgainst(string $ago, Rung $rung): bool

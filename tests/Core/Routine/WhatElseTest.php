@@ -77,7 +77,10 @@ final class WhatElseTest extends TestCase
                     if ($then->isProvedBest()) {
                         self::assertSame($alternative->gain, $then->value - $now->value);
                     } else { // a search that was cut short may miss what another one finds
-                        self::assertLessThanOrEqual($then->bound - $now->value, $alternative->gain);
+                        self::assertLessThanOrEqual(
+                            $then->bound - $now->value,
+                            $alternative->gain,
+                        );
                     }
                 }
             }
@@ -99,7 +102,13 @@ final class WhatElseTest extends TestCase
         );
         $placements = (new Placer(Cases::catalogue()))->place($case->facts, $case->today);
         $limits = new Limits(30, 120.0, 20);
-        $brief = new Brief($placements, $case->facts, $case->goals, $limits, today: $case->today);
+        $brief = new Brief(
+            $placements,
+            $case->facts,
+            $case->goals,
+            $limits,
+            today: $case->today,
+        );
         $now = (new Builder(Cases::catalogue()))->build($brief);
 
         self::assertSame(

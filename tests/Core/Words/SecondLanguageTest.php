@@ -79,7 +79,11 @@ final class SecondLanguageTest extends TestCase
             (new Proposer(Cases::catalogue()))->propose(
                 $case->routine,
                 $case->log,
-                new Situation($case->facts->people->conditions, $case->daysPerWeek, $case->today),
+                new Situation(
+                    $case->facts->people->conditions,
+                    $case->daysPerWeek,
+                    $case->today,
+                ),
             ) as $proposal
         ) {
             self::assertPhrase($proposal->why);
@@ -90,7 +94,11 @@ final class SecondLanguageTest extends TestCase
     public function testEveryMessageCanBeRead(): void
     {
         foreach (self::flat() as $code => $message) {
-            self::assertSame($message, (new \MessageFormatter('en', $message))->getPattern(), $code);
+            self::assertSame(
+                $message,
+                (new \MessageFormatter('en', $message))->getPattern(),
+                $code,
+            );
         }
     }
 
@@ -135,7 +143,10 @@ final class SecondLanguageTest extends TestCase
         if (null === self::$wording) {
             $translator = new Translator('qq', new MessageFormatter());
             $translator->addLoader('array', new ArrayLoader());
-            $messages = array_map(static fn (string $m): string => self::BEGIN.$m.self::END, self::flat());
+            $messages = array_map(
+                static fn (string $m): string => self::BEGIN.$m.self::END,
+                self::flat(),
+            );
             $translator->addResource('array', $messages, 'qq', 'messages+intl-icu');
             self::$wording = new Wording($translator);
         }

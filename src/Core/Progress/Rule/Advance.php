@@ -69,7 +69,10 @@ final readonly class Advance implements ItemRule
     {
         $days = $history->days();
         $tricks = array_filter($days, static fn (PracticeDay $d): bool => $d->hasTrick());
-        $last = array_filter(\array_slice($days, -2), static fn (PracticeDay $d): bool => $d->hasTrick());
+        $last = array_filter(
+            \array_slice($days, -2),
+            static fn (PracticeDay $d): bool => $d->hasTrick(),
+        );
         $clean = array_filter(
             $history->daysAtThisDose(),
             static fn (PracticeDay $d): bool => !$d->hasTrick(),
@@ -81,8 +84,11 @@ final readonly class Advance implements ItemRule
     }
 
     /** @param list<LogLine> $met */
-    private static function nextRung(ItemHistory $history, array $met, Phrase $evidence): ?Proposal
-    {
+    private static function nextRung(
+        ItemHistory $history,
+        array $met,
+        Phrase $evidence,
+    ): ?Proposal {
         $isClimbed = LadderKind::Climb === $history->ladder->kind && $history->hasAutomaticRule();
         $next = $isClimbed ? $history->neighbour(1) : null;
 
@@ -90,7 +96,10 @@ final readonly class Advance implements ItemRule
             ProposalKind::NextRung,
             'advance.next-rung',
             $met,
-            new Phrase('proposal.because.next_rung', ['evidence' => $evidence, 'rung' => $next->name]),
+            new Phrase(
+                'proposal.because.next_rung',
+                ['evidence' => $evidence, 'rung' => $next->name],
+            ),
             to: $next,
         );
     }

@@ -23,8 +23,11 @@ final readonly class AfterABreak implements RoutineRule
     ) {
     }
 
-    public function propose(array $items, SittingLog $log, \DateTimeImmutable $today): ?array
-    {
+    public function propose(
+        array $items,
+        SittingLog $log,
+        \DateTimeImmutable $today,
+    ): ?array {
         $away = new Away($this->settings, $log, $this->daysPerWeek, $today);
         $newest = SittingLog::ids(\array_slice($log->lines, -1));
 

@@ -54,7 +54,10 @@ final readonly class EaseOnPain implements ItemRule
                 ProposalKind::RungBelow,
                 self::ID,
                 [$last],
-                new Phrase('proposal.because.rung_below', ['why' => $why, 'rung' => $below->name]),
+                new Phrase(
+                    'proposal.because.rung_below',
+                    ['why' => $why, 'rung' => $below->name],
+                ),
                 to: $below,
             );
     }

@@ -129,14 +129,20 @@ final readonly class ItemHistory
     /** @return list<PracticeDay> at the dose that is prescribed now, oldest first */
     public function daysAtThisDose(): array
     {
-        return PracticeDay::in(array_values(array_filter($this->window, $this->isAtPrescribedDose(...))));
+        return PracticeDay::in(array_values(array_filter(
+            $this->window,
+            $this->isAtPrescribedDose(...),
+        )));
     }
 
     /** Days of the window on which it was made easier than the day before. */
     public function timesEased(): int
     {
         $times = 0;
-        $doses = array_map(fn (LogLine $l): Dose => $this->difficulty($l->dose), $this->window);
+        $doses = array_map(
+            fn (LogLine $l): Dose => $this->difficulty($l->dose),
+            $this->window,
+        );
         $before = $doses[0];
         foreach ([...$doses, $this->difficulty($this->item->dose)] as $dose) {
             $times += $before->isAtMost($dose) ? 0 : 1;
