@@ -71,6 +71,10 @@ await page
   .check();
 const late = page.getByLabel('No', { exact: true });
 if ((await late.count()) > 0) await late.check();
+await page
+  .getByRole('group', { name: /Help with the hands/ })
+  .getByLabel('None')
+  .check();
 await page.getByRole('button', { name: 'Begin' }).click();
 for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'On', exact: true }).click();
 await shot('sitting');
