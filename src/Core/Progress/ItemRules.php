@@ -26,8 +26,8 @@ final readonly class ItemRules
             new SuspendOnSymptom(),
             new EaseOnPain(),
             new ReleaseWhenTighter(),
+            new TooHard(), // before a card that only asks
             new LighterOnTricks(),
-            new TooHard(),
             new Advance(),
             new Plateau(),
         ];
