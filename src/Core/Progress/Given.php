@@ -81,7 +81,7 @@ final readonly class Given
             $given[] = $this->once($this->eased($this->afterLong($item)));
         }
 
-        $items = $this->framed(self::withoutEdgePauses($given));
+        $items = $this->framed(self::withoutEdgePauses($given), $items);
 
         return new GivenSitting(
             self::withoutEdgePauses($this->inTime($this->inEffort($items))),
@@ -92,23 +92,24 @@ final readonly class Given
     /**
      * A sitting whose begin or end rests today has the quiet one that everybody may do.
      *
-     * @param list<Item> $items
+     * @param list<Item> $given
+     * @param list<Item> $routine
      *
      * @return list<Item>
      */
-    private function framed(array $items): array
+    private function framed(array $given, array $routine): array
     {
-        if ([] === $items) {
+        if ([] === $given || [] === $routine) {
             return [];
         }
-        $begin = $items[0]->isWarmUp() ? null : $this->door?->standIn(SittingRole::WarmUp);
-        $end = $items[\count($items) - 1]->isCoolDown()
-            ? null
-            : $this->door?->standIn(
-                SittingRole::CoolDown,
-            );
+        $begin = $routine[0]->isWarmUp() && !$given[0]->isWarmUp()
+            ? $this->door?->standIn(SittingRole::WarmUp)
+            : null;
+        $end = end($routine)->isCoolDown() && !end($given)->isCoolDown()
+            ? $this->door?->standIn(SittingRole::CoolDown)
+            : null;
 
-        return array_values(array_filter([$begin, ...$items, $end]));
+        return array_values(array_filter([$begin, ...$given, $end]));
     }
 
     /** Why it rests today; null: it does not. */
