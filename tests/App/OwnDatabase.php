@@ -13,6 +13,10 @@ use Symfony\Component\Process\Process;
  */
 final class OwnDatabase
 {
+    /** Somebody is in it whom we may not send away. */
+    private const BUSY = ['42501', '55006'];
+    private const TRIES = 40;
+
     private function __construct(
         public readonly \PDO $connection,
         private readonly string $url,
@@ -29,13 +33,30 @@ final class OwnDatabase
             $token,
         ) ? $token : '');
         $server = Database::connect($url, 'template1');
-        $server->exec('DROP DATABASE IF EXISTS '.$name.' WITH (FORCE)');
+        self::drop($server, $name);
         $server->exec('CREATE DATABASE '.$name.' TEMPLATE template0');
 
         return new self(
             Database::connect($url, $name),
             (string) preg_replace('#/[^/?]+\?#', '/'.$name.'?', $url, 1),
         );
+    }
+
+    /** While the server itself cleans up in it nobody but the server may end that: it is over in a moment. */
+    private static function drop(\PDO $server, string $name): void
+    {
+        for ($try = 1;; ++$try) {
+            try {
+                $server->exec('DROP DATABASE IF EXISTS '.$name.' WITH (FORCE)');
+
+                return;
+            } catch (\PDOException $e) {
+                if (!\in_array($e->getCode(), self::BUSY, true) || $try >= self::TRIES) {
+                    throw $e;
+                }
+                usleep(250_000);
+            }
+        }
     }
 
     /** A command of the application on this database, not started yet. */
