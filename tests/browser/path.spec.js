@@ -99,7 +99,7 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   await tab(page, 'Routine');
   await page.getByRole('button', { name: 'Suggest' }).click();
   const items = page.locator('#items > li');
-  await expect(items.filter({ hasText: 'Helped lift and hold' })).toContainText('8 ×, hold 5 s');
+  await expect(items.filter({ hasText: 'Helped lift and hold' })).toContainText('8 ×, hold 4 s');
   const before = await items.count();
   await page
     .getByLabel('Item', { exact: true })
@@ -131,7 +131,8 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
         }
       };
     }, daysAgo);
-    for (let item = 0; item < before; item += 1) {
+    const given = await page.locator('[data-item]').count(); // the first days are shorter
+    for (let item = 0; item < given; item += 1) {
       const shown = page.locator('[data-item]:visible');
       await expect(shown).toHaveAttribute('data-nth', String(item));
       await page.waitForTimeout(620);
@@ -149,14 +150,14 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
 
   // the proposal, and the next routine
   const proposal = page.locator('li[data-rung="helped-lift-hold"]');
-  await expect(proposal).toContainText('8 ×, hold 6 s');
+  await expect(proposal).toContainText('8 ×, hold 5 s');
   await proposal.getByText(/^Evidence/).click();
   await expect(proposal.locator('details li')).toHaveCount(3);
   await proposal.getByRole('button', { name: 'Accept', exact: true }).click();
   await expect(proposal).toHaveCount(0);
   await tab(page, 'Routine');
   await page.getByRole('button', { name: 'Suggest anew' }).click();
-  await expect(items.filter({ hasText: 'Helped lift and hold' })).toContainText('8 ×, hold 6 s');
+  await expect(items.filter({ hasText: 'Helped lift and hold' })).toContainText('8 ×, hold 5 s');
   // the network was taken away on purpose
   expect(complained.filter((words) => !words.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([]);
 });
