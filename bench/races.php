@@ -33,7 +33,7 @@ $client = '/clients/'.$id;
 $forms = static function () use ($client, $database, $id): array {
     $reading = $database->rows(
         "SELECT id, number FROM reading WHERE client_id = '$id' AND number IS NOT NULL AND replaced_by_id IS NULL
-            AND withdrawn_at IS NULL ORDER BY random() LIMIT 1",
+            AND withdrawn_at IS NULL AND code = 'wrist_extension' ORDER BY id LIMIT 1",
     )[0];
     $item = $database->rows(
         "SELECT items->0->>'rung' || '|' || (items->0->>'hands') AS key FROM routine
