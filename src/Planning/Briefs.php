@@ -12,14 +12,12 @@ use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
-use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Candidates;
 use HandGarden\Core\Routine\Door;
 use HandGarden\Core\Routine\Edits;
 use HandGarden\Core\Routine\Goals;
-use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\MeasureFirst;
 use HandGarden\Core\Routine\Priorities;
@@ -39,7 +37,6 @@ final readonly class Briefs
     public function __construct(
         private Plan $plan,
         private PlanRepository $plans,
-        private Marks $marks,
         private PastSittings $past,
         private ClinicRepository $clinics,
         private CatalogueStore $catalogue,
@@ -125,32 +122,14 @@ final readonly class Briefs
         return Goals::chosen($this->catalogue->get()->goals, $client->goals);
     }
 
-    /** @return list<string> `rung|side` */
-    private function shown(Client $client): array
-    {
-        $shown = $this->marks->shown($client);
-        foreach ($this->past->shown($client) as $key) {
-            $item = ItemKey::fromText($key);
-            foreach (null === $item ? [] : RungOnSide::forHands($item->rungId, $item->hands) as $done) {
-                $shown[] = $done->text();
-            }
-        }
-
-        return $shown;
-    }
-
     /** What is asked before anything is given in a sitting of this kind. */
     public function door(Client $client, RoutineKind $kind): Door
     {
-        $facts = $this->facts($client, $kind);
-        $today = $this->clock->today($client->zone);
-        $catalogue = $this->catalogue->get();
-
         return new Door(
-            $catalogue,
-            $facts,
-            new KnownFacts($facts, $catalogue->vocabulary, $today),
-            $today,
+            $this->catalogue->get(),
+            $this->facts($client, $kind),
+            $this->known($client, $kind),
+            $this->clock->today($client->zone),
         );
     }
 
@@ -181,7 +160,7 @@ final readonly class Briefs
 
     private function facts(Client $client, RoutineKind $kind): ClientFacts
     {
-        $facts = $this->plan->facts($client)->withShown($this->shown($client));
+        $facts = $this->plan->facts($client)->withShown($this->plan->shown($client));
 
         return RoutineKind::Clinic === $kind ? $facts->withSetting($facts->setting->inTheClinic()) : $facts;
     }

@@ -14,7 +14,9 @@ use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\PlacementChange;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Web\Clock;
 use Symfony\Contracts\Service\ResetInterface;
 
@@ -27,11 +29,15 @@ final class Plan implements ResetInterface
     /** @var array<string, Placements> */
     private array $placements = [];
 
+    /** @var array<string, list<string>> `rung|side` */
+    private array $shown = [];
+
     public function __construct(
         private readonly ReadingRepository $readings,
         private readonly Cautions $cautions,
         private readonly PlanRepository $plans,
         private readonly Marks $marks,
+        private readonly PastSittings $past,
         private readonly CatalogueStore $catalogue,
         private readonly Clock $clock,
     ) {
@@ -51,6 +57,26 @@ final class Plan implements ResetInterface
         );
 
         return $this->facts[$client->id];
+    }
+
+    /** @return list<string> `rung|side` that was done beside somebody of the clinic, or marked as shown */
+    public function shown(Client $client): array
+    {
+        return $this->shown[$client->id] ??= [...$this->marks->shown($client), ...$this->done($client)];
+    }
+
+    /** @return list<string> `rung|side` */
+    private function done(Client $client): array
+    {
+        $done = [];
+        foreach ($this->past->shown($client) as $key) {
+            $item = ItemKey::fromText($key);
+            foreach (null === $item ? [] : RungOnSide::forHands($item->rungId, $item->hands) as $on) {
+                $done[] = $on->text();
+            }
+        }
+
+        return $done;
     }
 
     public function placements(Client $client): Placements
@@ -120,6 +146,6 @@ final class Plan implements ResetInterface
     /** After a change: what was worked out in this request no longer holds. */
     public function reset(): void
     {
-        $this->facts = $this->placements = [];
+        $this->facts = $this->placements = $this->shown = [];
     }
 }

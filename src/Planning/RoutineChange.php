@@ -186,16 +186,15 @@ final readonly class RoutineChange
         Client $client,
         RoutineKind $kind,
     ): ?\DateTimeImmutable {
-        $refusals = $this->briefs->door($client, $kind)->refusals($rung, $hands);
-        foreach ($refusals as $refusal) {
-            if (!$refusal->isByNote) {
-                throw new RefusedChange(
-                    $rung->name.' may not be given now. '.$this->wording->say($refusal->why),
-                );
-            }
+        $door = $this->briefs->door($client, $kind);
+        $closed = $door->closes($rung, $hands);
+        if (null !== $closed) {
+            throw new RefusedChange(
+                $rung->name.' may not be given now. '.$this->wording->say($closed->why),
+            );
         }
 
-        return [] === $refusals ? null : $this->clock->today($client->zone);
+        return [] === $door->refusals($rung, $hands) ? null : $this->clock->today($client->zone);
     }
 
     /**

@@ -119,14 +119,9 @@ final class SetRung extends AbstractController
     /** What nobody's note lifts, with a therapist beside: who is needed at home is asked when a routine is made. */
     private function closed(Client $client, Rung $rung, ?Side $side): ?Refusal
     {
-        $door = $this->briefs->door($client, RoutineKind::Clinic);
-        foreach (null === $side ? [] : $door->refusals($rung, Hands::fromSide($side)) as $refusal) {
-            if (!$refusal->isByNote) {
-                return $refusal;
-            }
-        }
-
-        return null;
+        return null === $side
+            ? null
+            : $this->briefs->door($client, RoutineKind::Clinic)->closes($rung, Hands::fromSide($side));
     }
 
     private function standing(

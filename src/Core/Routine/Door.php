@@ -8,9 +8,7 @@ use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Condition;
-use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\EffortClass;
-use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Catalogue\RungPart;
 use HandGarden\Core\Catalogue\SittingRole;
@@ -26,8 +24,9 @@ use HandGarden\Core\Placement\Performers;
 use HandGarden\Core\Words\Phrase;
 
 /**
- * The one door: may this be given to this client, by these people, here, today, at this dose? Whatever brings an
- * exercise in asks here: a suggestion, a therapist's hand, an accepted proposal, a case file, the player.
+ * The one door: may this be given to this client, by these people, here, today? Whatever brings an exercise in asks
+ * here: a suggestion, a therapist's hand, an accepted proposal, a case file, the player. How hard it may be is held by
+ * the range of its doses.
  */
 final readonly class Door
 {
@@ -43,9 +42,9 @@ final readonly class Door
     }
 
     /** @return list<Refusal> empty: it may; each reason once, what nobody can lift first */
-    public function refusals(Rung $rung, Hands $hands, ?Dose $dose = null): array
+    public function refusals(Rung $rung, Hands $hands): array
     {
-        $found = [...$this->ofAll($rung, $hands), ...$this->ofDose($rung, $dose)];
+        $found = $this->ofAll($rung, $hands);
         foreach ($this->hands($hands) as $side) {
             array_push($found, ...$this->ofHand($rung, $side));
         }
@@ -59,6 +58,14 @@ final readonly class Door
         );
 
         return $once;
+    }
+
+    /** What nobody's note lifts; null: there is none. */
+    public function closes(Rung $rung, Hands $hands): ?Refusal
+    {
+        $first = $this->refusals($rung, $hands)[0] ?? null;
+
+        return true === $first?->isByNote ? null : $first;
     }
 
     /** What nobody's note lifts, or what is known to be false and was not set aside; null: it goes on. */
@@ -142,24 +149,6 @@ final readonly class Door
         }
 
         return [] !== array_intersect($keys, $this->facts->decided->suspended);
-    }
-
-    /** @return list<Refusal> */
-    private function ofDose(Rung $rung, ?Dose $dose): array
-    {
-        if (null === $dose) {
-            return [];
-        }
-        try {
-            $rung->dosing->check($dose, $rung->name);
-        } catch (InvalidDose $e) {
-            return [Refusal::closed(Phrase::own($e->getMessage()))];
-        }
-        $most = $this->facts->measured->screening->maxHoldSeconds($rung, $this->today);
-
-        return null !== $most && $dose->holdSeconds > $most
-            ? [Refusal::closed(new Phrase('left_out.longer', ['most' => $most]))]
-            : [];
     }
 
     /** @return list<Refusal> */
