@@ -53,11 +53,9 @@ final readonly class OpenProposals implements OpenEases
         }
         $prescribed = Prescribed::in($items);
         $today = $this->clock->today($client->zone);
-        $answered = $this->decisions->keys($client);
-        $quiet = array_map(Proposal::cardOf(...), $this->decisions->keys(
-            $client,
-            $this->clock->now()->modify('-'.self::QUIET_DAYS.' days'),
-        ));
+        $decided = $this->decisions->answered($client);
+        $answered = $decided->keys();
+        $quiet = $decided->cards($this->clock->now()->modify('-'.self::QUIET_DAYS.' days'));
         $restraints = $this->restraints->open($client);
         $asked = (new Proposer($this->catalogue->get()))->asked(
             array_map(
@@ -72,7 +70,7 @@ final readonly class OpenProposals implements OpenEases
                 $this->usual->for($client),
                 answered: $answered,
                 quiet: $quiet,
-                steps: $this->decisions->stepsTaken($client, $today->modify('-7 days')),
+                steps: $decided->steps($today->modify('-7 days')),
                 ahead: new StepsAhead(
                     new Placer($this->catalogue->get()),
                     fn (): ClientFacts => $this->plan->facts($client),

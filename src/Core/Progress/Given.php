@@ -212,7 +212,7 @@ final readonly class Given
             $this->isTired ? self::TIRED_SHARE : 1.0,
         );
 
-        return $share < 1.0 ? (new LessTime((int) floor($share * $this->seconds)))->of($items) : $items;
+        return $share < 1.0 ? LessTime::forSeconds($items, (int) floor($share * $this->seconds)) : $items;
     }
 
     /**

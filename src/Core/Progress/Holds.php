@@ -25,7 +25,7 @@ final class Holds
     private readonly \DateTimeImmutable $today;
 
     /** @var array<string, list<ArmPart>> that each rung of the log works */
-    private array $parts = [];
+    private array $works = [];
 
     public function __construct(
         Catalogue $catalogue,
@@ -37,23 +37,17 @@ final class Holds
         $this->lines = SittingLog::since($log->lines, $settings->logFrom($this->today));
         foreach ($this->lines as $line) {
             if ($catalogue->hasRung($line->rungId)) {
-                $this->parts[$line->rungId] ??= WorkedParts::of($catalogue->rung($line->rungId));
+                $this->works[$line->rungId] ??= WorkedParts::of($catalogue->rung($line->rungId));
             }
         }
         $away = new Away($settings, $log, $now->daysPerWeek, $this->today);
         if ($away->isAway() || $away->isJustBack()) {
             $this->held[] = new Held(null, null, new Phrase('held.just_back'));
         }
-        foreach (Side::cases() as $side) {
-            foreach (ArmPart::cases() as $part) {
-                $lines = $this->linesOf($part, $side);
-                $why = [] === $lines ? null : $this->why(
-                    $lines,
-                    $now->usual->at($part, $side),
-                );
-                if (null !== $why) {
-                    $this->held[] = new Held($part, $side, $why);
-                }
+        foreach ($this->parts() as [$part, $side, $lines]) {
+            $why = [] === $lines ? null : $this->why($lines, $now->usual->at($part, $side));
+            if (null !== $why) {
+                $this->held[] = new Held($part, $side, $why);
             }
         }
     }
@@ -100,51 +94,53 @@ final class Holds
      */
     public function creeping(): array
     {
-        $found = [];
-        foreach (Side::cases() as $side) {
-            foreach (ArmPart::cases() as $part) {
-                $lines = $this->linesOf($part, $side);
-                if ($this->creeps(PracticeDay::in($lines))) {
-                    $found[] = [$part, $side, $lines];
-                }
-            }
-        }
-
-        return $found;
+        return array_values(array_filter(
+            $this->parts(),
+            fn (array $of): bool => $this->creeps(PracticeDay::in($of[2])),
+        ));
     }
 
     /**
      * Parts that hurt more than may be asked for on every day of the window: is that usual?
      *
-     * @return list<array{ArmPart, Side, list<LogLine>}>
+     * @return list<array{ArmPart, Side, list<LogLine>}> with the lines of the window
      */
     public function always(): array
     {
-        $found = [];
+        $from = $this->settings->windowFrom($this->today);
+
+        return array_values(array_filter(
+            array_map(
+                static fn (array $of): array => [$of[0], $of[1], SittingLog::since($of[2], $from)],
+                $this->parts(),
+            ),
+            fn (array $of): bool => $this->hurtsAlways(...$of),
+        ));
+    }
+
+    /** @param list<LogLine> $lines of the window */
+    private function hurtsAlways(ArmPart $part, Side $side, array $lines): bool
+    {
+        $days = PracticeDay::in($lines);
+        $most = max($this->settings->usualPain, $this->now->usual->at($part, $side));
+        $over = array_filter($days, static fn (PracticeDay $d): bool => ($d->pain() ?? 0) > $most);
+
+        return isset($days[$this->settings->leastSittings])
+            && $days[0]->day <= $this->settings->windowFrom($this->today)->modify('+2 days')
+            && \count($over) === \count($days);
+    }
+
+    /** @return list<array{ArmPart, Side, list<LogLine>}> every part of each side with what works it */
+    private function parts(): array
+    {
+        $parts = [];
         foreach (Side::cases() as $side) {
             foreach (ArmPart::cases() as $part) {
-                $lines = SittingLog::since(
-                    $this->linesOf($part, $side),
-                    $this->settings->windowFrom($this->today),
-                );
-                $days = PracticeDay::in($lines);
-                $most = max(
-                    $this->settings->usualPain,
-                    $this->now->usual->at($part, $side),
-                );
-                $over = array_filter(
-                    $days,
-                    static fn (PracticeDay $d): bool => ($d->pain() ?? 0) > $most,
-                );
-                $isWhole = isset($days[$this->settings->leastSittings])
-                    && $days[0]->day <= $this->settings->windowFrom($this->today)->modify('+2 days');
-                if ($isWhole && \count($over) === \count($days)) {
-                    $found[] = [$part, $side, $lines];
-                }
+                $parts[] = [$part, $side, $this->linesOf($part, $side)];
             }
         }
 
-        return $found;
+        return $parts;
     }
 
     /**
@@ -232,7 +228,7 @@ final class Holds
         return array_values(array_filter(
             $this->lines,
             fn (LogLine $l): bool => $l->hands->covers($side)
-                && \in_array($part, $this->parts[$l->rungId] ?? [], true),
+                && \in_array($part, $this->works[$l->rungId] ?? [], true),
         ));
     }
 }

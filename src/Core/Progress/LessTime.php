@@ -12,43 +12,44 @@ use HandGarden\Core\Routine\Sequence;
 /** Makes a sitting shorter without another plan: first less often, then without its hardest items; it keeps its end. */
 final readonly class LessTime
 {
-    public function __construct(
-        private int $seconds,
-    ) {
-    }
-
     /**
      * @param list<Item> $items
      *
-     * @return list<Item>
+     * @return list<Item> within the time, as far as that goes
      */
-    public function of(array $items): array
+    public static function forSeconds(array $items, int $seconds): array
     {
-        while ((new Sequence($items))->seconds() > $this->seconds) {
-            $shorter = self::lessOften($items) ?? self::withoutTheHardest($items);
-            if (null === $shorter) {
-                return $items;
-            }
-            $items = $shorter;
-        }
-
-        return $items;
+        return self::until($items, static fn (Sequence $s): bool => $s->seconds() <= $seconds);
     }
 
     /**
      * @param list<Item> $items
      *
-     * @return list<Item> within the effort that is left, as far as that goes
+     * @return list<Item> within the effort that is left; where that does not go, what begins, ends and rests alone
      */
     public static function forEffort(array $items, float $effort): array
     {
-        while ((new Sequence($items))->effort() > $effort) {
+        $fits = static fn (Sequence $s): bool => $s->effort() <= $effort;
+        $less = self::until($items, $fits);
+
+        return $fits(new Sequence($less)) ? $less : array_values(array_filter(
+            $less,
+            static fn (Item $i): bool => $i->isFrame() || $i->rung->load->class->isRestful(),
+        ));
+    }
+
+    /**
+     * @param list<Item>               $items
+     * @param \Closure(Sequence): bool $fits
+     *
+     * @return list<Item>
+     */
+    private static function until(array $items, \Closure $fits): array
+    {
+        while (!$fits(new Sequence($items))) {
             $less = self::lessOften($items) ?? self::withoutTheHardest($items);
             if (null === $less) {
-                return array_values(array_filter(
-                    $items,
-                    static fn (Item $i): bool => $i->isFrame() || $i->rung->load->class->isRestful(),
-                ));
+                return $items;
             }
             $items = $less;
         }
@@ -67,13 +68,8 @@ final readonly class LessTime
     {
         $longest = null;
         foreach ($items as $item) {
-            if (
-                !$item->isPause
-                && self::isMoreThanOnce(
-                    $item,
-                )
-                && $item->seconds() > ($longest?->seconds() ?? 0)
-            ) {
+            $isLonger = $item->seconds() > ($longest?->seconds() ?? 0);
+            if (!$item->isPause && $isLonger && self::isMoreThanOnce($item)) {
                 $longest = $item;
             }
         }
