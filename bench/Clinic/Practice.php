@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Bench\Clinic;
 
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\EffortClass;
 
 /** How a sitting goes for a made-up client, by what nobody sees of them. */
@@ -121,21 +122,9 @@ final class Practice
 
     private function copy(Line $line): Line
     {
-        return new Line(
-            $line->id,
-            $line->key,
-            $line->day,
-            $line->arrives,
-            dose: $line->dose,
-            painBefore: $line->painBefore,
-            painAfter: $line->painAfter,
-            isTighter: $line->isTighter,
-            hasTrick: $line->hasTrick,
-            help: $line->help,
-            fatigue: $line->fatigue,
-            reached: $line->reached,
-            isTingling: $line->isTingling,
-            isCopy: true,
-        );
+        /** @var array{string, string, int, int, Dose, ?int, ?int, bool, bool, ?string, ?int, float, bool, bool} $all */
+        $all = ['isCopy' => true] + get_object_vars($line);
+
+        return new Line(...$all);
     }
 }

@@ -17,12 +17,14 @@ enum TaskWith: string
     /** A therapist, or a helper signed off, stays beside. */
     case Beside = 'beside';
 
-    public function performer(): Performer
+    /** Null: only beside a therapist. */
+    public function performer(): ?Performer
     {
         return match ($this) {
             self::Alone => Performer::ClientAlone,
             self::OtherHand => Performer::OwnOtherHand,
-            self::Prompt, self::Beside => Performer::HelperPrompts,
+            self::Prompt => Performer::HelperPrompts,
+            self::Beside => null,
             self::Helper => Performer::Helper,
         };
     }

@@ -98,11 +98,11 @@ final readonly class TaskChoice
     {
         $who = new Performers($this->facts, $this->known);
         foreach ([] === $part->with ? [TaskWith::Alone, TaskWith::Prompt] : $part->with as $with) {
-            if (
-                TaskWith::Beside === $with
-                    ? $this->facts->setting->supervised
-                    : $who->isAble($with->performer(), self::idOf($task, $part), [], $side)
-            ) {
+            $performer = $with->performer();
+            $is = null === $performer
+                ? $this->facts->setting->supervised
+                : $who->isAble($performer, self::idOf($task, $part), [], $side);
+            if ($is) {
                 return true;
             }
         }

@@ -22,6 +22,7 @@ use HandGarden\Core\Routine\Kept;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\NothingFits;
 use HandGarden\Core\Routine\Refusal;
+use HandGarden\Core\Routine\Routine;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Tests\Core\Cases;
@@ -40,15 +41,8 @@ final class DoorTest extends TestCase
         for ($seed = 0; $seed < self::CLIENTS; ++$seed) {
             $client = new RandomClient($seed, wellKnown: true);
             $facts = $client->facts();
-            try {
-                $routine = (new Builder(Cases::catalogue()))->build(
-                    $client->brief(
-                        $facts,
-                        Goals::chosen(Cases::catalogue()->goals, []),
-                        new Limits(20),
-                    ),
-                );
-            } catch (NothingFits) {
+            $routine = $this->routine($client, $facts);
+            if (null === $routine) {
                 continue;
             }
             foreach ($routine->sequence->items as $item) {
@@ -171,15 +165,8 @@ final class DoorTest extends TestCase
         for ($seed = 0; $seed < self::CLIENTS; ++$seed) {
             $client = new RandomClient($seed, wellKnown: true);
             $facts = $client->facts()->withShown([]);
-            try {
-                $routine = (new Builder(Cases::catalogue()))->build(
-                    $client->brief(
-                        $facts,
-                        Goals::chosen(Cases::catalogue()->goals, []),
-                        new Limits(20),
-                    ),
-                );
-            } catch (NothingFits) {
+            $routine = $this->routine($client, $facts);
+            if (null === $routine) {
                 continue;
             }
             foreach ($routine->sequence->items as $item) {
@@ -257,6 +244,17 @@ final class DoorTest extends TestCase
         );
 
         return $client;
+    }
+
+    /** Null: nothing fits. */
+    private function routine(RandomClient $client, ClientFacts $facts): ?Routine
+    {
+        $goals = Goals::chosen(Cases::catalogue()->goals, []);
+        try {
+            return (new Builder(Cases::catalogue()))->build($client->brief($facts, $goals, new Limits(20)));
+        } catch (NothingFits) {
+            return null;
+        }
     }
 
     private function door(RandomClient $client, ClientFacts $facts): Door
