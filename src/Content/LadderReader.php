@@ -33,7 +33,6 @@ use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Picture;
 use HandGarden\Core\Catalogue\Posture;
-use HandGarden\Core\Catalogue\ProgressKind;
 use HandGarden\Core\Catalogue\ProgressSpec;
 use HandGarden\Core\Catalogue\Purpose;
 use HandGarden\Core\Catalogue\Rung;
@@ -417,7 +416,8 @@ final readonly class LadderReader
 
     private function dosing(Node $node): DosePlan
     {
-        $start = self::dose($node->get('dose'));
+        $progress = array_map(ProgressReader::read(...), $node->get('progress')->items());
+        $start = self::begun(self::dose($node->get('dose')), $progress);
         $range = $node->get('range')->only(
             'passes',
             'repetitions',
@@ -431,7 +431,7 @@ final readonly class LadderReader
             self::range($range, $start),
             self::amounts($node->optional('amount'), $range->optional('sets')),
             $node->get('counted')->enum(DoseKind::class),
-            progress: array_map($this->progress(...), $node->get('progress')->items()),
+            progress: $progress,
             holdLimit: $this->holdLimit($node->optional('hold_limit')),
         );
         try {
@@ -441,6 +441,21 @@ final readonly class LadderReader
         }
 
         return $plan;
+    }
+
+    /**
+     * With the first level of all that makes it harder.
+     *
+     * @param list<ProgressSpec> $progress
+     */
+    private static function begun(Dose $dose, array $progress): Dose
+    {
+        foreach ($progress as $spec) {
+            $challenge = $spec->kind->challenge();
+            $dose = null === $challenge ? $dose : $dose->at($challenge, $spec->levels[0]);
+        }
+
+        return $dose;
     }
 
     private function holdLimit(?Node $node): ?FactCode
@@ -541,54 +556,6 @@ final readonly class LadderReader
         }
 
         return [$items[0]->int(), $items[1]->int()];
-    }
-
-    private function progress(Node $node): ProgressSpec
-    {
-        $node->only(
-            'rule',
-            'start',
-            'step',
-            'cap',
-            'days',
-            'steps',
-            'reps',
-            'hold',
-            'levels',
-            'sessions',
-            'floor',
-            'errors',
-            'evidence',
-        );
-        $kind = $node->get('rule')->enum(ProgressKind::class);
-        $steps = $node->optional('steps')?->floats() ?? [];
-        $settings = [];
-        foreach (['start', 'step', 'hold', 'sessions', 'floor', 'errors', 'evidence'] as $key) {
-            $raw = $node->optional($key);
-            if (null !== $raw && !\is_int($raw->raw())) {
-                $settings[$key] = $raw->scalarText();
-            }
-        }
-        $levels = $node->optional('levels')?->strings();
-        if (null !== $levels) {
-            $settings['levels'] = implode(', ', $levels);
-        }
-        $whole = static fn (string $key): ?int => isset($settings[$key])
-            ? null
-            : $node->optional($key)?->int(
-                0,
-            );
-
-        return new ProgressSpec(
-            $kind,
-            $whole('start') ?? (int) ($steps[0] ?? 0),
-            $whole('step') ?? 1,
-            $node->optional('cap')?->int(1) ?? (int) ([] === $steps ? 0 : max($steps)),
-            days: $node->optional('days')?->int(1, 7) ?? 2,
-            steps: $steps,
-            repetitionsNeeded: $node->optional('reps')?->int(1) ?? 0,
-            settings: $settings,
-        );
     }
 
     private function picture(Node $node): Picture

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Content;
 
 use HandGarden\Core\Anatomy\Digit;
+use HandGarden\Core\Catalogue\Challenge;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Cue\Beat;
 use HandGarden\Core\Cue\Calls;
@@ -89,7 +90,8 @@ final readonly class WalkReader
         if (abs($walk->holdShare() - ($dose->holdSeconds > 0 ? 1.0 : 0.0)) > 0.01) {
             throw $node->get('cues')->fail('hold where the dose does not, or do not where it does');
         }
-        if ($walk->kind->countsParts() && \count($walk->units) !== $dose->parts) {
+        $isOneAtATime = null !== $dose->levels->at(Challenge::Finger);
+        if ($walk->kind->countsParts() && !$isOneAtATime && \count($walk->units) !== $dose->parts) {
             throw $node->get('over')->fail(
                 \sprintf('%d units, and the dose has %d parts', \count($walk->units), $dose->parts),
             );

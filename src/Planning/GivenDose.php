@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace HandGarden\Planning;
 
 use HandGarden\Client\Client;
+use HandGarden\Core\Catalogue\Challenge;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
+use HandGarden\Core\Catalogue\Levels;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Web\Clock;
 use Symfony\Component\HttpFoundation\InputBag;
@@ -40,6 +42,24 @@ final readonly class GivenDose
             $rung,
             $this->clock->today($client->zone),
         );
+    }
+
+    /**
+     * @param InputBag<bool|float|int|string> $form
+     *
+     * @throws InvalidDose
+     */
+    public static function levels(InputBag $form): Levels
+    {
+        $levels = Levels::none();
+        foreach (Levels::typed($form->all()['levels'] ?? []) as $code => $level) {
+            $levels = $levels->with(
+                Challenge::tryFrom($code) ?? throw InvalidDose::noChallenge($code),
+                $level,
+            );
+        }
+
+        return $levels;
     }
 
     /** @param InputBag<bool|float|int|string> $form */

@@ -22,7 +22,7 @@ class PrescribedDose implements TellsOfClient
     #[ORM\Column(type: Types::GUID)]
     public readonly string $id;
 
-    /** @param array<string, int|float> $dose */
+    /** @param array<string, mixed> $dose */
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clinicId,

@@ -263,7 +263,8 @@ final readonly class RoutineChange
                 ))
                 ->withMove(GivenDose::number($form, 'move', $item->dose->moveSeconds))
                 ->withHold(GivenDose::number($form, 'hold', $item->dose->holdSeconds))
-                ->withLoad(is_numeric($load) ? (float) $load : $item->dose->loadKilograms);
+                ->withLoad(is_numeric($load) ? (float) $load : $item->dose->loadKilograms)
+                ->atLevels(GivenDose::levels($form));
 
             return $this->given->check($client, $item->rung, $dose);
         } catch (InvalidDose $e) {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace HandGarden\Planning;
 
 use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Routine\BrokenRule;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
@@ -78,22 +77,6 @@ final readonly class RoutineView
     public function shown(Item $item): Side
     {
         return $item->hands->shown($this->worse);
-    }
-
-    /** A dose in a few words: '2 × 5, hold 6 s'. */
-    public static function dose(Dose $dose): string
-    {
-        $timed = 1 === $dose->repetitions && 0 === $dose->holdSeconds;
-        $text = $timed ? self::duration($dose->moveSeconds) : $dose->repetitions.' ×';
-        if (1 !== $dose->parts) {
-            $text .= $timed ? ' × '.$dose->parts : ' in each of '.$dose->parts.' parts';
-        }
-        $text = 1 === $dose->passes ? $text : $dose->passes.' passes of '.$text;
-        $text = 1 === $dose->sets ? $text : $dose->sets.' sets of '.$text;
-
-        return $text.($dose->holdSeconds > 0 ? ', hold '.$dose->holdSeconds.' s' : '').(
-            $dose->loadKilograms > 0.0 ? ', '.$dose->loadKilograms.' kg' : ''
-        );
     }
 
     public static function duration(int $seconds): string

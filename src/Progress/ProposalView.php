@@ -12,7 +12,6 @@ use HandGarden\Core\Progress\Compensation;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Words\Phrase;
-use HandGarden\Planning\RoutineView;
 use HandGarden\Web\Wording;
 
 final readonly class ProposalView
@@ -27,8 +26,7 @@ final readonly class ProposalView
         public ?Rung $rung,
         public ?string $hands,
         public Side $side,
-        public string $from,
-        public string $to,
+        public ?Dose $from,
         public ?Dose $dose,
         public ?Rung $toRung,
     ) {
@@ -58,8 +56,7 @@ final readonly class ProposalView
             rung: null === $proposal->rungId ? null : $catalogue->rung($proposal->rungId),
             hands: $proposal->hands?->label(),
             side: $proposal->hands?->shown($worse) ?? $worse,
-            from: null === $proposal->from ? '' : RoutineView::dose($proposal->from),
-            to: null === $proposal->to ? '' : RoutineView::dose($proposal->to),
+            from: $proposal->from,
             dose: $proposal->to,
             toRung: null === $proposal->toRungId ? null : $catalogue->rung($proposal->toRungId),
         );

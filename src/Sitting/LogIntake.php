@@ -46,7 +46,7 @@ final readonly class LogIntake
         $line->only(...self::ENVELOPE, ...LogFormat::BODY);
         $id = self::uuid($line->get('id'));
         $item = $this->item($sitting, $line->get('item'));
-        $told = LogFormat::told($line);
+        $told = LogFormat::toldOf($this->catalogue->get()->rung($item->rungId), $line);
         $hash = SittingEvent::hash($sitting->id, $line->get('item')->scalarText(), self::bodyOf($line));
         $known = $this->sittings->event($id);
         if (null !== $known && ($known->clinicId !== $sitting->clinicId || $known->bodyHash !== $hash)) {

@@ -12,9 +12,11 @@ use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Actor\Actor;
+use HandGarden\Core\Catalogue\Levels;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\Compensation;
+use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Help;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
@@ -35,6 +37,8 @@ use Symfony\Component\Uid\Uuid;
 #[IsGranted('ROLE_STAFF')]
 final class PlaySitting extends AbstractController
 {
+    private const NUMBERS = ['repetitions', 'hold', 'pain_before', 'pain_after', 'fatigue', 'errors', 'drops'];
+
     public function __construct(
         private readonly SittingRepository $sittings,
         private readonly ClientRepository $clients,
@@ -73,13 +77,14 @@ final class PlaySitting extends AbstractController
             'clinic' => $clinics->own(),
             'helps' => Help::cases(),
             'tones' => ToneAfter::cases(),
+            'felt' => Felt::cases(),
             'compensations' => Compensation::cases(),
         ]);
     }
 
     /**
-     * @return array{kept: SittingItem, item: ?Item, line: string, rests: bool} null: the catalogue no longer has it;
-     *     line: the name under which a page without scripts tells of it
+     * @return array{kept: SittingItem, item: ?Item, line: string, asks: ?AskedOfItem, rests: bool} null: the catalogue
+     *     no longer has it; line: the name under which a page without scripts tells of it
      */
     private function row(SittingItem $kept, bool $noActiveWork): array
     {
@@ -89,6 +94,7 @@ final class PlaySitting extends AbstractController
             'kept' => $kept,
             'item' => $item,
             'line' => Uuid::v4()->toRfc4122(),
+            'asks' => null === $item ? null : AskedOfItem::of($item->rung, $item->dose),
             'rests' => $noActiveWork && null !== $item && !$item->rung->load->class->isRestful(),
         ];
     }
@@ -189,13 +195,21 @@ final class PlaySitting extends AbstractController
             'item' => (string) $form->get('item', ''),
             'outcome' => (string) $form->get('outcome', ''),
         ];
-        foreach (['repetitions', 'hold', 'pain_before', 'pain_after', 'fatigue'] as $number) {
+        foreach (self::NUMBERS as $number) {
             $value = $form->get($number);
             if (is_numeric($value)) {
                 $line[$number] = (int) $value;
             }
         }
-        foreach (['tone', 'help', 'note'] as $word) {
+        $load = $form->get('load');
+        if (is_numeric($load)) {
+            $line['load'] = (float) $load;
+        }
+        $levels = Levels::typed($form->all()['levels'] ?? []);
+        if ([] !== $levels) {
+            $line['levels'] = $levels;
+        }
+        foreach (['tone', 'help', 'felt', 'note'] as $word) {
             $value = (string) $form->get($word, '');
             if ('' !== $value) {
                 $line[$word] = $value;

@@ -3,6 +3,25 @@
  *     & Record<string, unknown>} LogLine
  */
 
+const NUMBERS = ['repetitions', 'hold', 'pain_before', 'pain_after', 'fatigue', 'errors', 'drops', 'load'];
+
+/**
+ * At which levels it was done, where that was told: `levels[beat]` and its neighbours.
+ * @param {FormData} data
+ * @returns {Record<string, number|string>}
+ */
+function levelsOf(data) {
+  /** @type {Record<string, number|string>} */
+  const levels = {};
+  for (const [name, value] of data) {
+    const code = name.match(/^levels\[(\w+)\]$/)?.[1];
+    if (code && value !== '') {
+      levels[code] = Number.isNaN(Number(value)) ? String(value) : Number(value);
+    }
+  }
+  return levels;
+}
+
 /**
  * What one form says, as a log line. Empty fields say nothing.
  * @param {FormData} data
@@ -20,13 +39,17 @@ export function lineOf(data, outcome, made) {
     device_at: made.deviceAt,
     outcome,
   };
-  for (const name of ['repetitions', 'hold', 'pain_before', 'pain_after', 'fatigue']) {
+  for (const name of NUMBERS) {
     const value = data.get(name);
     if (value !== null && value !== '') {
       line[name] = Number(value);
     }
   }
-  for (const name of ['tone', 'help', 'note']) {
+  const levels = levelsOf(data);
+  if (Object.keys(levels).length > 0) {
+    line.levels = levels;
+  }
+  for (const name of ['tone', 'help', 'felt', 'note']) {
     const value = data.get(name);
     if (value) {
       line[name] = value;

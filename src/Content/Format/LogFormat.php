@@ -6,9 +6,13 @@ namespace HandGarden\Content\Format;
 
 use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\InvalidDose;
+use HandGarden\Core\Catalogue\Levels;
+use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\Compensation;
+use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Help;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Outcome;
@@ -20,6 +24,7 @@ use HandGarden\Core\Routine\ItemKey;
 final readonly class LogFormat
 {
     private const NOTE_LETTERS = 2000;
+    private const MOST_KILOGRAMS = 50.0;
 
     public const BODY = [
         'outcome',
@@ -35,6 +40,11 @@ final readonly class LogFormat
         'systemic',
         'hurt_later',
         'note',
+        'errors',
+        'drops',
+        'felt',
+        'load',
+        'levels',
     ];
 
     public function __construct(
@@ -62,7 +72,7 @@ final readonly class LogFormat
                 $this->catalogue->rung($rungId)->dosing->start,
             ),
             day: $node->get('on')->date(),
-            told: self::told($node),
+            told: self::toldOf($this->catalogue->rung($rungId), $node),
         );
     }
 
@@ -95,7 +105,29 @@ final readonly class LogFormat
             systemic: $node->optional('systemic')?->bool() ?? false,
             hurtLater: $node->optional('hurt_later')?->bool() ?? false,
             note: $note,
+            errors: $node->optional('errors')?->int(0, 200),
+            drops: $node->optional('drops')?->int(0, 200),
+            felt: $node->optional('felt')?->enum(Felt::class),
+            loadKilograms: $node->optional('load')?->float(0.0, self::MOST_KILOGRAMS),
+            levels: DoseFormat::levels($node->optional('levels')),
         );
+    }
+
+    /**
+     * The same, of an exercise: at levels that it has.
+     *
+     * @throws InvalidData
+     */
+    public static function toldOf(Rung $rung, Node $node): Told
+    {
+        $told = self::told($node);
+        try {
+            $rung->dosing->checkLevels($told->levels ?? Levels::none());
+        } catch (InvalidDose $e) {
+            throw $node->get('levels')->fail($e->getMessage());
+        }
+
+        return $told;
     }
 
     /** @return array<string, mixed> as it is kept; what says nothing is left out */
@@ -121,6 +153,11 @@ final readonly class LogFormat
                 'systemic' => $told->systemic ? true : null,
                 'hurt_later' => $told->hurtLater ? true : null,
                 'note' => '' === $told->note ? null : $told->note,
+                'errors' => $told->errors,
+                'drops' => $told->drops,
+                'felt' => $told->felt?->value,
+                'load' => $told->loadKilograms,
+                'levels' => $told->levels?->all(),
             ],
             static fn (mixed $value): bool => null !== $value,
         );
@@ -136,6 +173,7 @@ final readonly class LogFormat
         $int = static fn (string $key): ?int => \is_int($kept[$key] ?? null) ? $kept[$key] : null;
         $text = static fn (string $key): string => \is_string($kept[$key] ?? null) ? $kept[$key] : '';
         $is = static fn (string $key): bool => true === ($kept[$key] ?? false);
+        $load = $kept['load'] ?? null;
         $tricks = [];
         foreach (\is_array($kept['compensations'] ?? null) ? $kept['compensations'] : [] as $trick) {
             // words of earlier days, in events that were written then
@@ -160,6 +198,13 @@ final readonly class LogFormat
             systemic: $is('systemic'),
             hurtLater: $is('hurt_later'),
             note: $text('note'),
+            errors: $int('errors'),
+            drops: $int('drops'),
+            felt: Felt::tryFrom($text('felt')),
+            loadKilograms: \is_int($load) || \is_float($load) ? (float) $load : null,
+            levels: \is_array($kept['levels'] ?? null)
+                ? DoseFormat::levels(Node::root($kept['levels'], 'levels'))
+                : null,
         );
     }
 }

@@ -7,7 +7,7 @@ namespace HandGarden\Core\Catalogue;
 /**
  * How much of an item: sets of repetitions, each with a movement and a hold. A timed item is one repetition whose
  * movement is the whole time. `parts` are fingers or directions done inside one repetition count; `passes` are what a
- * set is repeated for where that says how hard it is.
+ * set is repeated for where that says how hard it is; `levels` are all else that does.
  */
 final readonly class Dose
 {
@@ -24,6 +24,9 @@ final readonly class Dose
         public int $betweenSeconds,
         /** After the last set. */
         public int $tailSeconds,
+        public Levels $levels,
+        /** The levels that the seconds of a movement are given for. */
+        private Levels $timedAt,
     ) {
     }
 
@@ -45,6 +48,8 @@ final readonly class Dose
         int $passes = 1,
         int $betweenSeconds = 0,
         int $tailSeconds = 0,
+        ?Levels $levels = null,
+        ?Levels $timedAt = null,
     ): self {
         $doable = min($sets, $repetitions, $parts, $passes) > 0
             && min($moveSeconds, $holdSeconds, $restSeconds, $betweenSeconds, $tailSeconds) >= 0
@@ -63,6 +68,8 @@ final readonly class Dose
                 passes: $passes,
                 betweenSeconds: $betweenSeconds,
                 tailSeconds: $tailSeconds,
+                levels: $levels ?? Levels::none(),
+                timedAt: $timedAt ?? $levels ?? Levels::none(),
             )
             : throw InvalidDose::notDoable(
                 \sprintf(
@@ -81,7 +88,12 @@ final readonly class Dose
     /** The same but for the number of sets, which says how much and not how hard. */
     public function isAsHardAs(self $other): bool
     {
-        return get_object_vars($this->withSets(1)) === get_object_vars($other->withSets(1));
+        $of = static fn (self $dose): array => [
+            'levels' => $dose->levels->all(),
+            'timedAt' => $dose->timedAt->all(),
+        ] + get_object_vars($dose->withSets(1));
+
+        return $of($this) === $of($other);
     }
 
     public function withSets(int $sets): self
@@ -114,10 +126,50 @@ final readonly class Dose
         return $this->with(['loadKilograms' => $loadKilograms]);
     }
 
-    /** Whether nothing of this dose is more than the other's. */
+    /**
+     * At a level of a challenge, and as fast as that level asks.
+     *
+     * @throws InvalidDose
+     */
+    public function at(Challenge $challenge, int|float|string $level): self
+    {
+        return $this->with([
+            'levels' => $this->levels->with($challenge, $level),
+            'timedAt' => null === $this->timedAt->at($challenge)
+                ? $this->timedAt->with($challenge, $level)
+                : $this->timedAt,
+        ]);
+    }
+
+    /** @throws InvalidDose */
+    public function atLevels(Levels $levels): self
+    {
+        $dose = $this;
+        foreach ($levels->all() as $code => $level) {
+            $dose = $dose->at(Challenge::from($code), $level);
+        }
+
+        return $dose;
+    }
+
+    /** With the levels of another dose of the same exercise, and the movement timed for the same ones. */
+    public function timedAs(self $other): self
+    {
+        return $this->with(['levels' => $other->levels, 'timedAt' => $other->timedAt]);
+    }
+
+    /** Whether nothing of this dose is more than the other's; at an easier stage count and hold do not matter. */
     public function isAtMost(self $other): bool
     {
-        return $this->sets <= $other->sets
+        $stage = $this->levels->stageBeside($other->levels);
+
+        return $stage < 0 || (0 === $stage && $this->isNoMoreThan($other));
+    }
+
+    private function isNoMoreThan(self $other): bool
+    {
+        return $this->levels->isAtMost($other->levels)
+            && $this->sets <= $other->sets
             && $this->passes <= $other->passes
             && $this->repetitions <= $other->repetitions
             && $this->holdSeconds <= $other->holdSeconds
@@ -128,7 +180,15 @@ final readonly class Dose
     /** Seconds of moving and holding on one side. */
     public function workSeconds(): int
     {
-        return $this->setsPlayed() * $this->repetitions * $this->parts * ($this->moveSeconds + $this->holdSeconds);
+        $times = $this->setsPlayed() * $this->repetitions * $this->parts;
+
+        return (int) ceil($times * $this->moveSecondsNow() - 1e-6) + $times * $this->holdSeconds;
+    }
+
+    /** Seconds of one movement as fast as its levels ask. */
+    public function moveSecondsNow(): float
+    {
+        return $this->moveSeconds / $this->levels->quickening($this->timedAt);
     }
 
     /**
@@ -155,7 +215,7 @@ final readonly class Dose
         return $this->sets * $this->passes;
     }
 
-    /** @param array<string, int|float> $changed by property */
+    /** @param array<string, mixed> $changed by property */
     private function with(array $changed): self
     {
         /** @var array<string, int> $all */

@@ -79,7 +79,8 @@ final readonly class DosePlan
             ->withPasses($kept->passes)
             ->withRepetitions($kept->repetitions)
             ->withHold($kept->holdSeconds)
-            ->withLoad($kept->loadKilograms);
+            ->withLoad($kept->loadKilograms)
+            ->atLevels($this->known($kept->levels));
 
         return $this->with($this->range->clamp($difficulty), $this->amountOf($kept));
     }
@@ -88,6 +89,7 @@ final readonly class DosePlan
     public function check(Dose $dose, string $rungId): void
     {
         $this->range->check($dose, $rungId);
+        $this->checkLevels($dose->levels);
         $right = $this->with($dose, $this->amountOf($dose));
         [$least, $most] = [$this->with($dose, $this->amounts->amounts()[0]), $this->with(
             $dose,
@@ -111,6 +113,51 @@ final readonly class DosePlan
                 rungId: $rungId,
             );
         }
+    }
+
+    /** @throws InvalidDose naming the challenge and the levels it has here */
+    public function checkLevels(Levels $levels): void
+    {
+        foreach ($levels->all() as $code => $level) {
+            $spec = $this->climbing(Challenge::from($code));
+            if (null === $spec || !\in_array($level, $spec->levels, true)) {
+                throw InvalidDose::otherLevels(Challenge::from($code), $level, $spec->levels ?? []);
+            }
+        }
+    }
+
+    /** The rule that goes through the levels of a challenge; null: it makes no difference here. */
+    public function climbing(Challenge $challenge): ?ProgressSpec
+    {
+        foreach ($this->progress as $spec) {
+            if ($spec->kind->challenge() === $challenge) {
+                return $spec;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<int|float|string> by the code of a challenge; none: it makes no difference here */
+    public function levelsOf(string $code): array
+    {
+        $challenge = Challenge::tryFrom($code);
+
+        return null === $challenge ? [] : $this->climbing($challenge)->levels ?? [];
+    }
+
+    /** Those levels that the exercise still has. */
+    private function known(Levels $kept): Levels
+    {
+        $levels = $this->start->levels;
+        foreach ($kept->all() as $code => $level) {
+            $spec = $this->climbing(Challenge::from($code));
+            if (null !== $spec && \in_array($level, $spec->levels, true)) {
+                $levels = $levels->with(Challenge::from($code), $level);
+            }
+        }
+
+        return $levels;
     }
 
     private function most(): Amount

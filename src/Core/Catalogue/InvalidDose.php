@@ -36,4 +36,27 @@ final class InvalidDose extends \DomainException implements CoreError
             \sprintf('%s of %s: %s is outside %s..%s.', ucfirst($field), $rungId, $value, $min, $max),
         );
     }
+
+    public static function noChallenge(string $code): self
+    {
+        return new self(\sprintf('"%s" makes nothing harder.', $code));
+    }
+
+    public static function noLevel(Challenge $challenge, string $level): self
+    {
+        return new self(\sprintf('"%s" is no level of %s.', $level, $challenge->value));
+    }
+
+    /** @param list<int|float|string> $levels that there are */
+    public static function otherLevels(Challenge $challenge, int|float|string $level, array $levels): self
+    {
+        return new self(
+            \sprintf(
+                '%s: %s is no level of this exercise, which has %s.',
+                ucfirst($challenge->value),
+                $level,
+                [] === $levels ? 'none' : implode(', ', $levels),
+            ),
+        );
+    }
 }

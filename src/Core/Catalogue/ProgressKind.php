@@ -17,21 +17,38 @@ enum ProgressKind: string
     case ObjectCount = 'object-count';
     /** Ten degrees more toward extension; judged by how often the ball is let go. */
     case WristAngle = 'wrist-angle';
+    /** More beats a minute, judged by the errors. */
     case Tempo = 'tempo';
-    /** A shorter time between calls. */
+    /** A shorter time between calls, judged by the errors. */
     case Caller = 'caller';
     case Firmness = 'firmness';
     /** Less help. */
     case Help = 'help';
+    /** The next finger, or space between fingers, with its own hold. */
+    case Finger = 'finger';
+    /** Smaller pieces, and fewer of them to begin with. */
+    case Size = 'size';
 
     /** No automatic step; the therapist decides at the review. */
     case Review = 'review';
 
     public function isAutomatic(): bool
     {
+        return self::Review !== $this;
+    }
+
+    /** Whose levels it goes through; null: it changes a number of the dose. */
+    public function challenge(): ?Challenge
+    {
         return match ($this) {
-            self::HoldCount, self::Repetitions, self::Passes, self::StretchHold, self::Load, self::ObjectCount => true,
-            self::WristAngle, self::Tempo, self::Caller, self::Firmness, self::Help, self::Review => false,
+            self::WristAngle => Challenge::Angle,
+            self::Tempo => Challenge::Beat,
+            self::Caller => Challenge::Interval,
+            self::Firmness => Challenge::Firmness,
+            self::Help => Challenge::Help,
+            self::Finger => Challenge::Finger,
+            self::Size => Challenge::Size,
+            default => null,
         };
     }
 }

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Catalogue;
 
+use HandGarden\Core\Condition\FactCode;
+
 /** One rule of a rung's progress with its parameters; several apply one after another. */
 final readonly class ProgressSpec
 {
     /**
      * @param list<float>           $steps    the values of `stretch-hold` in seconds or of `load` in kilograms
-     * @param array<string, string> $settings parameters that are no whole numbers, as written: `start: best+1`,
-     *     `floor: 1.0`
+     * @param list<int|float|string> $levels  of its challenge, easiest first
+     * @param float                 $share    of errors that are too many, or of tries that are enough; 0: not counted
      */
     public function __construct(
         public ProgressKind $kind,
@@ -20,7 +22,10 @@ final readonly class ProgressSpec
         public int $days,
         public array $steps = [],
         public int $repetitionsNeeded = 0,
-        public array $settings = [],
+        public array $levels = [],
+        public float $share = 0.0,
+        /** What was measured that the first level is at most. */
+        public ?FactCode $measured = null,
     ) {
     }
 }

@@ -19,7 +19,8 @@ final class Reachable
             ProgressKind::StretchHold => self::isInside($most, $range->holdSeconds),
             ProgressKind::Load => self::isInside($most, $range->loadKilograms)
                 && $spec->repetitionsNeeded <= $range->repetitions[1],
-            default => true, // a therapist decides
+            ProgressKind::Review => true, // a therapist decides
+            default => \count($spec->levels) > 1,
         };
     }
 

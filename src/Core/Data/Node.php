@@ -122,6 +122,13 @@ final readonly class Node
             : throw $this->fail('expected text or a number');
     }
 
+    public function scalar(): int|float|string
+    {
+        return \is_int($this->value) || \is_float($this->value) || \is_string($this->value)
+            ? $this->value
+            : throw $this->fail('expected a number or a word');
+    }
+
     public function int(int $min = \PHP_INT_MIN, int $max = \PHP_INT_MAX): int
     {
         if (!\is_int($this->value)) {

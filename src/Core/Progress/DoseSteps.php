@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress;
 
+use HandGarden\Core\Catalogue\Challenge;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\ProgressKind;
 use HandGarden\Core\Catalogue\ProgressSpec;
@@ -13,9 +14,12 @@ use HandGarden\Core\Catalogue\Rung;
 final readonly class DoseSteps
 {
     private const STOPS_FIRST_AT = 15;
+    /** Pictures of the wrist, from hanging to a little back, by which an angle is told at home. */
+    public const ANGLES_AT_HOME = [-60, -30, 0, 20];
 
     public function __construct(
         private Rung $rung,
+        private bool $atHome = false,
     ) {
     }
 
@@ -39,14 +43,15 @@ final readonly class DoseSteps
     }
 
     /**
-     * Less of what weighs most: load, then hold, then repetitions, then passes; null at the least dose. How often it is
-     * done says nothing of how hard it is.
+     * Less of what weighs most: load, then the challenges, then hold, then repetitions, then passes, then the finger or
+     * the size before; null at the least dose. How often it is done says nothing of how hard it is.
      */
     public function down(Dose $dose): ?Dose
     {
         $range = $this->rung->dosing->range;
         $start = $this->rung->dosing->start;
         $hold = $this->shorterHold($dose);
+        $slower = $this->atEasier($dose, static fn (Challenge $c): bool => !$c->isStage());
         $repetitionStep = $this->stepOf(ProgressKind::Repetitions) ?? 2;
         $leastRepetitions = max($range->repetitions[0], intdiv($start->repetitions + 1, 2));
 
@@ -54,12 +59,13 @@ final readonly class DoseSteps
             $dose->loadKilograms > $range->loadKilograms[0] => $dose->withLoad(
                 $this->lighter($dose->loadKilograms),
             ),
+            null !== $slower => $slower,
             null !== $hold => $dose->withHold($hold),
             $dose->repetitions > $leastRepetitions => $dose->withRepetitions(
                 max($leastRepetitions, $dose->repetitions - $repetitionStep),
             ),
             $dose->passes > $range->passes[0] => $dose->withPasses($dose->passes - 1),
-            default => null,
+            default => $this->atEasier($dose, static fn (Challenge $c): bool => $c->isStage()),
         };
     }
 
@@ -91,10 +97,63 @@ final readonly class DoseSteps
             )
                 ? null
                 : $dose->withLoad($next),
-            default => null, // the therapist decides
+            ProgressKind::Review => null, // the therapist decides
+            default => $this->atHarder($spec, $dose),
         };
 
         return null !== $raised && $raised->isAtMost($this->mostOf($raised)) ? $raised : null;
+    }
+
+    /** One level harder; a new stage begins with the least count and hold. */
+    private function atHarder(ProgressSpec $spec, Dose $dose): ?Dose
+    {
+        $challenge = $spec->kind->challenge();
+        $harder = null === $challenge ? [] : $this->levelsBeside($spec, $challenge, $dose, 1);
+        if (null === $challenge || [] === $harder) {
+            return null;
+        }
+        $start = $this->rung->dosing->start;
+        $dose = $challenge->isStage()
+            ? $dose->withHold($this->rung->dosing->range->holdSeconds[0])->withRepetitions(
+                $start->repetitions,
+            )
+            : $dose;
+
+        return $dose->at($challenge, $harder[0]);
+    }
+
+    /**
+     * More help is no easier dose: what hurts, hurts with it as well.
+     *
+     * @param \Closure(Challenge): bool $which
+     */
+    private function atEasier(Dose $dose, \Closure $which): ?Dose
+    {
+        foreach (array_reverse($this->rung->dosing->progress) as $spec) {
+            $challenge = $spec->kind->challenge();
+            if (null === $challenge || Challenge::Help === $challenge || !$which($challenge)) {
+                continue;
+            }
+            $easier = $this->levelsBeside($spec, $challenge, $dose, -1);
+            if ([] !== $easier) {
+                return $dose->at($challenge, $easier[array_key_last($easier)]);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<int|float|string> harder (1) or easier (-1) than that of the dose, from easy to hard */
+    private function levelsBeside(ProgressSpec $spec, Challenge $challenge, Dose $dose, int $way): array
+    {
+        $now = $dose->levels->at($challenge);
+        $levels = Challenge::Angle === $challenge && $this->atHome ? self::ANGLES_AT_HOME : $spec->levels;
+
+        return null === $now ? [] : array_values(array_filter(
+            $levels,
+            static fn (int|float|string $level): bool => $way
+                === ($challenge->hardness($level) <=> $challenge->hardness($now)),
+        ));
     }
 
     private function mostOf(Dose $dose): Dose

@@ -12,6 +12,7 @@ use HandGarden\Core\Progress\Rule\LighterOnTricks;
 use HandGarden\Core\Progress\Rule\Plateau;
 use HandGarden\Core\Progress\Rule\ReleaseWhenTighter;
 use HandGarden\Core\Progress\Rule\SuspendOnSymptom;
+use HandGarden\Core\Progress\Rule\TooEasy;
 use HandGarden\Core\Progress\Rule\TooHard;
 
 /** What the log of one item asks for: the first rule that has something to say, in this order. One change an item. */
@@ -29,6 +30,7 @@ final readonly class ItemRules
             new TooHard(), // before a card that only asks
             new LighterOnTricks(),
             new Advance(),
+            new TooEasy(),
             new Plateau(),
         ];
     }

@@ -19,6 +19,8 @@ final readonly class LogLine
      * @param bool               $hurtLater    'Did it hurt more than two hours afterwards, or the next morning?'
      * @param bool               $newTingling  tingling or numbness that is new or worse
      * @param bool               $systemic     dizzy, breathless, chest pain, faint, signs of a stroke or a fit
+     * @param Dose               $dose         with which it was done
+     * @param ?int               $errors       wrong or missed ones; null: nobody counted
      */
     public function __construct(
         public string $id,
@@ -39,10 +41,15 @@ final readonly class LogLine
         public bool $newTingling = false,
         public bool $systemic = false,
         public bool $hurtLater = false,
+        public ?int $errors = null,
+        public ?Felt $felt = null,
     ) {
     }
 
-    /** @param string $id by which evidence names it */
+    /**
+     * @param string $id   by which evidence names it
+     * @param Dose   $dose as it was planned
+     */
     public static function from(
         string $id,
         string $sittingId,
@@ -56,7 +63,7 @@ final readonly class LogLine
             $sittingId,
             $item->rungId,
             $item->hands,
-            dose: $dose,
+            dose: $told->doneOf($dose),
             day: $day,
             outcome: $told->outcome,
             repetitions: $told->repetitions,
@@ -70,6 +77,8 @@ final readonly class LogLine
             newTingling: $told->newTingling,
             systemic: $told->systemic,
             hurtLater: $told->hurtLater,
+            errors: $told->errors,
+            felt: $told->felt,
         );
     }
 

@@ -86,6 +86,20 @@ final readonly class PracticeDay
         );
     }
 
+    /** Whether it was said of one of them that day. */
+    public function felt(Felt $felt): bool
+    {
+        return [] !== array_filter($this->lines, static fn (LogLine $l): bool => $felt === $l->felt);
+    }
+
+    /** Whether it was said of more than half of them, and of more than one. */
+    public function isMostly(Felt $felt): bool
+    {
+        $said = \count(array_filter($this->lines, static fn (LogLine $l): bool => $felt === $l->felt));
+
+        return $said > 1 && 2 * $said > \count($this->lines);
+    }
+
     public function fatigue(): ?int
     {
         $told = array_filter(

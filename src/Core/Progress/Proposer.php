@@ -229,6 +229,7 @@ final readonly class Proposer
             scheduledInWindow: $now->daysPerWeek * (int) $from->diff($now->today)->format('%a') / 7.0,
             today: $now->today,
             usualPain: $now->usual->of(WorkedParts::of($item->rung), $item->hands),
+            atHome: $now->atHome,
         );
     }
 }

@@ -25,6 +25,7 @@ final readonly class Situation
         public array $quiet = [],
         public array $steps = [],
         public ?StepsAhead $ahead = null,
+        public bool $atHome = true,
     ) {
     }
 }

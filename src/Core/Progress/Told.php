@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress;
 
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\Levels;
+
 /** What was told of one item after it was done. */
 final readonly class Told
 {
@@ -17,6 +20,10 @@ final readonly class Told
      * @param bool               $newTingling  tingling or numbness that is new or worse
      * @param bool               $systemic     dizzy, breathless, chest pain, faint, signs of a stroke or a fit
      * @param bool               $hurtLater    it hurt for more than two hours afterwards, or the next morning
+     * @param ?int               $errors       wrong or missed ones; null: nobody counted
+     * @param ?int               $drops        pieces dropped; null: nobody counted
+     * @param ?float             $loadKilograms with which it was really done; null: as planned
+     * @param ?Levels            $levels       at which it was really done, where they were not as planned
      */
     public function __construct(
         public Outcome $outcome,
@@ -32,7 +39,20 @@ final readonly class Told
         public bool $systemic = false,
         public bool $hurtLater = false,
         public string $note = '',
+        public ?int $errors = null,
+        public ?int $drops = null,
+        public ?Felt $felt = null,
+        public ?float $loadKilograms = null,
+        public ?Levels $levels = null,
     ) {
+    }
+
+    /** What was really done, where a dose was planned. */
+    public function doneOf(Dose $planned): Dose
+    {
+        $done = null === $this->loadKilograms ? $planned : $planned->withLoad($this->loadKilograms);
+
+        return null === $this->levels ? $done : $done->atLevels($this->levels);
     }
 
     /** Told after an earlier word on the same item: what was done is this, what hurt stays. */
@@ -54,6 +74,11 @@ final readonly class Told
             systemic: $this->systemic || $earlier->systemic,
             hurtLater: $this->hurtLater || $earlier->hurtLater,
             note: trim($earlier->note."\n".$this->note),
+            errors: $this->errors ?? $earlier->errors,
+            drops: $this->drops ?? $earlier->drops,
+            felt: Felt::harder($this->felt, $earlier->felt),
+            loadKilograms: $this->loadKilograms ?? $earlier->loadKilograms,
+            levels: $this->levels ?? $earlier->levels,
         );
     }
 

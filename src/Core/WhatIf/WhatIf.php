@@ -79,9 +79,11 @@ final readonly class WhatIf
                         dose: $course->now->dose,
                         day: $on,
                         outcome: Outcome::Done,
+                        repetitions: $course->now->dose->repetitions,
                         painBefore: 0,
                         painAfter: 0,
                         help: Help::None,
+                        errors: 0,
                     );
                 }
             }

@@ -45,6 +45,7 @@ final readonly class CaseFile
                 fn (): ClientFacts => $this->facts,
                 $this->today,
             ),
+            atHome: $this->facts->setting->atHome,
         );
     }
 

@@ -9,7 +9,6 @@ use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
-use HandGarden\Planning\RoutineView;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -103,38 +102,6 @@ final class DoseTest extends TestCase
         $this->expectException(InvalidData::class);
         $this->expectExceptionMessage('dose.reps: is not known here');
         DoseFormat::read(Node::root(['reps' => 7], 'dose'), $dose);
-    }
-
-    /** @return iterable<string, array{Dose, string}> */
-    public static function words(): iterable
-    {
-        yield 'repetitions' => [Dose::from(1, 8, 1, 6, holdSeconds: 0, restSeconds: 0), '8 ×'];
-        yield 'with a hold' => [
-            Dose::from(1, 8, 1, 4, holdSeconds: 5, restSeconds: 0),
-            '8 ×, hold 5 s',
-        ];
-        yield 'sets' => [Dose::from(2, 5, 1, 6, holdSeconds: 0, restSeconds: 30), '2 sets of 5 ×'];
-        yield 'parts' => [
-            Dose::from(1, 5, 4, 3, holdSeconds: 0, restSeconds: 0),
-            '5 × in each of 4 parts',
-        ];
-        yield 'seconds' => [Dose::from(1, 1, 1, 25, holdSeconds: 0, restSeconds: 0), '25 s'];
-        yield 'minutes' => [Dose::from(1, 1, 1, 150, holdSeconds: 0, restSeconds: 0), '2.5 min'];
-        yield 'a load' => [Dose::from(
-            1,
-            8,
-            1,
-            6,
-            holdSeconds: 0,
-            restSeconds: 30,
-            loadKilograms: 0.25,
-        ), '8 ×, 0.25 kg'];
-    }
-
-    #[DataProvider('words')]
-    public function testADoseInAFewWords(Dose $dose, string $expected): void
-    {
-        self::assertSame($expected, RoutineView::dose($dose));
     }
 
     public function testAtMostComparesEveryPart(): void

@@ -18,7 +18,9 @@ final class TimeTest extends TestCase
     /** @return iterable<string, array{string, int}> seconds of one item at its start dose, as reviewed */
     public static function seconds(): iterable
     {
-        $seconds = Cases::reviewed()['seconds'] + ['open-hand-weight-lean' => 68];
+        // one finger, and one space between fingers, at a time
+        $oneAtATime = ['coin-still-hold' => 50, 'web-ball-knuckle-squeeze' => 72];
+        $seconds = $oneAtATime + Cases::reviewed()['seconds'] + ['open-hand-weight-lean' => 68];
         foreach ($seconds as $rung => $expected) {
             yield $rung => [$rung, $expected];
         }

@@ -34,8 +34,10 @@ final readonly class Advance implements ItemRule
         }
         $dose = $history->item->dose;
         $rule = $history->steps()->current($dose);
-        $met = self::metLines($history, $rule->repetitionsNeeded ?? 0);
-        $specs = $history->item->rung->dosing->progress;
+        $rung = $history->item->rung;
+        $target = new Target($rule, $rung->walk, $dose, $rung->dosing->range->repetitions[1]);
+        $met = self::metLines($history, $target);
+        $specs = $rung->dosing->progress;
         $days = match (true) {
             null !== $rule => $rule->days,
             [] === $specs => \PHP_INT_MAX,
@@ -56,7 +58,7 @@ final readonly class Advance implements ItemRule
                 'advance.'.$rule->kind->value,
                 $met,
                 $evidence,
-                to: $up,
+                to: $target->step($up, $met),
             )
             : self::nextRung($history, $met, $evidence);
     }
@@ -123,16 +125,14 @@ final readonly class Advance implements ItemRule
      *
      * @return list<LogLine>
      */
-    private static function metLines(ItemHistory $history, int $repetitionsNeeded): array
+    private static function metLines(ItemHistory $history, Target $target): array
     {
         $met = [];
         $usualHelp = self::usualHelp($history);
         foreach ($history->window as $line) {
-            $enough = ($line->repetitions ?? $line->dose->repetitions) >= $repetitionsNeeded;
             if (
                 $history->isAtLeastAsHard($line)
-                && $enough
-                && $line->metTarget()
+                && $target->isMet($line)
                 && ($line->painAfterCounted() ?? 0) < $history->painLimit()
                 && ($line->help?->rank() ?? 0) <= $usualHelp // what nobody told counts where the others tell
             ) {

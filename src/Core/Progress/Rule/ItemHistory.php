@@ -38,6 +38,7 @@ final readonly class ItemHistory
         public float $scheduledInWindow,
         public \DateTimeImmutable $today,
         private int $usualPain = 0,
+        private bool $atHome = true,
     ) {
     }
 
@@ -71,7 +72,7 @@ final readonly class ItemHistory
 
     public function steps(): DoseSteps
     {
-        return new DoseSteps($this->item->rung);
+        return new DoseSteps($this->item->rung, $this->atHome);
     }
 
     /** One dose step down; null at the least. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress\Rule;
 
+use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\PracticeDay;
 use HandGarden\Core\Progress\ProgressSettings;
@@ -12,7 +13,7 @@ use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Words\Phrase;
 
-/** The last sittings were all very tiring: a quarter less time. */
+/** The last days were all very tiring, or most of what was done was called too hard: a quarter less time. */
 final readonly class ShorterWhenTired implements RoutineRule
 {
     public function __construct(
@@ -28,7 +29,8 @@ final readonly class ShorterWhenTired implements RoutineRule
         );
         $tiring = array_filter(
             $days,
-            fn (PracticeDay $d): bool => ($d->fatigue() ?? 0) >= $this->settings->fatigueHigh,
+            fn (PracticeDay $d): bool => ($d->fatigue() ?? 0) >= $this->settings->fatigueHigh
+                || $d->isMostly(Felt::TooHard),
         );
         $tired = array_map(fn (PracticeDay $d): LogLine => $this->mostTiring($d), array_values($tiring));
 
