@@ -201,6 +201,7 @@ final class Oracle
             $dose->repetitions < $range->repetitions[0] || $dose->repetitions > $range->repetitions[1]
             || $dose->holdSeconds < $range->holdSeconds[0] || $dose->holdSeconds > $range->holdSeconds[1]
             || $dose->loadKilograms > $range->loadKilograms[1] + 1e-9
+            || min([0.0, ...array_values(Level::of($given->rung, $dose))]) < 0.0
         ) {
             $rules[] = 'S11';
         }
@@ -208,7 +209,7 @@ final class Oracle
         if (null !== $limit && $given->isFirst) {
             $held = $this->client->truth(
                 $limit->code,
-                $limit->argument,
+                Level::finger($dose) ?? $limit->argument,
                 $this->client->side,
             );
             $most = max($range->holdSeconds[0], \is_float($held) ? (int) floor($held) : 0);

@@ -231,7 +231,11 @@ final class OracleOfTheLog
         $isCalm = EffortClass::Calm === $given->rung->load->class; // asks nothing of the hand
         foreach ($isCalm ? [] : $own as $line) {
             $isOpen = !$this->isSeenBetween($line->arrives, $day->number) && $line->day < $day->number;
-            if ($isOpen && $line->isSymptom($usual) && !self::isEasier($given->dose, $line->dose)) {
+            if (
+                $isOpen
+                && $line->isSymptom($usual)
+                && !self::isEasier($given->rung, $given->dose, $line->dose)
+            ) {
                 $this->say(
                     $line->arrives > $line->day ? 'S15' : 'S12',
                     $day,
@@ -293,12 +297,14 @@ final class OracleOfTheLog
         return $a->repetitions === $b->repetitions
             && $a->holdSeconds === $b->holdSeconds
             && $a->passes === $b->passes
-            && abs($a->loadKilograms - $b->loadKilograms) < 1e-9;
+            && abs($a->loadKilograms - $b->loadKilograms) < 1e-9
+            && Level::areAlike($a, $b);
     }
 
-    private static function isEasier(Dose $now, Dose $then): bool
+    private static function isEasier(Rung $rung, Dose $now, Dose $then): bool
     {
         return !self::isAlike($now, $then)
+            && !Level::isHarder($rung, $now, $then)
             && $now->repetitions <= $then->repetitions
             && $now->holdSeconds <= $then->holdSeconds
             && $now->loadKilograms <= $then->loadKilograms + 1e-9

@@ -117,6 +117,10 @@ final class Practice
             }
         }
 
+        $shares = [...$shares, ...array_values(
+            array_diff_key(Level::of($given->rung, $given->dose), ['help' => 0]),
+        )];
+
         return [] === $shares ? 0.5 : array_sum($shares) / \count($shares);
     }
 

@@ -6,6 +6,7 @@ namespace HandGarden\Bench\Clinic;
 
 use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Progress\Compensation;
+use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Help;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Outcome;
@@ -40,7 +41,7 @@ final class Told
             dose: $line->dose,
             day: $begin->modify('+'.$line->day.' days'),
             outcome: $isDone ? Outcome::Done : Outcome::Part,
-            repetitions: $isDone ? null : (int) floor($line->reached * $line->dose->repetitions),
+            repetitions: (int) floor($line->reached * $line->dose->repetitions),
             painBefore: $line->painBefore,
             painAfter: $line->painAfter,
             tone: Mutant::S18 === $mutant ? null : $tone,
@@ -48,6 +49,8 @@ final class Told
             compensations: $line->hasTrick && Mutant::S16 !== $mutant ? [Compensation::ShoulderHike] : [],
             fatigue: $line->fatigue,
             newTingling: $line->isTingling,
+            errors: (int) round((1.0 - $line->reached) * 10),
+            felt: $line->reached < 0.7 ? Felt::TooHard : null,
         );
     }
 

@@ -126,7 +126,7 @@ final class BothWaysTest extends GardenTestCase
         return ['evidence' => \count($proposal->evidence)] + get_object_vars($proposal);
     }
 
-    /** @return list<array{string, array<string, float|int>, array<string, mixed>}> */
+    /** @return list<array{string, array<string, mixed>, array<string, mixed>}> */
     private static function told(Routine $routine): array
     {
         return array_map(

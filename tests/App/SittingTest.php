@@ -6,6 +6,7 @@ namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Role;
 use HandGarden\Content\Format\LogFormat;
+use HandGarden\Core\Catalogue\Challenge;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\Fold;
@@ -21,6 +22,8 @@ use Symfony\Component\Uid\Uuid;
 
 final class SittingTest extends OdalysTestCase
 {
+    private const RELEASE = 'wrist-forward-release';
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -275,6 +278,49 @@ final class SittingTest extends OdalysTestCase
             ],
             $item->told,
         );
+    }
+
+    public function testAnotherWristAngleIsToldAndOneThatTheExerciseDoesNotHaveIsRefused(): void
+    {
+        $sitting = $this->begin();
+        $place = (int) array_search(self::RELEASE, array_column($this->itemsOf($sitting), 'rungId'), true);
+        $form = $this->browser->request('GET', '/sittings/'.$sitting->id)
+            ->filter('section[data-nth="'.$place.'"] form')
+            ->selectButton('Done as planned')
+            ->form(['repetitions' => '4', 'felt' => 'right', 'levels[angle]' => '-30']);
+        $this->browser->submit($form);
+
+        $told = $this->itemsOf($sitting)[$place]->told ?? [];
+        self::assertSame(['angle' => -30], $told['levels'] ?? null);
+        self::assertSame(['right', 4], [$told['felt'] ?? null, $told['repetitions'] ?? null]);
+
+        $line = [
+            'id' => Uuid::v4()->toRfc4122(),
+            'item' => $place,
+            'outcome' => 'done',
+            'levels' => ['beat' => 60],
+        ];
+        self::assertSame(422, $this->postJson('/sittings/'.$sitting->id.'/log', $line));
+        self::assertStringContainsString('levels: Beat: 60 is no level of this exercise', $this->page());
+    }
+
+    public function testAHandThatLetsGoIsOfferedTheNextWristAngleAndKeepsIt(): void
+    {
+        $this->metOnThreeDays(self::RELEASE, ['repetitions' => 10]);
+        $proposal = $this->browser
+            ->request('GET', '/clients/'.$this->odalys->id.'/decisions')
+            ->filter('li[data-rung="'.self::RELEASE.'"]');
+        self::assertStringContainsString('wrist half hanging (−30°)', $proposal->text());
+        $this->browser->submit($proposal->selectButton('Accept')->form());
+
+        foreach ($this->items() as $item) {
+            if (self::RELEASE === $item->rung->id) {
+                self::assertSame(-30, $item->dose->levels->at(Challenge::Angle));
+
+                return;
+            }
+        }
+        self::fail(self::RELEASE.' is in the routine');
     }
 
     public function testADayFollowsTheClientsZoneAndAClockAheadIsMarked(): void
@@ -578,7 +624,8 @@ final class SittingTest extends OdalysTestCase
         );
     }
 
-    private function metOnThreeDays(string $rungId): void
+    /** @param array<string, mixed> $told beside being done */
+    private function metOnThreeDays(string $rungId, array $told = []): void
     {
         $items = $this->service(PlanRepository::class)->routine($this->odalys);
         self::assertInstanceOf(SavedRoutine::class, $items);
@@ -595,7 +642,7 @@ final class SittingTest extends OdalysTestCase
                 'help' => 'none',
                 'device_at' => $at->format(\DATE_RFC3339),
             ];
-            self::assertSame(200, $this->postJson('/sittings/'.$sitting->id.'/log', $line));
+            self::assertSame(200, $this->postJson('/sittings/'.$sitting->id.'/log', $told + $line));
         }
     }
 
