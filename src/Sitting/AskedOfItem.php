@@ -46,7 +46,11 @@ final readonly class AskedOfItem
         $count = $rung->walk->count;
 
         return new self(
-            $tries ? 'tries' : ($pieces ? 'pieces' : 'repetitions'),
+            match (true) {
+                $tries => 'tries',
+                $pieces => 'pieces',
+                default => 'repetitions',
+            },
             $tries || $pieces,
             $errors,
             mayErr: !$errors && $count->has(Counted::Errors),
