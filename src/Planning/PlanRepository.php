@@ -211,26 +211,15 @@ final readonly class PlanRepository
         );
     }
 
-    /** @return list<RoutineKind> of which there is a routine */
+    /** @return list<RoutineKind> of which there is a routine with something in it */
     public function kinds(Client $client): array
     {
-        /** @var list<array{kind: RoutineKind}> $rows */
-        $rows = $this->entities
-            ->createQuery(
-                'SELECT DISTINCT r.kind AS kind FROM '
-                    .SavedRoutine::class
-                    .' r WHERE r.clinicId = :clinic AND r.clientId = :client',
-            )
-            ->setParameter('clinic', $client->clinicId)
-            ->setParameter('client', $client->id)
-            ->getResult();
-        $there = array_column($rows, 'kind');
-
-        return array_values(
-            array_filter(
-                RoutineKind::cases(),
-                static fn (RoutineKind $k): bool => \in_array($k, $there, true),
-            ),
+        return array_map(
+            static fn (SavedRoutine $r): RoutineKind => $r->kind,
+            array_values(array_filter(
+                $this->routines($client),
+                static fn (SavedRoutine $r): bool => [] !== $r->items,
+            )),
         );
     }
 

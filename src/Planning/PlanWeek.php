@@ -64,6 +64,8 @@ final readonly class PlanWeek
             ),
             busy: $times?->busy()->inWeek($monday, new \DateTimeZone($client->zone)) ?? [],
             helper: [] === $helper ? null : $helper,
+            others: $this->plan->items($client, RoutineKind::Other),
+            sittings: $times->sittingsPerDay ?? 1,
             lastStrength: $this->past->lastStrength($client, $this->clock->today($client->zone)),
             isStiff: [] !== array_intersect(
                 array_map(static fn (Condition $c): string => $c->value, $client->conditions()),

@@ -54,6 +54,9 @@ final readonly class RoutineChange
         if ('allow' === $do) {
             return $draft->allowing((string) $form->get('key', ''));
         }
+        if ('clear' === $do) {
+            return new Draft([], $draft->forbidden);
+        }
         $at = self::place($draft, $form);
 
         return match ($do) {
@@ -104,6 +107,7 @@ final readonly class RoutineChange
             'forbid' => 'keep out: '.$name('key'),
             'allow' => 'allow again: '.$name('key'),
             'keep' => 'keep in: '.$name('key'),
+            'clear' => 'one list for every day',
             'free' => 'leave to the suggestion: '.$name('key'),
             default => 'a change',
         };

@@ -12,6 +12,8 @@ use Symfony\Component\HttpFoundation\InputBag;
 enum RoutineKind: string
 {
     case Home = 'home';
+    /** At home, on every other training day. */
+    case Other = 'other';
     /** With a therapist beside the client. */
     case Clinic = 'clinic';
     /** For a day with half the strength. */
@@ -36,6 +38,7 @@ enum RoutineKind: string
     {
         return match ($this) {
             self::Home => 'At home',
+            self::Other => 'At home, B days',
             self::Clinic => 'In the clinic',
             self::Short => 'Short day',
         };
@@ -45,6 +48,7 @@ enum RoutineKind: string
     {
         return match ($this) {
             self::Home => 'the client alone or with the helper',
+            self::Other => 'what matters most as on A days, other exercises beside it',
             self::Clinic => 'a therapist beside the client',
             self::Short => 'half the time and effort, for a day when the whole is too much',
         };
@@ -56,7 +60,7 @@ enum RoutineKind: string
         ?\DateTimeImmutable $lastStrengthOn = null,
     ): Limits {
         $minutes = match ($this) {
-            self::Home => $client->minutes,
+            self::Home, self::Other => $client->minutes,
             self::Clinic => $clinicMinutes,
             self::Short => max(self::SHORTEST_MINUTES, intdiv($client->minutes, 2)),
         };

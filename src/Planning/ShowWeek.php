@@ -13,6 +13,7 @@ use HandGarden\Content\Format\CalendarReading;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Week\HelperHours;
 use HandGarden\Core\Week\InvalidWeek;
+use HandGarden\Core\Week\WeekInput;
 use HandGarden\Web\Clock;
 use HandGarden\Web\OneAtATime;
 use HandGarden\Web\Seen;
@@ -72,8 +73,15 @@ final class ShowWeek extends AbstractController
             );
         }
         $times = $kept ?? new WeekTimes($client->clinicId, $client->id);
+        $sittings = $request->request->getInt('sittings', $times->sittingsPerDay);
         try {
             HelperHours::parse($hours);
+            if ($sittings < 1 || $sittings > WeekInput::MOST_SITTINGS) {
+                throw InvalidWeek::because(
+                    'sittings',
+                    ['sittings' => $sittings, 'most' => WeekInput::MOST_SITTINGS],
+                );
+            }
             if ($request->request->has('forget')) {
                 $times->forget();
             }
@@ -86,6 +94,7 @@ final class ShowWeek extends AbstractController
             return $this->page($client, $of, $hours, 'The calendar '.$e->problem.'.');
         }
         $times->helperHours = $hours;
+        $times->sittingsPerDay = $sittings;
         $this->plans->keep($times);
         $this->audit->wrote('changed week', $client->id);
         $this->addFlash('done', 'Kept.');

@@ -11,6 +11,7 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Edits;
 use HandGarden\Core\Routine\NothingFits;
+use HandGarden\Core\Routine\OtherDays;
 use HandGarden\Core\Routine\WhatElse;
 use HandGarden\Web\Clock;
 use HandGarden\Web\Wording;
@@ -46,7 +47,6 @@ final class SuggestRoutine extends AbstractController
             Response::HTTP_SEE_OTHER,
         );
         $before = $this->plans->routine($client, $kind);
-        $before = $this->plans->routine($client, $kind);
         $seen = (string) ($before->version ?? 0); // 0: nobody has made one yet
         if ($request->request->get('version', $seen) !== $seen) {
             $this->addFlash(
@@ -61,11 +61,30 @@ final class SuggestRoutine extends AbstractController
         $edits = $request->request->getBoolean('afresh')
             ? new Edits()
             : Edits::in($this->plan->itemsOf($client, $before), $forbidden);
-        $brief = $this->briefs->for($client, $kind, $edits);
+        $first = RoutineKind::Other === $kind ? $this->plan->items($client) : [];
+        if (RoutineKind::Other === $kind && [] === $first) {
+            $this->addFlash('problem', 'First make the list of the A days, under At home.');
+
+            return $back;
+        }
+        $turns = (new OtherDays($this->catalogue->get()))->takingTurns(
+            $first,
+            [] === $first ? [] : $this->briefs->focus($client, $kind),
+        );
+        $brief = $this->briefs->for(
+            $client,
+            $kind,
+            new Edits($edits->pinned, [...$edits->forbidden, ...$turns]),
+        );
         try {
             $routine = (new Builder($this->catalogue->get()))->build($brief);
         } catch (NothingFits $e) {
             $this->addFlash('problem', $this->wording->say($e->why()));
+
+            return $back;
+        }
+        if ([] !== $first && !OtherDays::differ($first, $routine->sequence->items)) {
+            $this->addFlash('problem', 'Nothing more stands for other days: one list serves every day.');
 
             return $back;
         }

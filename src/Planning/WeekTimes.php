@@ -27,6 +27,10 @@ class WeekTimes implements TellsOfClient
     #[ORM\Column(length: 300)]
     public string $helperHours = '';
 
+    /** Each with the whole list; more than one: many small sets through the day. */
+    #[ORM\Column(type: Types::SMALLINT)]
+    public int $sittingsPerDay = 1;
+
     /** Name of the calendar file; '' when there is none. */
     #[ORM\Column(length: 120)]
     public string $calendarName = '';

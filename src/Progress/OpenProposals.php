@@ -17,6 +17,7 @@ use HandGarden\Core\Progress\StepsAhead;
 use HandGarden\Planning\OpenEases;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\RoutineKind;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 
@@ -47,11 +48,15 @@ final readonly class OpenProposals implements OpenEases
     /** The same, with what would grow but waits. */
     public function asked(Client $client): Asked
     {
-        $items = [];
+        $lists = [];
         foreach ($this->plans->routines($client) as $routine) {
-            array_push($items, ...$this->plan->itemsOf($client, $routine));
+            $lists[$routine->kind->value] = $this->plan->itemsOf($client, $routine);
         }
-        $prescribed = Prescribed::in($items);
+        $prescribed = Prescribed::inTurns(
+            Prescribed::in(array_merge(...array_values($lists))),
+            $lists[RoutineKind::Home->value] ?? [],
+            $lists[RoutineKind::Other->value] ?? [],
+        );
         $today = $this->clock->today($client->zone);
         $decided = $this->decisions->answered($client);
         $answered = $decided->keys();

@@ -13,6 +13,7 @@ use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Planning\GivenToday;
+use HandGarden\Planning\ListToday;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\RoutineKind;
@@ -34,6 +35,7 @@ final class StartSitting extends AbstractController
         private readonly SittingRepository $sittings,
         private readonly Plan $plan,
         private readonly GivenToday $given,
+        private readonly ListToday $list,
         private readonly PlanRepository $plans,
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
@@ -53,7 +55,8 @@ final class StartSitting extends AbstractController
                 fn (SittingItem $i): bool => $this->catalogue->get()->hasRung($i->rungId),
             ),
         );
-        $kind = RoutineKind::fromForm($request->isMethod('POST') ? $request->request : $request->query);
+        $asked = $request->isMethod('POST') ? $request->request : $request->query;
+        $kind = $asked->has('kind') ? RoutineKind::fromForm($asked) : $this->list->kind($client);
         $given = $this->given->for($client, $kind);
         $hindrance = $this->hindrance($client, [] !== $given->items);
         $problems = [];

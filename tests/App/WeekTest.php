@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Role;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\WeekTimes;
+use Symfony\Component\DomCrawler\Crawler;
 
 final class WeekTest extends OdalysTestCase
 {
@@ -87,6 +90,72 @@ final class WeekTest extends OdalysTestCase
             self::assertStringContainsString('No free time that is long enough.', $day->textContent);
         }
         self::assertStringNotContainsString('week.', $crawler->filter('main')->text(), 'no code is shown');
+    }
+
+    public function testManySmallSetsStandInTheWeekAndInTheCalendarFile(): void
+    {
+        $this->post($this->path(''), ['sittings' => '9']);
+        $this->assertStatus(422);
+        self::assertSelectorTextContains('.wrong', '9 sittings a day: 1 to 5.');
+
+        $this->post($this->path(''), ['sittings' => '3']);
+        self::assertResponseRedirects();
+        $this->browser->request('GET', $this->path('?of=2026-12-10'));
+        self::assertMatchesRegularExpression(
+            '/\d+:\d\d · \d+:\d\d · \d+:\d\d/',
+            $this->browser->getCrawler()->filter('.week section')->first()->text(),
+        );
+        $this->browser->request('GET', $this->path('.ics?of=2026-12-10'));
+        self::assertSame(3, substr_count($this->page(), 'DTSTART;TZID=Europe/Tallinn:20261207T')
+            + substr_count($this->page(), 'DTSTART:20261207T'));
+    }
+
+    public function testTwoListsTakeTurnsUntilOneIsMadeOfThem(): void
+    {
+        $routine = '/clients/'.$this->odalys->id.'/routine';
+        $this->post($routine, [
+            'kind' => 'other',
+            'do' => 'add',
+            'rung' => 'palm-down-flattening-rest',
+            'hands' => 'right',
+            'note' => 'on other days',
+            'version' => '',
+        ]);
+        $week = $this->browser->request('GET', $this->path(''));
+        $chips = $week->filter('.week .chip')->each(static fn (Crawler $c): string => $c->text());
+        self::assertContains('A day', $chips);
+        self::assertContains('B day', $chips);
+
+        $today = (int) (new \DateTimeImmutable('today', new \DateTimeZone($this->odalys->zone)))->format(
+            'N',
+        );
+        $isB = str_contains($week->filter('.week section')->eq($today - 1)->text(), 'B day');
+        $start = $this->browser->request('GET', '/clients/'.$this->odalys->id.'/sittings/new');
+        self::assertSame(
+            $isB ? 'other' : 'home',
+            $start->filter('input[name="kind"][checked]')->attr('value'),
+        );
+
+        $other = $this->service(PlanRepository::class)->routine($this->odalys, RoutineKind::Other);
+        $this->post(
+            $routine,
+            ['kind' => 'other', 'do' => 'clear', 'version' => (string) ($other->version ?? '')],
+        );
+        self::assertSelectorNotExists('.week .chip[title]');
+        $this->browser->request('GET', $this->path(''));
+        self::assertSelectorNotExists('.week .chip[title]');
+    }
+
+    public function testASecondListNeedsAFirst(): void
+    {
+        $home = $this->service(PlanRepository::class)->routine($this->odalys);
+        self::assertNotNull($home);
+        $this->entities->remove($home);
+        $this->entities->flush();
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', ['kind' => 'other']);
+        $this->browser->followRedirect();
+
+        self::assertStringContainsString('First make the list of the A days', $this->page());
     }
 
     public function testAnAssistantReadsTheWeekAndChangesNothing(): void

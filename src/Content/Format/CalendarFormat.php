@@ -103,28 +103,33 @@ final class CalendarFormat
         $calendar = new VCalendar(['PRODID' => '-//Hand Garden//Week//EN']);
         ZoneFormat::define($calendar, $zone, $week->days[0]->day, \count($week->days));
         foreach ($week->days as $day) {
-            if (null === $day->slot) {
-                continue;
-            }
             $midnight = new \DateTimeImmutable($day->day->format('Y-m-d'), $zone);
             $at = static fn (int $minutes): \DateTimeImmutable => $midnight->setTime(
                 intdiv($minutes, 60),
                 $minutes % 60,
             );
-            $calendar->add('VEVENT', [
-                'UID' => hash('sha256', $name.'|'.$day->day->format('Y-m-d')).'@hand-garden',
-                'DTSTAMP' => $now,
-                'DTSTART' => $at($day->slot->from),
-                'DTEND' => $at($day->slot->to),
-                'SUMMARY' => 'Hand exercises',
-                'DESCRIPTION' => implode(
-                    "\n",
-                    array_map(static fn (Item $i): string => $i->rung->name, $day->items),
-                ),
-            ]);
+            foreach ($day->slots as $nth => $slot) {
+                $calendar->add('VEVENT', [
+                    'UID' => self::uid($name, $day->day, $nth),
+                    'DTSTAMP' => $now,
+                    'DTSTART' => $at($slot->from),
+                    'DTEND' => $at($slot->to),
+                    'SUMMARY' => 'Hand exercises',
+                    'DESCRIPTION' => implode(
+                        "\n",
+                        array_map(static fn (Item $i): string => $i->rung->name, $day->items),
+                    ),
+                ]);
+            }
         }
 
         return $calendar->serialize();
+    }
+
+    /** The first sitting of a day keeps the name that it had when there was one. */
+    private static function uid(string $name, \DateTimeImmutable $day, int $nth): string
+    {
+        return hash('sha256', $name.'|'.$day->format('Y-m-d').(0 === $nth ? '' : '|'.$nth)).'@hand-garden';
     }
 
     private static function read(string $text): VCalendar

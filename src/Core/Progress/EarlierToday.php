@@ -6,6 +6,8 @@ namespace HandGarden\Core\Progress;
 
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Catalogue\RungPart;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Words\Phrase;
 
@@ -13,11 +15,11 @@ use HandGarden\Core\Words\Phrase;
 final readonly class EarlierToday
 {
     /**
-     * @param array<string, true> $strength rungs of strength work that were done
+     * @param array<string, true> $onceOnly rungs that were done and stand once a day: strength, the daily task
      * @param float               $effort   minutes times intensity
      */
     public function __construct(
-        public array $strength = [],
+        public array $onceOnly = [],
         public float $effort = 0.0,
     ) {
     }
@@ -27,7 +29,7 @@ final readonly class EarlierToday
         Catalogue $catalogue,
         \DateTimeImmutable $today,
     ): self {
-        $strength = [];
+        $onceOnly = [];
         $effort = 0.0;
         foreach ($log->lines as $line) {
             $isToday = $line->day->format('Y-m-d') === $today->format('Y-m-d');
@@ -41,9 +43,14 @@ final readonly class EarlierToday
                 $line->dose,
                 Phrase::own(''),
             ))->effort();
-            $strength += EffortClass::Strength === $rung->load->class ? [$rung->id => true] : [];
+            $onceOnly += self::isOnceADay($rung) ? [$rung->id => true] : [];
         }
 
-        return new self($strength, $effort);
+        return new self($onceOnly, $effort);
+    }
+
+    private static function isOnceADay(Rung $rung): bool
+    {
+        return EffortClass::Strength === $rung->load->class || $rung->plays(RungPart::CarriesTask);
     }
 }

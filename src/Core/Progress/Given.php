@@ -116,7 +116,7 @@ final readonly class Given
     private function why(Item $item): ?Phrase
     {
         return match (true) {
-            isset($this->earlier->strength[$item->rung->id]) => new Phrase('left_out.once_a_day'),
+            isset($this->earlier->onceOnly[$item->rung->id]) => new Phrase('left_out.once_a_day'),
             isset($this->resting[$item->key()]) => new Phrase('left_out.at_least'),
             $this->isLongAway && $this->waitsAfterLong($item) => new Phrase('left_out.long_away'),
             default => $this->door?->stops($item)?->why,

@@ -17,6 +17,8 @@ final readonly class Prescribed
         public Rung $rung,
         public Hands $hands,
         public Dose $dose,
+        /** Of the practice days: half of them where two lists take turns and it stands in one. */
+        public float $share = 1.0,
     ) {
     }
 
@@ -44,6 +46,39 @@ final readonly class Prescribed
     }
 
     /**
+     * What stands in one of two lists that take turns is done every other day.
+     *
+     * @param list<self> $items
+     * @param list<Item> $first
+     * @param list<Item> $second empty: there is one list
+     *
+     * @return list<self>
+     */
+    public static function inTurns(array $items, array $first, array $second): array
+    {
+        $one = self::keys($first);
+        $other = self::keys($second);
+        $once = [] === $other ? [] : [...array_diff($one, $other), ...array_diff($other, $one)];
+
+        return array_map(
+            static fn (self $p): self => \in_array($p->key(), $once, true)
+                ? new self($p->rung, $p->hands, $p->dose, 0.5)
+                : $p,
+            $items,
+        );
+    }
+
+    /**
+     * @param list<Item> $items
+     *
+     * @return list<string>
+     */
+    private static function keys(array $items): array
+    {
+        return array_map(static fn (Item $i): string => $i->key(), $items);
+    }
+
+    /**
      * As it is given: what was done since is read at that dose, and a step up starts from there.
      *
      * @param list<Proposal> $restraints that hold
@@ -64,7 +99,7 @@ final readonly class Prescribed
             $given = $to->isAtMost($given) ? $to : $given;
         }
 
-        return new self($this->rung, $this->hands, $given);
+        return new self($this->rung, $this->hands, $given, $this->share);
     }
 
     public function key(): string

@@ -226,7 +226,9 @@ final readonly class Proposer
             $ladder,
             fitting: $ladder->fittingRungs($now->conditions),
             settings: $this->settings,
-            scheduledInWindow: $now->daysPerWeek * (int) $from->diff($now->today)->format('%a') / 7.0,
+            scheduledInWindow: $item->share * $now->daysPerWeek * (int) $from->diff($now->today)->format(
+                '%a',
+            ) / 7.0,
             today: $now->today,
             usualPain: $now->usual->of(WorkedParts::of($item->rung), $item->hands),
             atHome: $now->atHome,

@@ -21,6 +21,12 @@ final readonly class Slot
         return $this->from < $other->to && $other->from < $this->to;
     }
 
+    /** Whether less than so many minutes lie between the two. */
+    public function isNear(self $other, int $minutes): bool
+    {
+        return $this->from < $other->to + $minutes && $other->from < $this->to + $minutes;
+    }
+
     public function holds(self $other): bool
     {
         return $this->from <= $other->from && $other->to <= $this->to;

@@ -10,6 +10,8 @@ use HandGarden\Core\Routine\Item;
 /** What a week is made from. Days of the week count from 0, Monday. */
 final readonly class WeekInput
 {
+    public const MOST_SITTINGS = 5;
+
     /**
      * @param \DateTimeImmutable          $monday       first day
      * @param list<Item>                  $items        of the routine, in their order
@@ -19,6 +21,8 @@ final readonly class WeekInput
      * @param array<int, list<Slot>>|null $helper       by day of the week; null: the helper is always there
      * @param \DateTimeImmutable|null     $lastStrength day of the last strength work before this week
      * @param bool                        $isStiff      stiffness speaks for moving before breakfast
+     * @param list<Item>                  $others       of the list for every other training day; empty: there is one
+     * @param int                         $sittings     of a day, each with the whole list
      */
     public function __construct(
         public \DateTimeImmutable $monday,
@@ -30,6 +34,8 @@ final readonly class WeekInput
         public ?array $helper = null,
         public ?\DateTimeImmutable $lastStrength = null,
         public bool $isStiff = false,
+        public array $others = [],
+        public int $sittings = 1,
     ) {
         if ('1' !== $monday->format('N')) {
             throw InvalidWeek::because('no_monday');
@@ -37,6 +43,15 @@ final readonly class WeekInput
         if ($daysPerWeek < 1 || $daysPerWeek > 7) {
             throw InvalidWeek::because('days', ['days' => $daysPerWeek]);
         }
+        if ($sittings < 1 || $sittings > self::MOST_SITTINGS) {
+            throw InvalidWeek::because('sittings', ['sittings' => $sittings, 'most' => self::MOST_SITTINGS]);
+        }
+    }
+
+    /** @return list<Item> */
+    public function itemsOf(?DayList $list): array
+    {
+        return DayList::B === $list ? $this->others : $this->items;
     }
 
     public function day(int $weekday): \DateTimeImmutable

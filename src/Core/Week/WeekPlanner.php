@@ -20,6 +20,8 @@ use HandGarden\Core\Words\Phrase;
  */
 final readonly class WeekPlanner
 {
+    /** Minutes of rest between two sittings of a day. */
+    private const APART = 60;
     private const MOST_STRENGTH_DAYS = 4;
 
     public function __construct(
@@ -33,10 +35,10 @@ final readonly class WeekPlanner
         $seconds = (new Sequence($input->items))->seconds();
         $free = $helped = [];
         for ($weekday = 0; $weekday < 7; ++$weekday) {
-            if (null !== $this->slot($input, $weekday, $seconds, false)) {
+            if ([] !== $this->slots($input, $weekday, $seconds, false)) {
                 $free[] = $weekday;
             }
-            if (null !== $this->slot($input, $weekday, $seconds, self::needsHelper($input->items))) {
+            if ([] !== $this->slots($input, $weekday, $seconds, self::needsHelper($input->items))) {
                 $helped[] = $weekday;
             }
         }
@@ -61,8 +63,15 @@ final readonly class WeekPlanner
         }
         $days = [];
         for ($weekday = 0; $weekday < 7; ++$weekday) {
-            $isTraining = \in_array($weekday, $training, true);
-            $days[] = $this->day($input, $weekday, $isTraining, \in_array($weekday, $strength, true));
+            $nth = array_search($weekday, $training, true);
+            $list = [] === $input->others || false === $nth ? null : DayList::nth($nth);
+            $days[] = $this->day(
+                $input,
+                $weekday,
+                $list,
+                isTraining: false !== $nth,
+                withStrength: \in_array($weekday, $strength, true),
+            );
         }
 
         return new Week($days, $conflicts);
@@ -71,13 +80,14 @@ final readonly class WeekPlanner
     private function day(
         WeekInput $input,
         int $weekday,
+        ?DayList $list,
         bool $isTraining,
         bool $withStrength,
     ): PlannedDay {
         $wanted =
             array_values(
                 array_filter(
-                    $input->items,
+                    $input->itemsOf($list),
                     fn (Item $i): bool => match (Frequency::for(
                         $i,
                         $this->catalogue->ladderOf($i->rung->id)->strand,
@@ -102,19 +112,20 @@ final readonly class WeekPlanner
         if ([] === $wanted) {
             return new PlannedDay(
                 $input->day($weekday),
-                null,
+                [],
                 [],
                 $isTraining,
                 conflicts: $conflicts,
+                list: $list,
             );
         }
-        $slot = $this->slot(
+        $slots = $this->slots(
             $input,
             $weekday,
             (new Sequence($wanted))->seconds(),
             self::needsHelper($wanted),
         );
-        if (null === $slot) {
+        if ([] === $slots) {
             $alone = array_values(
                 array_filter($wanted, static fn (Item $i): bool => !self::isForHelper($i)),
             );
@@ -122,26 +133,35 @@ final readonly class WeekPlanner
                 $conflicts[] = new Phrase('week.helper_away', ['item' => $item->rung->name]);
             }
             $wanted = \count($alone) === \count($wanted) ? $wanted : $this->legal($alone, $conflicts);
-            $slot = [] === $wanted
-                ? null
-                : $this->slot($input, $weekday, (new Sequence($wanted))->seconds(), false);
+            $slots = [] === $wanted
+                ? []
+                : $this->slots($input, $weekday, (new Sequence($wanted))->seconds(), false);
         }
-        if (null === $slot) {
+        if ([] === $slots) {
             return new PlannedDay(
                 $input->day($weekday),
-                null,
+                [],
                 [],
                 $isTraining,
                 conflicts: [...$conflicts, new Phrase('week.no_time')],
+                list: $list,
+            );
+        }
+
+        if (\count($slots) < $input->sittings) {
+            $conflicts[] = new Phrase(
+                'week.few_sittings',
+                ['room' => \count($slots), 'wanted' => $input->sittings],
             );
         }
 
         return new PlannedDay(
             $input->day($weekday),
-            $slot,
+            $slots,
             $wanted,
             $isTraining,
             conflicts: $conflicts,
+            list: $list,
         );
     }
 
@@ -181,15 +201,18 @@ final readonly class WeekPlanner
         return $first;
     }
 
-    private function slot(WeekInput $input, int $weekday, int $seconds, bool $withHelper): ?Slot
+    /** @return list<Slot> in the order of the day: as many as are wanted and there is room for, an hour apart */
+    private function slots(WeekInput $input, int $weekday, int $seconds, bool $withHelper): array
     {
         $minutes = max(1, (int) ceil($seconds / 60));
+        $found = [];
         foreach (Times::from($input) as $start) {
-            if ($start + $minutes > 1440) {
+            if ($start + $minutes > 1440 || \count($found) >= $input->sittings) {
                 continue;
             }
             $slot = new Slot($start, $start + $minutes);
-            $isFree = [] === array_filter($input->busy[$weekday] ?? [], $slot->overlaps(...));
+            $isFree = [] === array_filter($input->busy[$weekday] ?? [], $slot->overlaps(...))
+                && [] === array_filter($found, static fn (Slot $s): bool => $slot->isNear($s, self::APART));
             $isHelped = !$withHelper
                 || null === $input->helper
                 || [] !== array_filter(
@@ -197,11 +220,12 @@ final readonly class WeekPlanner
                     static fn (Slot $h): bool => $h->holds($slot),
                 );
             if ($isFree && $isHelped) {
-                return $slot;
+                $found[] = $slot;
             }
         }
+        usort($found, static fn (Slot $a, Slot $b): int => $a->from <=> $b->from);
 
-        return null;
+        return $found;
     }
 
     /**

@@ -112,7 +112,7 @@ final class CalendarTest extends TestCase
         for ($day = 0; $day < 7; ++$day) {
             $days[] = new PlannedDay(
                 $monday->modify("+$day days"),
-                3 === $day ? null : new Slot(450, 475),
+                3 === $day ? [] : [new Slot(450, 475)],
                 [],
                 true,
                 conflicts: [],

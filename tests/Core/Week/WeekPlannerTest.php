@@ -7,13 +7,18 @@ namespace HandGarden\Tests\Core\Week;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\Candidates;
+use HandGarden\Core\Routine\Edits;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
+use HandGarden\Core\Routine\OtherDays;
 use HandGarden\Core\Routine\SittingRules;
+use HandGarden\Core\Week\DayList;
 use HandGarden\Core\Week\HelperHours;
 use HandGarden\Core\Week\InvalidWeek;
 use HandGarden\Core\Week\PlannedDay;
@@ -38,7 +43,7 @@ final class WeekPlannerTest extends TestCase
 
         self::assertSame([0, 2, 4], self::trainingDays($week));
         foreach ($week->days as $day) {
-            self::assertNotNull($day->slot, 'what stretches and calms is for every day');
+            self::assertNotSame([], $day->slots, 'what stretches and calms is for every day');
         }
         self::assertLessThan(\count($week->days[0]->items), \count($week->days[1]->items));
         self::assertSame([], $week->conflicts);
@@ -57,10 +62,10 @@ final class WeekPlannerTest extends TestCase
             ['busy' => [0 => [new Slot(0, 1440)], 1 => [new Slot(6 * 60, 12 * 60)]]],
         );
 
-        self::assertNull($week->days[0]->slot);
+        self::assertSame([], $week->days[0]->slots);
         self::assertEquals([new Phrase('week.no_time')], $week->days[0]->conflicts);
-        self::assertNotNull($week->days[1]->slot);
-        self::assertGreaterThanOrEqual(12 * 60, $week->days[1]->slot->from);
+        self::assertCount(1, $week->days[1]->slots);
+        self::assertGreaterThanOrEqual(12 * 60, $week->days[1]->slots[0]->from);
         self::assertCount(5, self::trainingDays($week));
     }
 
@@ -80,7 +85,7 @@ final class WeekPlannerTest extends TestCase
             ['conditions' => [Condition::Parkinsons], 'doses' => [7 * 60, 13 * 60]],
         );
         foreach ($week->days as $day) {
-            self::assertSame(7 * 60 + 45, $day->slot?->from, 'the same time after the dose');
+            self::assertSame(7 * 60 + 45, $day->slots[0]->from, 'the same time after the dose');
         }
         $taken = $this->plan(
             'cupped-hands',
@@ -91,16 +96,16 @@ final class WeekPlannerTest extends TestCase
                 'busy' => array_fill(0, 7, [new Slot(7 * 60, 11 * 60)]),
             ],
         );
-        self::assertSame(13 * 60 + 45, $taken->days[0]->slot?->from);
+        self::assertSame(13 * 60 + 45, $taken->days[0]->slots[0]->from);
     }
 
     public function testAStiffHandMovesBeforeBreakfast(): void
     {
         self::assertSame(
             7 * 60,
-            $this->plan('tight-hand', 5, ['stiff' => true])->days[0]->slot?->from,
+            $this->plan('tight-hand', 5, ['stiff' => true])->days[0]->slots[0]->from,
         );
-        self::assertSame(10 * 60, $this->plan('tight-hand', 5)->days[0]->slot?->from);
+        self::assertSame(10 * 60, $this->plan('tight-hand', 5)->days[0]->slots[0]->from);
     }
 
     /** @return iterable<string, array{int}> */
@@ -141,8 +146,8 @@ final class WeekPlannerTest extends TestCase
             );
             $last = -1; // strength on the Sunday before
             foreach ($week->days as $weekday => $day) {
-                if (null !== $day->slot) {
-                    self::assertSame([], array_filter($busy[$weekday], $day->slot->overlaps(...)));
+                foreach ($day->slots as $slot) {
+                    self::assertSame([], array_filter($busy[$weekday], $slot->overlaps(...)));
                     self::assertSame(
                         [],
                         $this->rules($name)->broken($day->items),
@@ -154,12 +159,12 @@ final class WeekPlannerTest extends TestCase
                         !\in_array(Performer::ClientAlone, $item->rung->fit->performers, true)
                         && !\in_array(Performer::OwnOtherHand, $item->rung->fit->performers, true)
                     ) {
-                        self::assertNotNull($day->slot);
+                        self::assertCount(1, $day->slots);
                         self::assertNotSame(
                             [],
                             array_filter(
                                 $helper[$weekday] ?? [],
-                                static fn (Slot $h): bool => $h->holds($day->slot),
+                                static fn (Slot $h): bool => $h->holds($day->slots[0]),
                             ),
                             $item->rung->name,
                         );
@@ -172,6 +177,67 @@ final class WeekPlannerTest extends TestCase
                 $this->assertNothingLeftOutSilently($items, $day);
             }
         }
+    }
+
+    public function testTwoListsTakeTurnsAndWhatMattersMostStandsInBoth(): void
+    {
+        $brief = $this->brief('cupped-hands', 30);
+        $builder = new Builder($this->catalogue());
+        $first = $builder->build($brief)->sequence->items;
+        $focus = (new Candidates($this->catalogue(), $brief))->focus();
+        $turns = (new OtherDays($this->catalogue()))->takingTurns($first, $focus);
+        $second = $builder->build($brief->withEdits(new Edits(forbidden: $turns)))->sequence->items;
+        self::assertTrue(OtherDays::differ($first, $second));
+        foreach ($second as $item) {
+            self::assertNotContains($item->key(), $turns);
+        }
+
+        $week = $this->plan('cupped-hands', 5, ['items' => $first, 'others' => $second]);
+        self::assertSame(
+            [DayList::A, DayList::B, DayList::A, DayList::B, DayList::A],
+            array_values(
+                array_filter(array_map(static fn (PlannedDay $d): ?DayList => $d->list, $week->days)),
+            ),
+        );
+        self::assertNotSame([], $focus);
+        foreach ($focus as [$placed]) {
+            self::assertGreaterThanOrEqual(
+                EffortClass::Strength === $placed->ladder->rungs[0]->load->class ? 3 : 4,
+                \count($this->daysWith($week, $placed->ladder)),
+                $placed->ladder->name,
+            );
+        }
+        self::assertNull($this->plan('cupped-hands', 5, ['items' => $first])->days[0]->list);
+    }
+
+    /** @return list<PlannedDay> */
+    private function daysWith(Week $week, Ladder $ladder): array
+    {
+        return array_values(array_filter($week->days, fn (PlannedDay $d): bool => [] !== array_filter(
+            $d->items,
+            fn (Item $i): bool => $this->catalogue()->ladderOf($i->rung->id) === $ladder,
+        )));
+    }
+
+    public function testManySmallSetsLieAnHourApartAndWhatHasNoRoomIsNamed(): void
+    {
+        $week = $this->plan('tight-hand', 5, ['sittings' => 5]);
+        foreach ($week->days as $day) {
+            self::assertCount(5, $day->slots);
+            foreach (\array_slice($day->slots, 1) as $i => $slot) {
+                self::assertGreaterThanOrEqual(60, $slot->from - $day->slots[$i]->to);
+            }
+        }
+        $full = $this->plan(
+            'tight-hand',
+            5,
+            ['sittings' => 3, 'busy' => array_fill(0, 7, [new Slot(0, 15 * 60), new Slot(16 * 60, 1440)])],
+        );
+        self::assertCount(1, $full->days[0]->slots);
+        self::assertContains(
+            'week.few_sittings',
+            array_map(static fn (Phrase $c): string => $c->code, $full->days[0]->conflicts),
+        );
     }
 
     public function testHoursOfTheHelperAreReadOrRefusedByName(): void
@@ -246,6 +312,8 @@ final class WeekPlannerTest extends TestCase
          *     doses?: list<int>,
          *     strength?: string,
          *     stiff?: bool,
+         *     others?: list<Item>,
+         *     sittings?: int,
          *     items?: list<Item>,
          * } $options
          */
@@ -261,6 +329,8 @@ final class WeekPlannerTest extends TestCase
                 ? new \DateTimeImmutable($options['strength'])
                 : null,
             isStiff: $options['stiff'] ?? false,
+            others: $options['others'] ?? [],
+            sittings: $options['sittings'] ?? 1,
         );
 
         return (new WeekPlanner($this->catalogue(), $this->rules($name)))->plan($input);
@@ -269,18 +339,20 @@ final class WeekPlannerTest extends TestCase
     /** @return list<Item> */
     private function items(string $name): array
     {
-        $case = Cases::example($name);
-        $placements = (new Placer($this->catalogue()))->place($case->facts, $case->today);
+        return (new Builder($this->catalogue()))->build($this->brief($name, 30))->sequence->items;
+    }
 
-        return (new Builder($this->catalogue()))->build(
-            new Brief(
-                $placements,
-                $case->facts,
-                $case->goals,
-                new Limits(30, 150.0, 20),
-                today: $case->today,
-            ),
-        )->sequence->items;
+    private function brief(string $name, int $minutes): Brief
+    {
+        $case = Cases::example($name);
+
+        return new Brief(
+            (new Placer($this->catalogue()))->place($case->facts, $case->today),
+            $case->facts,
+            $case->goals,
+            new Limits($minutes, 5.0 * $minutes, 20),
+            today: $case->today,
+        );
     }
 
     private function rules(string $name): SittingRules
