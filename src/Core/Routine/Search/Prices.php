@@ -153,7 +153,7 @@ final class Prices
         $extras = $state->extras;
         $count = \count($this->sets);
         for ($i = \count($extras); $i < $count; ++$i) {
-            $extras[] = self::gain($state->growths, $this->sets[$i]);
+            $extras[] = self::gain($growths ??= $state->growths(), $this->sets[$i]);
         }
 
         return $extras;
@@ -177,7 +177,12 @@ final class Prices
         }
         $this->ofChoice[$id] = $known;
 
-        return array_map(static fn (float $a, float $b): float => $a + $b, $extras, $known);
+        $sums = [];
+        foreach ($extras as $i => $gain) {
+            $sums[] = $gain + $known[$i];
+        }
+
+        return $sums;
     }
 
     /** @return list<PriceSet> */
@@ -267,10 +272,11 @@ final class Prices
             ),
         );
         $shared = $this->shared->open($stage, $state->keys, $reach);
+        $growths = $state->growths();
         for ($i = 0; $i < (null === $start ? self::STEPS : self::STEPS_ON); ++$i) {
             $column = Column::from($this->stages, $set, $gives, $reach, downTo: $stage);
             $bound = $column->gain
-                + self::gain($state->growths, $set)
+                + self::gain($growths, $set)
                 + $this->shared->gain($shared, 0, $set)
                 + $set->perSecond * $left[0]
                 + $set->perEffort * $left[1]

@@ -15,8 +15,9 @@ use HandGarden\Core\Routine\OptionGroup;
  */
 final class Search
 {
-    /** Nodes, and stages that bounds were worked back through. */
-    private const MOST_WORK = 12_000;
+    /** Nodes, and stages that bounds were worked back through: as many as a node takes the time of. */
+    private const MOST_WORK = 6_000;
+    private const STAGES_A_NODE = 6;
     /** How many partly made sittings the first sweep goes on with. */
     private const FRONT = 8;
     /** Nodes at which the prices are looked at again. */
@@ -94,7 +95,7 @@ final class Search
         return null === $best
             ? null
             : new Found(
-                array_map($this->grown(...), $best->steps),
+                array_map($this->grown(...), $best->steps()),
                 $this->toBeat,
                 max($this->toBeat, $this->unseen),
                 $this->nodes,
@@ -106,7 +107,7 @@ final class Search
         if ($bound <= $this->toBeat) {
             return;
         }
-        if (++$this->nodes + $this->prices->work > $this->mostWork) {
+        if (++$this->nodes + intdiv($this->prices->work, self::STAGES_A_NODE) > $this->mostWork) {
             $this->unseen = max($this->unseen, $bound);
 
             return;
@@ -149,7 +150,7 @@ final class Search
         }
         [$seconds, $effort] = $this->left($state);
         $amounts = new Amounts(
-            $state->growths,
+            $state->growths(),
             $this->prices->sets(),
             $this->objective,
             $state->points,
@@ -209,7 +210,7 @@ final class Search
     {
         return [
             $this->limits->seconds() + (
-                [] === $state->steps ? Limits::BETWEEN_SECONDS : 0
+                0 === $state->posture ? Limits::BETWEEN_SECONDS : 0
             ) - $state->seconds,
             $this->effortBudget - $state->effort,
             2 * $this->limits->homeItems - $state->homeHalves,
@@ -219,103 +220,58 @@ final class Search
     /** The sitting with these items after it; null when a hard rule is against it. */
     private function with(State $state, Choice $choice): ?State
     {
-        $closed = 0 !== (($state->parts | $choice->parts) & Step::CLOSING);
         if (0 !== ($choice->needs & ~$state->gives)) {
             return null;
         }
-        [$homeItems, $homeKeys] = [$state->homeItems, $state->homeKeys];
-        [$frame, $frameItems, $homeHalves] = [$state->frame, $state->frameItems, $state->homeHalves];
-        $weights = $this->objective->weights;
-        $steps = $state->steps;
-        [$points, $seconds, $effort, $gives, $keys, $areas] = [
-            $state->points,
-            $state->seconds,
-            $state->effort,
-            $state->gives,
-            $state->keys,
-            $state->areas,
-        ];
-        [$opens, $grips, $parts, $heavyBefore, $heavyLast, $posture] = [
-            $state->opens,
-            $state->grips,
-            $state->parts,
-            $state->heavyBefore,
-            $state->heavyLast,
-            $state->posture,
-        ];
+        $isClosed = 0 !== (($state->parts | $choice->parts) & Step::CLOSING);
+        $mostSeconds = $this->limits->seconds() - ($isClosed ? 0 : $this->closing[0]);
+        $mostEffort = $this->effortBudget - ($isClosed ? 0 : $this->closing[1]);
+        $perMove = $this->objective->weights->position;
+        $then = $state->beginning($choice);
         foreach ($choice->steps as $step) {
-            if (0 !== ($keys & $step->key) || 0 !== ($step->needs & ~$gives)) {
+            if (0 !== ($then->keys & $step->key) || 0 !== ($step->needs & ~$then->gives)) {
                 return null; // it stands in the sitting already, or too early
             }
-            $added = [$step];
-            if (0 !== ($heavyBefore & $heavyLast & $step->heavy)) {
+            if (0 !== ($then->heavyBefore & $then->heavyLast & $step->heavy)) {
                 if (null === $this->pause) {
                     return null;
                 }
-                $added = [$this->pause, $step];
+                $then->take($this->pause, Limits::BETWEEN_SECONDS, Limits::POSTURE_CHANGE_SECONDS, $perMove);
             }
-            foreach ($added as $one) {
-                $moved = 0 !== $posture && $posture !== $one->posture;
-                $seconds += $one->seconds + (
-                    0 === $posture ? 0 : Limits::BETWEEN_SECONDS
-                ) + ($moved ? Limits::POSTURE_CHANGE_SECONDS : 0);
-                $effort += $one->effort;
-                $points -= $moved ? $weights->position : 0;
-                $posture = $one->posture;
-                $heavyBefore = $heavyLast;
-                $heavyLast = $one->heavy;
-                $steps[] = $one;
-            }
-            if (
-                $seconds + ($closed ? 0 : $this->closing[0]) > $this->limits->seconds()
-                || $effort + ($closed ? 0 : $this->closing[1]) > $this->effortBudget
-            ) {
+            $then->take($step, Limits::BETWEEN_SECONDS, Limits::POSTURE_CHANGE_SECONDS, $perMove);
+            if ($then->seconds > $mostSeconds || $then->effort > $mostEffort) {
                 return null;
             }
-            $points += $step->worth + (0 === ($areas & $step->area) ? $step->areaPoints : 0);
-            $gives |= $step->gives;
-            $keys |= $step->key;
-            $homeItems += 0 === ($homeKeys & $step->homeKey) ? $step->counts : 0;
-            $homeKeys |= $step->homeKey;
-            $homeHalves += $step->halfItems();
-            if (0 !== ($step->parts & (Step::WARM_UP | Step::CLOSING))) {
-                $frame += $step->alone;
-                ++$frameItems;
-            }
-            $areas |= $step->area;
-            $opens += $step->opens;
-            $grips += $step->grips;
-            $parts |= $step->parts;
+            $this->count($step, $then);
         }
         if (
-            $homeItems > $this->limits->homeItems
-            || ($frameItems > 2 && $frame > $this->limits->frameSeconds())
+            $then->homeItems > $this->limits->homeItems
+            || ($then->frameItems > 2 && $then->frame > $this->limits->frameSeconds())
         ) {
             return null;
         }
+        $then->extras = $this->prices->extrasWith($state, $choice);
 
-        return new State(
-            $steps,
-            $points,
-            $seconds,
-            $effort,
-            homeItems: $homeItems,
-            gives: $gives,
-            keys: $keys,
-            areas: $areas,
-            opens: $opens,
-            grips: $grips,
-            parts: $parts,
-            heavyBefore: $heavyBefore,
-            heavyLast: $heavyLast,
-            posture: $posture,
-            growths: [] === $choice->growths ? $state->growths : [...$state->growths, ...$choice->growths],
-            extras: $this->prices->extrasWith($state, $choice),
-            homeKeys: $homeKeys,
-            homeHalves: $homeHalves,
-            frame: $frame,
-            frameItems: $frameItems,
-        );
+        return $then;
+    }
+
+    /** What a step brings beside its time. */
+    private function count(Step $step, State $then): void
+    {
+        $then->points += $step->worth + (0 === ($then->areas & $step->area) ? $step->areaPoints : 0);
+        $then->gives |= $step->gives;
+        $then->keys |= $step->key;
+        $then->homeItems += 0 === ($then->homeKeys & $step->homeKey) ? $step->counts : 0;
+        $then->homeKeys |= $step->homeKey;
+        $then->homeHalves += $step->halfItems();
+        if (0 !== ($step->parts & (Step::WARM_UP | Step::CLOSING))) {
+            $then->frame += $step->alone;
+            ++$then->frameItems;
+        }
+        $then->areas |= $step->area;
+        $then->opens += $step->opens;
+        $then->grips += $step->grips;
+        $then->parts |= $step->parts;
     }
 
     /**
