@@ -18,10 +18,17 @@ final class Version20261205000000 extends AbstractMigration
     {
         $this->addSql('ALTER TABLE week_times ADD sittings_per_day SMALLINT DEFAULT 1 NOT NULL');
         $this->addSql('ALTER TABLE week_times ALTER sittings_per_day DROP DEFAULT');
+        $this->addSql(<<<'SQL'
+            CREATE TABLE plan_block (id UUID NOT NULL, clinic_id UUID NOT NULL, client_id UUID NOT NULL,
+                begins_on DATE NOT NULL, days SMALLINT NOT NULL, sample VARCHAR(10) NOT NULL,
+                by_staff_id UUID NOT NULL, at TIMESTAMP(0) WITH TIME ZONE NOT NULL, PRIMARY KEY(id))
+            SQL);
+        $this->addSql('CREATE INDEX block_by_client ON plan_block (client_id, at)');
     }
 
     public function down(Schema $schema): void
     {
+        $this->addSql('DROP TABLE plan_block');
         $this->addSql('ALTER TABLE week_times DROP sittings_per_day');
     }
 }

@@ -43,6 +43,14 @@ final readonly class PlanRepository
         return array_values($newest);
     }
 
+    public function block(Client $client): ?PlanBlock
+    {
+        return $this->entities->getRepository(PlanBlock::class)->findOneBy(
+            $this->scope($client),
+            ['at' => 'DESC', 'id' => 'DESC'],
+        );
+    }
+
     public function weekTimes(Client $client): ?WeekTimes
     {
         return $this->entities->getRepository(WeekTimes::class)->findOneBy($this->scope($client));

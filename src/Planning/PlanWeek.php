@@ -66,6 +66,7 @@ final readonly class PlanWeek
             helper: [] === $helper ? null : $helper,
             others: $this->plan->items($client, RoutineKind::Other),
             sittings: $times->sittingsPerDay ?? 1,
+            block: $this->plans->block($client)?->block(),
             lastStrength: $this->past->lastStrength($client, $this->clock->today($client->zone)),
             isStiff: [] !== array_intersect(
                 array_map(static fn (Condition $c): string => $c->value, $client->conditions()),

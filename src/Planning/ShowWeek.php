@@ -5,14 +5,19 @@ declare(strict_types=1);
 namespace HandGarden\Planning;
 
 use HandGarden\Account\Audit;
+use HandGarden\Assessment\RecordingKind;
+use HandGarden\Assessment\RecordingRepository;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\CalendarFormat;
 use HandGarden\Content\Format\CalendarReading;
 use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Measure\Ink\InkTask;
+use HandGarden\Core\Week\Block;
 use HandGarden\Core\Week\HelperHours;
 use HandGarden\Core\Week\InvalidWeek;
+use HandGarden\Core\Week\SampleState;
 use HandGarden\Core\Week\WeekInput;
 use HandGarden\Web\Clock;
 use HandGarden\Web\OneAtATime;
@@ -37,6 +42,7 @@ final class ShowWeek extends AbstractController
         private readonly CalendarReading $reading,
         private readonly OneAtATime $oneAtATime,
         private readonly PlanRepository $plans,
+        private readonly RecordingRepository $recordings,
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
         private readonly Audit $audit,
@@ -155,6 +161,37 @@ final class ShowWeek extends AbstractController
         );
     }
 
+    /**
+     * @return array{kept: PlanBlock, block: Block, day: int, before: SampleState, after: SampleState}|null null:
+     *     nobody has begun one
+     */
+    private function block(Client $client): ?array
+    {
+        $kept = $this->plans->block($client);
+        if (null === $kept) {
+            return null;
+        }
+        $today = $this->clock->today($client->zone);
+        $zone = new \DateTimeZone($client->zone);
+        $taken = [];
+        foreach ($this->recordings->for($client, RecordingKind::Ink) as $recording) {
+            if ($kept->sample->isOf($recording->task)) {
+                $taken[] = new \DateTimeImmutable(
+                    $recording->at->setTimezone($zone)->format('Y-m-d'),
+                    $today->getTimezone(),
+                );
+            }
+        }
+
+        return [
+            'kept' => $kept,
+            'block' => $kept->block(),
+            'day' => $kept->block()->dayOf($today),
+            'before' => $kept->block()->before($taken, $today),
+            'after' => $kept->block()->after($taken, $today),
+        ];
+    }
+
     private function page(
         Client $client,
         string $of,
@@ -173,6 +210,8 @@ final class ShowWeek extends AbstractController
             'week' => $week,
             'monday' => $monday,
             'times' => $times,
+            'block' => $this->block($client),
+            'samples' => InkTask::cases(),
             'seen' => WeekTimes::mark($times),
             'typed' => $typed ?? $times->helperHours ?? '',
             'problem' => $problem,

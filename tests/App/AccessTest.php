@@ -56,6 +56,7 @@ final class AccessTest extends GardenTestCase
         'planning_suggest',
         'planning_approaches',
         'planning_week_times',
+        'planning_block',
         'planning_edit_routine',
         'planning_meters',
         'planning_item',

@@ -146,6 +146,26 @@ final class WeekTest extends OdalysTestCase
         self::assertSelectorNotExists('.week .chip[title]');
     }
 
+    public function testABlockIsBegunWithTheSampleThatShowsWhatHasChanged(): void
+    {
+        $path = '/clients/'.$this->odalys->id.'/block';
+        $today = (new \DateTimeImmutable('today', new \DateTimeZone($this->odalys->zone)))->format('Y-m-d');
+        $this->post($path, ['begins' => $today, 'weeks' => '2', 'sample' => 'dance']);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('Choose the sample', $this->page());
+        $this->post($path, ['begins' => $today, 'weeks' => '52', 'sample' => 'spiral']);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('364 days: a block has 7 to 42.', $this->page());
+        self::assertStringContainsString('None was begun', $this->page());
+
+        $this->post($path, ['begins' => $today, 'weeks' => '2', 'sample' => 'spiral']);
+        $this->browser->followRedirect();
+        $block = $this->browser->getCrawler()->filter('section[aria-labelledby="h-block"]')->text();
+        self::assertStringContainsString('day 1 of 14. Sample: spiral.', $block);
+        self::assertStringContainsString('Before: due now', $block);
+        self::assertStringContainsString('After: not due yet', $block);
+    }
+
     public function testASecondListNeedsAFirst(): void
     {
         $home = $this->service(PlanRepository::class)->routine($this->odalys);

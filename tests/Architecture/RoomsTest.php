@@ -66,6 +66,7 @@ final class RoomsTest extends TestCase
         'placement_override' => 'Planning',
         'shown_rung' => 'Planning',
         'sign_off' => 'Planning',
+        'plan_block' => 'Planning',
         'alert' => 'Sitting',
         'restraint' => 'Progress',
         'usual_pain' => 'Progress',

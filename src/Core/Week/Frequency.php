@@ -24,12 +24,13 @@ enum Frequency: string
     }
 
     /**
-     * Strength never on two days running; what stretches, moves or calms every day; large movements daily for two
-     * weeks.
+     * Strength never on two days running; what stretches, moves or calms every day; large movements on every day of
+     * their block.
      */
-    public static function for(Item $item, Strand $strand): self
+    public static function for(Item $item, Strand $strand, bool $isInBlock = true): self
     {
         return match (true) {
+            Strand::Amplitude === $strand && !$isInBlock => self::TrainingDays,
             EffortClass::Strength === $item->rung->load->class => self::EverySecondDay,
             \in_array(
                 $strand,

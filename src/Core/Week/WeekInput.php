@@ -23,6 +23,7 @@ final readonly class WeekInput
      * @param bool                        $isStiff      stiffness speaks for moving before breakfast
      * @param list<Item>                  $others       of the list for every other training day; empty: there is one
      * @param int                         $sittings     of a day, each with the whole list
+     * @param ?Block                      $block        null: nobody has begun one
      */
     public function __construct(
         public \DateTimeImmutable $monday,
@@ -36,6 +37,7 @@ final readonly class WeekInput
         public bool $isStiff = false,
         public array $others = [],
         public int $sittings = 1,
+        public ?Block $block = null,
     ) {
         if ('1' !== $monday->format('N')) {
             throw InvalidWeek::because('no_monday');
@@ -57,6 +59,11 @@ final readonly class WeekInput
     public function day(int $weekday): \DateTimeImmutable
     {
         return $this->monday->modify('+'.$weekday.' days');
+    }
+
+    public function isInBlock(int $weekday): bool
+    {
+        return null === $this->block || $this->block->covers($this->day($weekday));
     }
 
     public function followsMedicine(): bool

@@ -91,6 +91,7 @@ final readonly class WeekPlanner
                     fn (Item $i): bool => match (Frequency::for(
                         $i,
                         $this->catalogue->ladderOf($i->rung->id)->strand,
+                        $input->isInBlock($weekday),
                     )) {
                         Frequency::Daily => true,
                         Frequency::TrainingDays => $isTraining,

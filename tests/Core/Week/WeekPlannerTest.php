@@ -9,6 +9,7 @@ use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\Performer;
+use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
@@ -18,6 +19,7 @@ use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\OtherDays;
 use HandGarden\Core\Routine\SittingRules;
+use HandGarden\Core\Week\Block;
 use HandGarden\Core\Week\DayList;
 use HandGarden\Core\Week\HelperHours;
 use HandGarden\Core\Week\InvalidWeek;
@@ -240,6 +242,23 @@ final class WeekPlannerTest extends TestCase
         );
     }
 
+    public function testLargeMovementsStandOnEveryDayOfTheirBlockAndOnTrainingDaysAfterIt(): void
+    {
+        $large = array_values(array_filter(
+            $this->items('cupped-hands'),
+            fn (Item $i): bool => Strand::Amplitude === $this->catalogue()->ladderOf($i->rung->id)->strand,
+        ));
+        self::assertNotSame([], $large);
+        $with = fn (?Block $block): int => \count($this->daysWith(
+            $this->plan('cupped-hands', 3, ['block' => $block]),
+            $this->catalogue()->ladderOf($large[0]->rung->id),
+        ));
+
+        self::assertSame(7, $with(new Block(new \DateTimeImmutable(self::MONDAY))));
+        self::assertSame(7, $with(null));
+        self::assertSame(3, $with(new Block(new \DateTimeImmutable('2025-12-01'))));
+    }
+
     public function testHoursOfTheHelperAreReadOrRefusedByName(): void
     {
         $hours = HelperHours::parse("Mon-Wed 8:00-12:00; sun 16.30 - 18.00\nTue 20:00-21:00");
@@ -314,6 +333,7 @@ final class WeekPlannerTest extends TestCase
          *     stiff?: bool,
          *     others?: list<Item>,
          *     sittings?: int,
+         *     block?: ?Block,
          *     items?: list<Item>,
          * } $options
          */
@@ -331,6 +351,7 @@ final class WeekPlannerTest extends TestCase
             isStiff: $options['stiff'] ?? false,
             others: $options['others'] ?? [],
             sittings: $options['sittings'] ?? 1,
+            block: $options['block'] ?? null,
         );
 
         return (new WeekPlanner($this->catalogue(), $this->rules($name)))->plan($input);

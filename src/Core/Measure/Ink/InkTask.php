@@ -36,6 +36,12 @@ enum InkTask: string
         };
     }
 
+    /** Whether a recording of this name is one of it: a signature is a word as well. */
+    public function isOf(string $name): bool
+    {
+        return $name === $this->value || (self::Word === $this && 'signature' === $name);
+    }
+
     public function isGuided(): bool
     {
         return self::Spiral === $this || self::Line === $this;
