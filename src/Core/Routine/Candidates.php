@@ -19,6 +19,7 @@ use HandGarden\Core\Catalogue\Strand;
 use HandGarden\Core\Catalogue\TaskPart;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderPlacement;
+use HandGarden\Core\Routine\Rule\StretchedBefore;
 use HandGarden\Core\Words\Joint;
 use HandGarden\Core\Words\Phrase;
 
@@ -39,6 +40,11 @@ final class Candidates
     private readonly Objective $objective;
 
     private readonly Priorities $priorities;
+
+    /** @var ?list<Item> what prepares, once it is asked for */
+    private ?array $preparing = null;
+
+    private ?StretchedBefore $before = null;
 
     /** @var list<array{LadderPlacement, Priority}> */
     private readonly array $mostImportant;
@@ -64,10 +70,8 @@ final class Candidates
         $this->mostImportant = $this->priorities->focus(
             $brief->placements,
             $brief->facts->people->affected,
-            fn (LadderPlacement $placed): bool => [] !== array_filter(
-                $placed->offered(),
-                fn (Rung $rung): bool => null !== $this->allowed->item($rung, $placed, null, 0),
-            ),
+            $brief->limits->minutes,
+            $this->mayCome(...),
         );
         $this->focus = array_fill_keys(
             array_map(
@@ -76,6 +80,51 @@ final class Candidates
             ),
             true,
         );
+    }
+
+    /** Whether something of a ladder may be given, and what has to come before it as well. */
+    private function mayCome(LadderPlacement $placed): bool
+    {
+        foreach ($placed->offered() as $rung) {
+            $item = $this->allowed->item($rung, $placed, null, 0);
+            if (null !== $item && $this->isPrepared($item)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function isPrepared(Item $item): bool
+    {
+        if (null === $item->rung->sitting->need) {
+            return true;
+        }
+        $this->preparing ??= $this->preparing();
+        $this->before ??= new StretchedBefore(
+            HandsAtWork::from($this->catalogue, $this->known, $this->brief->facts),
+        );
+        foreach ($this->before->needs($item) as $need) {
+            if ([] === array_filter($this->preparing, $need->isMetBy(...))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<Item> that lengthen or open something */
+    private function preparing(): array
+    {
+        $items = [];
+        foreach ($this->brief->placements->ladders as $placed) {
+            foreach ($placed->offered() as $rung) {
+                $may = [] !== $rung->load->lengthens || [] !== $rung->sitting->parts;
+                $items[] = $may ? $this->allowed->item($rung, $placed, null, 0) : null;
+            }
+        }
+
+        return array_values(array_filter($items));
     }
 
     /** @return list<array{LadderPlacement, Priority}> the few that matter most, of which something may come in */

@@ -17,7 +17,9 @@ use HandGarden\Core\Placement\Placements;
 /** What matters most for each hand, from the rows of the catalogue and the goals. */
 final class Priorities
 {
-    public const MOST_FOCUS = 3;
+    private const MOST_FOCUS = 3;
+    /** Under so many minutes one less, so that each gets enough of them. */
+    private const FEW_MINUTES = 15;
 
     /** @var array<string, list<Impairment>> rows that are true, by side */
     private array $true = [];
@@ -54,12 +56,18 @@ final class Priorities
      * The few ladders that matter most: worse side first, then the order of the goals, then the order of a sitting.
      *
      * @param list<Side>                              $affected the worse one first
+     * @param int                                     $minutes of a sitting
      * @param (\Closure(LadderPlacement): bool)|null $mayCome  whether something of it may be given; null: not asked
      *
      * @return list<array{LadderPlacement, Priority}>
      */
-    public function focus(Placements $placements, array $affected, ?\Closure $mayCome = null): array
-    {
+    public function focus(
+        Placements $placements,
+        array $affected,
+        int $minutes,
+        ?\Closure $mayCome = null,
+    ): array {
+        $most = self::MOST_FOCUS - ($minutes < self::FEW_MINUTES ? 1 : 0);
         $ranked = [];
         foreach ($placements->ladders as $order => $placed) {
             $priority = $this->ofLadder($placed->ladder, $placed->side);
@@ -72,7 +80,7 @@ final class Priorities
 
         $focus = [];
         foreach ($ranked as [, $placed, $priority]) {
-            if (\count($focus) < self::MOST_FOCUS && (null === $mayCome || $mayCome($placed))) {
+            if (\count($focus) < $most && (null === $mayCome || $mayCome($placed))) {
                 $focus[] = [$placed, $priority];
             }
         }
