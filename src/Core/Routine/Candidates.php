@@ -113,13 +113,15 @@ final class Candidates
         return true;
     }
 
-    /** @return list<Item> that lengthen or open something */
+    /** @return list<Item> that lengthen, open or gently move something */
     private function preparing(): array
     {
         $items = [];
         foreach ($this->brief->placements->ladders as $placed) {
             foreach ($placed->offered() as $rung) {
-                $may = [] !== $rung->load->lengthens || [] !== $rung->sitting->parts;
+                $may = [] !== $rung->load->lengthens
+                    || [] !== $rung->sitting->parts
+                    || !$rung->load->class->needsPreparation();
                 $items[] = $may ? $this->allowed->item($rung, $placed, null, 0) : null;
             }
         }

@@ -28,6 +28,7 @@ final readonly class HandsAtWork
      * @param array<string, true>  $gripping             ids of the rungs of gripping ladders
      * @param array<string, true>  $lettingGo            ids of the rungs of opening ladders
      * @param array<string, true>  $barred               by part of a rung and side: all rungs that play it are kept out
+     * @param array<string, true>  $soft                 sides with nothing to lengthen
      */
     public function __construct(
         private array $fingerToneBySide,
@@ -36,6 +37,7 @@ final readonly class HandsAtWork
         private array $gripping = [],
         private array $lettingGo = [],
         private array $barred = [],
+        private array $soft = [],
     ) {
     }
 
@@ -44,7 +46,7 @@ final readonly class HandsAtWork
         KnownFacts $known,
         ClientFacts $facts,
     ): self {
-        $tone = $tight = [];
+        $tone = $tight = $soft = [];
         foreach (Side::cases() as $side) {
             $rank = $known->value('tone_finger', null, $side);
             if (\is_float($rank)) {
@@ -53,6 +55,13 @@ final readonly class HandsAtWork
                 $tone[$side->value] = 0.0;
             }
             $isAffected = \in_array($side, $facts->people->affected, true);
+            $soft += $isAffected && true === $known->value(
+                'soft_hand',
+                null,
+                $side,
+            )
+                ? [$side->value => true]
+                : [];
             $isTight = ($tone[$side->value] ?? self::TIGHT) >= self::TIGHT;
             if ($isAffected && ($isTight || true === $known->value('curls', null, $side))) {
                 $tight[] = $side;
@@ -86,6 +95,7 @@ final readonly class HandsAtWork
                 array_keys(array_filter($may, static fn (bool $is): bool => !$is)),
                 true,
             ),
+            soft: $soft,
         );
     }
 
@@ -141,6 +151,12 @@ final readonly class HandsAtWork
     public function isBarred(RungPart $part, Side $side): bool
     {
         return isset($this->barred[$part->value.'|'.$side->value]);
+    }
+
+    /** Whether it has nothing to lengthen: gentle movement prepares it. */
+    public function isSoft(Side $side): bool
+    {
+        return isset($this->soft[$side->value]);
     }
 
     public function mayHaveFingerTone(Side $side): bool

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine\Rule;
 
+use HandGarden\Core\Anatomy\ArmPart;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\RungPart;
 use HandGarden\Core\Catalogue\SittingNeed;
+use HandGarden\Core\Catalogue\WorkKind;
 use HandGarden\Core\Routine\HandsAtWork;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Need;
@@ -39,8 +41,8 @@ final readonly class StretchedBefore implements SittingRule
     private function need(SittingNeed $need, Side $side): ?Need
     {
         return match ($need) {
-            SittingNeed::Length => self::lengthens(self::WRIST, 'wrist_and_fingers', $side),
-            SittingNeed::FingerLength => self::lengthens(self::FINGERS, 'fingers', $side),
+            SittingNeed::Length => $this->length(self::WRIST, 'wrist_and_fingers', $side),
+            SittingNeed::FingerLength => $this->length(self::FINGERS, 'fingers', $side),
             SittingNeed::WebsOpened => self::plays(RungPart::OpensWebs, 'webs', $side),
             // a wrist that must not be eased stays forward, as it is: the fingers open more easily so
             SittingNeed::WristEasedBack => $this->hands->isBarred(RungPart::EasesWristBack, $side)
@@ -57,6 +59,33 @@ final readonly class StretchedBefore implements SittingRule
                 default => self::lengthens(self::FINGERS, 'tight_hand', $side),
             },
         };
+    }
+
+    /** A soft hand has nothing to lengthen: it was moved gently. */
+    private function length(string $group, string $words, Side $side): Need
+    {
+        return $this->hands->isSoft($side)
+            ? self::movesGently($side)
+            : self::lengthens(
+            $group,
+            $words,
+            $side,
+        );
+    }
+
+    private static function movesGently(Side $side): Need
+    {
+        return new Need(
+            'moved gently '.$side->value,
+            new Phrase('sitting_rule.need.moved_gently'),
+            static fn (Item $i): bool => $i->covers($side)
+                && !$i->rung->load->class->needsPreparation()
+                && [] !== array_uintersect(
+                    $i->rung->demands->works->parts(WorkKind::Moves),
+                    [ArmPart::Wrist, ArmPart::Thumb, ArmPart::Fingers],
+                    static fn (ArmPart $a, ArmPart $b): int => $a->value <=> $b->value,
+                ),
+        );
     }
 
     private static function lengthens(string $group, string $words, Side $side): Need
