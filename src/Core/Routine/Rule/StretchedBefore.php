@@ -67,10 +67,10 @@ final readonly class StretchedBefore implements SittingRule
         return $this->hands->isSoft($side)
             ? self::movesGently($side)
             : self::lengthens(
-            $group,
-            $words,
-            $side,
-        );
+                $group,
+                $words,
+                $side,
+            );
     }
 
     private static function movesGently(Side $side): Need

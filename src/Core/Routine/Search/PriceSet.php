@@ -10,6 +10,9 @@ final readonly class PriceSet
     /** @var array<int, array<int, float>> by place of the bit: what all stages after a stage pay */
     private array $later;
 
+    /** @var int bits that something is paid for: whether others are given makes no difference here */
+    public int $bits;
+
     /**
      * @param float                          $perOpening points for a quarter second of opening work more than
      *     gripping: what the shortfall would cost, or less
@@ -24,13 +27,16 @@ final readonly class PriceSet
         public array $needs = [],
     ) {
         $later = $sum = [];
+        $bits = 0;
         krsort($needs);
         foreach ($needs as $stage => $asked) {
             foreach ($asked as $place => $price) {
+                $bits |= 1 << $place;
                 $sum[$place] = ($sum[$place] ?? 0.0) + $price;
                 $later[$place][$stage] = $sum[$place];
             }
         }
+        $this->bits = $bits;
         $this->later = $later; // stages run down, so that the last one after a given stage holds the whole sum
     }
 

@@ -112,10 +112,11 @@ final class Prices
         $least = \INF;
         foreach ($this->order as $at => $i) {
             $set = $this->sets[$i];
-            $outlook = $this->outlooks[$gives][$reach][$i] ??= new Outlook(
+            $paid = $gives & $set->bits;
+            $outlook = $this->outlooks[$paid][$reach][$i] ??= new Outlook(
                 $this->stages,
                 $set,
-                $gives,
+                $paid,
                 $reach,
                 postures: $this->postures,
                 pointsPerMove: $this->weights->position,

@@ -17,7 +17,7 @@ final class Search
 {
     /** Nodes, and stages that bounds were worked back through: as many as a node takes the time of. */
     private const MOST_WORK = 6_000;
-    private const STAGES_A_NODE = 6;
+    private const STAGES_A_NODE = 10;
     /** How many partly made sittings the first sweep goes on with. */
     private const FRONT = 8;
     /** Nodes at which the prices are looked at again. */
