@@ -34,6 +34,8 @@ final class Outlook
         private readonly int $reach,
         private readonly int $postures,
         private readonly int $pointsPerMove,
+        /** Bits of what stays out. */
+        private readonly int $out = 0,
     ) {
         $this->done = \count($stages);
         $closing = array_keys(array_filter($stages, static fn (Stage $s): bool => $s->closes));
@@ -119,7 +121,7 @@ final class Outlook
         $asked = $this->set->needs[$at] ?? [];
         $nets = [];
         foreach ($this->stages[$at]->choices as $choice) {
-            if (0 !== ($choice->needs & ~$this->reach)) {
+            if (0 !== ($choice->needs & ~$this->reach) || 0 !== ($choice->shared & $this->out)) {
                 continue;
             }
             $net = $this->set->net($choice);

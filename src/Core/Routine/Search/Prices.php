@@ -35,6 +35,9 @@ final class Prices
     /** @var array<int, array<int, array<int, Outlook>>> by what is given and what can be reached, for each set */
     private array $outlooks = [];
 
+    /** @var int bits of what is taken to stay out */
+    private int $out = 0;
+
     private readonly int $postures;
 
     /** Stages worked back through so far, for the count that ends a search. */
@@ -95,6 +98,9 @@ final class Prices
         int $effort,
         int $homeItems,
     ): int {
+        if ($this->shared->isLost($stage, $state->keys)) {
+            return \PHP_INT_MIN;
+        }
         $gives = $state->gives & $this->neededFrom[$stage];
         $reach = $this->reach($stage, $gives);
         $place = Outlook::place(
@@ -120,6 +126,7 @@ final class Prices
                 $reach,
                 postures: $this->postures,
                 pointsPerMove: $this->weights->position,
+                out: $this->out,
             );
             $this->work += $outlook->reachTo($stage);
             $most = $outlook->from($stage, $place)
@@ -184,6 +191,27 @@ final class Prices
         }
 
         return $sums;
+    }
+
+    /**
+     * Of what several groups could bring: from now on these come in, at their price, and those do not.
+     *
+     * @param int $in  bits
+     * @param int $out bits
+     */
+    public function assume(int $in, int $out): void
+    {
+        $this->shared->assume($in, $out);
+        if ($out !== $this->out) {
+            $this->outlooks = [];
+            $this->out = $out;
+        }
+    }
+
+    /** @return list<int> bits of what several groups could bring */
+    public function sharedBits(): array
+    {
+        return $this->shared->bits();
     }
 
     /** @return list<PriceSet> */

@@ -20,6 +20,8 @@ final class Search
     private const STAGES_A_NODE = 10;
     /** How many partly made sittings the first sweep goes on with. */
     private const FRONT = 8;
+    /** Of what several groups could bring, so many are decided first. */
+    private const MOST_ASSUMED = 3;
     /** Nodes at which the prices are looked at again. */
     private const LEARN_AT = [20, 100, 300, 800, 2000, 5000];
     private const WHOLE = Step::WARM_UP | Step::CLOSING | Step::WORK;
@@ -47,6 +49,12 @@ final class Search
     private int $toBeat = \PHP_INT_MIN;
 
     private int $nodes = 0;
+
+    /** @var int bits of what is taken to come in */
+    private int $in = 0;
+
+    /** @var int bits of what is taken to stay out */
+    private int $out = 0;
 
     private int $unseen = \PHP_INT_MIN;
 
@@ -89,7 +97,11 @@ final class Search
         if (null !== $this->best) {
             $this->prices->learn(0, $start, $this->toBeat, ...$this->left($start));
         }
-        $this->walk(0, $start, $this->bound(0, $start));
+        foreach ($this->assumptions($start) as [$bound, $in, $out]) {
+            $this->assume($in, $out);
+            $this->walk(0, $start, $bound);
+        }
+        $this->assume(0, 0);
         $best = $this->best;
 
         return null === $best
@@ -100,6 +112,37 @@ final class Search
                 max($this->toBeat, $this->unseen),
                 $this->nodes,
             );
+    }
+
+    /**
+     * What several groups could bring, such as a letting go, is decided first: what comes in is paid for once, and what
+     * stays out keeps out all that has to bring it.
+     *
+     * @return list<array{int, int, int}> bound, bits of what comes in, bits of what stays out; what promises most first
+     */
+    private function assumptions(State $start): array
+    {
+        $bits = \array_slice($this->prices->sharedBits(), 0, self::MOST_ASSUMED);
+        $all = array_sum($bits);
+        $ways = [];
+        for ($nth = 0; $nth < 1 << \count($bits); ++$nth) {
+            $in = 0;
+            foreach ($bits as $place => $bit) {
+                $in |= 0 === ($nth >> $place & 1) ? 0 : $bit;
+            }
+            $this->assume($in, $all & ~$in);
+            $ways[] = [$this->bound(0, $start), $in, $all & ~$in];
+        }
+        usort($ways, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+
+        return $ways;
+    }
+
+    private function assume(int $in, int $out): void
+    {
+        $this->prices->assume($in, $out);
+        $this->in = $in;
+        $this->out = $out;
     }
 
     private function walk(int $at, State $state, int $bound): void
@@ -145,7 +188,7 @@ final class Search
 
     private function end(State $state): void
     {
-        if (self::WHOLE !== $state->parts) {
+        if (self::WHOLE !== $state->parts || 0 !== ($this->in & ~$state->keys)) {
             return;
         }
         [$seconds, $effort] = $this->left($state);
@@ -220,7 +263,7 @@ final class Search
     /** The sitting with these items after it; null when a hard rule is against it. */
     private function with(State $state, Choice $choice): ?State
     {
-        if (0 !== ($choice->needs & ~$state->gives)) {
+        if (0 !== ($choice->needs & ~$state->gives) || 0 !== ($choice->shared & $this->out)) {
             return null;
         }
         $isClosed = 0 !== (($state->parts | $choice->parts) & Step::CLOSING);

@@ -26,6 +26,12 @@ final class Shared
     /** @var array<int, int> bits of what has to be done before, by bit */
     private array $needs = [];
 
+    /** @var int bits of those that are taken to come in */
+    private int $in = 0;
+
+    /** @var int bits of those that are taken to stay out */
+    private int $out = 0;
+
     /** @param list<Stage> $stages */
     public function __construct(array $stages)
     {
@@ -47,6 +53,26 @@ final class Shared
         $this->from = $from;
     }
 
+    /** @return list<int> the bit of each */
+    public function bits(): array
+    {
+        return array_keys($this->items);
+    }
+
+    /** From now on these come in, and those do not. */
+    public function assume(int $in, int $out): void
+    {
+        $this->in = $in;
+        $this->out = $out;
+        $this->forget();
+    }
+
+    /** Whether something that should come in can no longer. */
+    public function isLost(int $stage, int $taken): bool
+    {
+        return 0 !== ($this->in & ~$taken & ~$this->from[$stage]);
+    }
+
     /**
      * Bits of what can still come from this stage on.
      *
@@ -54,7 +80,7 @@ final class Shared
      */
     public function open(int $stage, int $taken, int $reach): int
     {
-        $open = $this->from[$stage] & ~$taken;
+        $open = $this->from[$stage] & ~$taken & ~$this->out;
         foreach ($this->needs as $bit => $needs) {
             if (0 !== ($needs & ~$reach)) {
                 $open &= ~$bit;
@@ -95,7 +121,9 @@ final class Shared
                 continue;
             }
             $net = max(array_map(static fn (Step $way): float => self::net($way, $set), $ways));
-            $sum += max(0.0, $net);
+            $comes = 0 !== ($this->in & $bit);
+            $sum += $comes ? $net - $set->perItem * $ways[0]->halfItems() : max(0.0, $net);
+            $net = $comes ? 0.0 : $net; // charged already
             $area = $ways[0]->area;
             if (0 === ($areas & $area)) {
                 $ofAreas[$area] = max($ofAreas[$area] ?? 0.0, $ways[0]->areaPoints + min(0.0, $net));
