@@ -30,6 +30,8 @@ final class MadeUpClient
 {
     public readonly Trouble $trouble;
 
+    public readonly Fate $fate;
+
     public readonly Side $side;
 
     /** @var non-empty-list<Condition> */
@@ -68,6 +70,7 @@ final class MadeUpClient
         $random = new RandomClient($seed, wellKnown: true);
         $this->chance = new Randomizer(new Mt19937($seed + 77_000));
         $this->trouble = Trouble::of($seed);
+        $this->fate = Fate::of($seed);
         $this->side = $random->side;
         $this->conditions = match ($this->trouble) {
             Trouble::Dementia => [...$random->conditions, Condition::AdvancedDementia],

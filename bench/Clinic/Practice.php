@@ -52,7 +52,7 @@ final class Practice
             true,
         );
         $over = $isWork ? $this->over($given, $day) : -0.1;
-        $before = $client->usualPain;
+        $before = $client->fate->painOn($day->number, $client->usualPain);
         $isHurt = $over > self::TOLERATED ? $client->happens(0.5) : $client->happens(0.01);
         $after = min(10, $before + ($isHurt ? $client->chance->getInt(1, 4) : 0));
         $isSilent = $client->happens($client->silence);
@@ -73,12 +73,14 @@ final class Practice
                 ? null
                 : (int) min(
                     10.0,
-                    round($client->tires * $effort / max(5, $client->minutes) * 3.0),
+                    round(
+                        $client->fate->tiring() * $client->tires * $effort / max(5, $client->minutes) * 3.0,
+                    ),
                 ),
-            reached: $over <= 0.0 ? 1.0 : max(
+            reached: min($client->fate->reaches($day->number), $over <= 0.0 ? 1.0 : max(
                 0.2,
                 1.0 - 0.04 * $client->chance->getInt(0, 20) - 2.0 * $over,
-            ),
+            )),
             isTingling: $client->happens(0.001),
             isCopy: false,
         );

@@ -61,6 +61,7 @@ final readonly class Briefs
             edits: $edits,
             weights: Weights::fromArray($this->clinics->own()->routineWeights),
             recentDays: $this->past->recentDays($client, $today),
+            focusFirst: $this->focusFirst($client),
         );
     }
 
@@ -77,9 +78,19 @@ final readonly class Briefs
             $this->goals($client),
             $this->limits($client, $kind),
             today: $this->clock->today($client->zone),
+            focusFirst: $this->focusFirst($client),
         );
 
         return (new Candidates($this->catalogue->get(), $brief))->focus();
+    }
+
+    /** @return list<string> `ladder|side` */
+    private function focusFirst(Client $client): array
+    {
+        return array_map(
+            static fn (FocusChoice $c): string => $c->key(),
+            $this->plans->focusChoices($client),
+        );
     }
 
     /** The daily task that the sitting ends with, or what is missing for it; null: no goal has one that fits. */

@@ -43,6 +43,15 @@ final readonly class PlanRepository
         return array_values($newest);
     }
 
+    /** @return list<FocusChoice> that hold, the earliest first */
+    public function focusChoices(Client $client): array
+    {
+        return $this->entities->getRepository(FocusChoice::class)->findBy(
+            $this->scope($client) + ['endedAt' => null],
+            ['at' => 'ASC', 'id' => 'ASC'],
+        );
+    }
+
     public function block(Client $client): ?PlanBlock
     {
         return $this->entities->getRepository(PlanBlock::class)->findOneBy(

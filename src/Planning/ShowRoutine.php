@@ -59,6 +59,7 @@ final class ShowRoutine extends AbstractController
 
         return $this->render('Planning/routine.html.twig', $values + [
             'given' => $this->given->for($client, $kind),
+            'ladders' => $this->plan->placements($client)->ladders,
             'kinds' => RoutineKind::cases(),
             'chosen' => $chosen,
             'swaps' => '' === $chosen ? null : $this->swaps($client, $kind),
@@ -172,6 +173,7 @@ final class ShowRoutine extends AbstractController
      *     catalogue: Catalogue,
      *     goals: Goals,
      *     focus: list<array{LadderPlacement, Priority}>,
+     *     chosenFocus: list<FocusChoice>,
      *     task: ?TaskToday,
      *     stopRules: mixed,
      *     pulling: mixed,
@@ -192,6 +194,7 @@ final class ShowRoutine extends AbstractController
             'catalogue' => $this->catalogue->get(),
             'goals' => $this->briefs->goals($client),
             'focus' => $this->briefs->focus($client, $kind),
+            'chosenFocus' => $this->plans->focusChoices($client),
             'task' => $this->briefs->task($client, $kind),
             'stopRules' => $screening->stopRules,
             'pulling' => $screening->pullingIsFine,

@@ -57,6 +57,7 @@ final class AccessTest extends GardenTestCase
         'planning_approaches',
         'planning_week_times',
         'planning_block',
+        'planning_focus',
         'planning_edit_routine',
         'planning_meters',
         'planning_item',

@@ -6,6 +6,9 @@ namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Clinic;
 use HandGarden\Account\Role;
+use HandGarden\Core\Catalogue\LadderKind;
+use HandGarden\Core\Placement\LadderPlacement;
+use HandGarden\Core\Placement\LadderState;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Sequence;
 use HandGarden\Planning\Plan;
@@ -13,6 +16,7 @@ use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\PrescribedDose;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
+use Symfony\Component\DomCrawler\Crawler;
 
 final class PlanTest extends OdalysTestCase
 {
@@ -506,7 +510,43 @@ final class PlanTest extends OdalysTestCase
         return $routine;
     }
 
-    /** @param array<string, int|string> $form */
+    public function testATherapistPutsAnotherLadderFirstWithANote(): void
+    {
+        $path = $this->path('focus');
+        $this->post($path, ['ladder' => 'separate-1|right', 'note' => '']);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('Say why it comes first.', $this->page());
+        $this->post($path, ['ladder' => 'no-ladder|right', 'note' => 'because']);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('Choose a ladder.', $this->page());
+
+        $before = $this->focusOnPage();
+        $placed = array_values(array_filter(
+            $this->service(Plan::class)->placements($this->odalys)->ladders,
+            static fn (LadderPlacement $p): bool => [] !== $p->offered()
+                && LadderState::Standing === $p->state
+                && LadderKind::Climb === $p->ladder->kind
+                && !\in_array($p->ladder->name, $before, true),
+        ));
+        $other = $placed[0] ?? self::fail('nothing else stands');
+        $key = $other->ladder->key.'|'.$other->side->value;
+        $this->post($path, ['ladder' => $key, 'note' => 'she asked for it']);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('she asked for it', $this->page());
+        self::assertSame($other->ladder->name, $this->focusOnPage()[0]);
+
+        $this->post($path, ['do' => 'end', 'ladder' => $key]);
+        self::assertSame($before, $this->focusOnPage());
+    }
+
+    /** @return list<string> names of the ladders that matter most */
+    private function focusOnPage(): array
+    {
+        return $this->browser->request('GET', $this->path('routine'))
+            ->filter('section[aria-labelledby="h-focus"] ol b')
+            ->each(static fn (Crawler $c): string => $c->text());
+    }
+
     private function edit(SavedRoutine $routine, array $form): void
     {
         $this->post(

@@ -67,6 +67,7 @@ final class RoomsTest extends TestCase
         'shown_rung' => 'Planning',
         'sign_off' => 'Planning',
         'plan_block' => 'Planning',
+        'focus_choice' => 'Planning',
         'alert' => 'Sitting',
         'restraint' => 'Progress',
         'usual_pain' => 'Progress',

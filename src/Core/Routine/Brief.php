@@ -14,6 +14,7 @@ final readonly class Brief
     /**
      * @param array<string, Dose> $doses      prescribed doses by item key; others start at the rung's start dose
      * @param array<string, int>  $recentDays by item key: on how many of the last seven days it was done
+     * @param list<string>        $focusFirst `ladder|side` that a therapist puts first
      */
     public function __construct(
         public Placements $placements,
@@ -25,51 +26,39 @@ final readonly class Brief
         public Edits $edits = new Edits(),
         public Weights $weights = new Weights(),
         public array $recentDays = [],
+        public array $focusFirst = [],
     ) {
     }
 
     public function withLimits(Limits $limits): self
     {
-        return new self(
-            $this->placements,
-            $this->facts,
-            $this->goals,
-            $limits,
-            today: $this->today,
-            doses: $this->doses,
-            edits: $this->edits,
-            weights: $this->weights,
-            recentDays: $this->recentDays,
-        );
+        return $this->with(['limits' => $limits]);
     }
 
     public function withClient(Placements $placements, ClientFacts $facts): self
     {
-        return new self(
-            $placements,
-            $facts,
-            $this->goals,
-            $this->limits,
-            today: $this->today,
-            doses: $this->doses,
-            edits: $this->edits,
-            weights: $this->weights,
-            recentDays: $this->recentDays,
-        );
+        return $this->with(['placements' => $placements, 'facts' => $facts]);
     }
 
     public function withEdits(Edits $edits): self
     {
-        return new self(
-            $this->placements,
-            $this->facts,
-            $this->goals,
-            $this->limits,
-            today: $this->today,
-            doses: $this->doses,
-            edits: $edits,
-            weights: $this->weights,
-            recentDays: $this->recentDays,
-        );
+        return $this->with(['edits' => $edits]);
+    }
+
+    /** @param array<string, mixed> $changed by property */
+    private function with(array $changed): self
+    {
+        /**
+         * @var array{
+         *     placements: Placements,
+         *     facts: ClientFacts,
+         *     goals: Goals,
+         *     limits: Limits,
+         *     today: \DateTimeImmutable,
+         * } $all
+         */
+        $all = array_merge(get_object_vars($this), $changed);
+
+        return new self(...$all);
     }
 }

@@ -71,7 +71,8 @@ final class Candidates
             $brief->placements,
             $brief->facts->people->affected,
             $brief->limits->minutes,
-            $this->mayCome(...),
+            $brief->focusFirst,
+            mayCome: $this->mayCome(...),
         );
         $this->focus = array_fill_keys(
             array_map(

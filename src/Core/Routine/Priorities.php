@@ -57,6 +57,7 @@ final class Priorities
      *
      * @param list<Side>                              $affected the worse one first
      * @param int                                     $minutes of a sitting
+     * @param list<string>                            $first    `ladder|side` that a therapist puts first
      * @param (\Closure(LadderPlacement): bool)|null $mayCome  whether something of it may be given; null: not asked
      *
      * @return list<array{LadderPlacement, Priority}>
@@ -65,15 +66,19 @@ final class Priorities
         Placements $placements,
         array $affected,
         int $minutes,
+        array $first = [],
         ?\Closure $mayCome = null,
     ): array {
         $most = self::MOST_FOCUS - ($minutes < self::FEW_MINUTES ? 1 : 0);
         $ranked = [];
         foreach ($placements->ladders as $order => $placed) {
             $priority = $this->ofLadder($placed->ladder, $placed->side);
-            if ($priority->total() >= Priority::FOCUS_FROM && self::isOpen($placed)) {
+            $chosen = array_search($placed->ladder->key.'|'.$placed->side->value, $first, true);
+            $matters = false !== $chosen || $priority->total() >= Priority::FOCUS_FROM;
+            if ($matters && self::isOpen($placed)) {
                 $side = (int) array_search($placed->side, $affected, true);
-                $ranked[] = [[$side, -$priority->total(), -$priority->goal, $order], $placed, $priority];
+                $rank = false === $chosen ? \count($first) : $chosen;
+                $ranked[] = [[$rank, $side, -$priority->total(), -$priority->goal, $order], $placed, $priority];
             }
         }
         usort($ranked, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
