@@ -16,7 +16,6 @@ use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\PrescribedDose;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
-use Symfony\Component\DomCrawler\Crawler;
 
 final class PlanTest extends OdalysTestCase
 {
@@ -542,11 +541,17 @@ final class PlanTest extends OdalysTestCase
     /** @return list<string> names of the ladders that matter most */
     private function focusOnPage(): array
     {
-        return $this->browser->request('GET', $this->path('routine'))
-            ->filter('section[aria-labelledby="h-focus"] ol b')
-            ->each(static fn (Crawler $c): string => $c->text());
+        $names = [];
+        $found = $this->browser->request('GET', $this->path('routine'))
+            ->filter('section[aria-labelledby="h-focus"] ol b');
+        foreach ($found as $name) {
+            $names[] = $name->textContent;
+        }
+
+        return $names;
     }
 
+    /** @param array<string, mixed> $form */
     private function edit(SavedRoutine $routine, array $form): void
     {
         $this->post(
