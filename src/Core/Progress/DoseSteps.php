@@ -187,7 +187,9 @@ final readonly class DoseSteps
                     static fn (float $s): bool => $s < $dose->holdSeconds,
                 );
 
-                return [] === $lower ? null : (int) max($lower);
+                return [] === $lower // under the first step: half of it
+                    ? max($least, intdiv($dose->holdSeconds, 2))
+                    : (int) max($lower);
             }
             if (ProgressKind::HoldCount === $spec->kind) {
                 return max($least, $dose->holdSeconds - $spec->step);

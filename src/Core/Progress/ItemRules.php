@@ -40,13 +40,27 @@ final readonly class ItemRules
     {
         // Where the dose was changed since, the log has nothing to say about it yet, but for symptoms.
         $isChanged = !$history->isAtPrescribedDose($history->last());
+        $first = null;
         foreach ($this->inOrder as $rule) {
             $proposal = $isChanged && !$rule->holdsAtAnyDose() ? null : $rule->propose($history);
-            if (null !== $proposal && !\in_array($proposal->key(), $answered, true)) {
-                return $proposal;
+            if (null === $proposal || \in_array($proposal->key(), $answered, true)) {
+                continue;
             }
+            if (!self::onlyAsks($first ?? $proposal)) {
+                return $first ?? $proposal;
+            }
+            if (null !== $first && null !== $proposal->to && !$proposal->kind->isMore()) {
+                return $proposal; // what only asks does not stand before what eases
+            }
+            $first ??= $proposal;
         }
 
-        return null;
+        return $first;
+    }
+
+    /** It changes neither dose nor exercise, and nothing rests for it. */
+    private static function onlyAsks(Proposal $proposal): bool
+    {
+        return null === $proposal->to && null === $proposal->toRungId && !$proposal->isOfASymptom();
     }
 }

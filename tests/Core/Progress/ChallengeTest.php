@@ -19,6 +19,7 @@ use HandGarden\Core\Progress\Proposer;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Progress\Situation;
 use HandGarden\Core\Progress\Told;
+use HandGarden\Core\Progress\ToneAfter;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -134,8 +135,22 @@ final class ChallengeTest extends TestCase
         $dose = Cases::catalogue()->rung('soft-squeeze')->dosing->start;
         $found = $this->propose('soft-squeeze', $dose, ['felt' => Felt::TooHard]);
 
-        self::assertSame(['ease.target'], array_map(static fn (Proposal $p): string => $p->ruleId, $found));
+        self::assertSame(['ease.target'], self::rules($found));
         self::assertTrue($found[0]->to?->isAtMost($dose));
+    }
+
+    public function testWhatOnlyAsksDoesNotStandBeforeWhatEases(): void
+    {
+        $dose = self::start('wrist-forward-release');
+        $tighter = ['tone' => ToneAfter::Tighter];
+        $asked = $this->propose('wrist-forward-release', $dose, $tighter);
+        $failed = $this->propose('wrist-forward-release', $dose, $tighter + [
+            'outcome' => Outcome::Part,
+            'repetitions' => 1,
+        ]);
+
+        self::assertSame(['ease.tone-slower'], self::rules($asked));
+        self::assertSame(['ease.target'], self::rules($failed));
     }
 
     public function testTooEasyOnTwoDaysAsksWhereNothingGrows(): void
@@ -145,7 +160,7 @@ final class ChallengeTest extends TestCase
 
         self::assertSame(
             ['review.too-easy'],
-            array_map(static fn (Proposal $p): string => $p->ruleId, $found),
+            self::rules($found),
         );
     }
 
@@ -168,7 +183,7 @@ final class ChallengeTest extends TestCase
 
         self::assertContains(
             'ease.fatigue',
-            array_map(static fn (Proposal $p): string => $p->ruleId, $found),
+            self::rules($found),
         );
     }
 
@@ -232,6 +247,16 @@ final class ChallengeTest extends TestCase
             new \DateTimeImmutable(self::TODAY),
             atHome: $atHome,
         );
+    }
+
+    /**
+     * @param list<Proposal> $found
+     *
+     * @return list<string>
+     */
+    private static function rules(array $found): array
+    {
+        return array_map(static fn (Proposal $p): string => $p->ruleId, $found);
     }
 
     /** @param list<Proposal> $found */
