@@ -10,13 +10,13 @@ enum Fate: string
     case Steady = 'steady';
     case Creeping = 'pain that creeps up';
     case Tiring = 'tires easily';
-    case Falling = 'a week in which everything is half';
+    case Falling = 'days on which everything is two thirds';
 
     private const CREEPS_FROM = 21;
     private const CREEPS_EVERY = 4;
     private const MOST_CREPT = 3;
-    private const FALLS_FROM = 35;
-    private const FALLS_TO = 45;
+    private const FALLS_FROM = 38;
+    private const FALLS_TO = 48;
 
     public static function of(int $seed): self
     {
@@ -41,6 +41,6 @@ enum Fate: string
     /** Share that is reached at most. */
     public function reaches(int $day): float
     {
-        return self::Falling === $this && $day >= self::FALLS_FROM && $day <= self::FALLS_TO ? 0.5 : 1.0;
+        return self::Falling === $this && $day >= self::FALLS_FROM && $day <= self::FALLS_TO ? 0.66 : 1.0;
     }
 }

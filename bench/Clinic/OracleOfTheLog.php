@@ -180,14 +180,13 @@ final class OracleOfTheLog
         }
     }
 
-    /** Three items far under their own middle, two days running: nothing grows. */
+    /** Three items far under their own middle, two days running: nothing grows until somebody has looked. */
     private function fallen(Day $day, string $key): void
     {
-        $fallen = 0;
         $items = [];
         $lines = $this->known(
             $day->number,
-            static fn (Line $l): bool => $l->day >= $day->number - self::WINDOW,
+            static fn (Line $l): bool => $l->day >= $day->number - self::WINDOW && $l->day < $day->number,
         );
         foreach ($lines as $line) {
             $items[$line->key][$line->day] = min(
@@ -195,14 +194,15 @@ final class OracleOfTheLog
                 self::work($line),
             );
         }
+        $firstLow = [];
         foreach ($items as $work) {
-            $before = \array_slice($work, 0, -2);
-            $last = \array_slice($work, -2);
-            if (\count($before) >= 3 && 2 === \count($last)) {
-                $fallen += max($last) < 0.69 * self::median($before) ? 1 : 0;
+            $before = \array_slice($work, 0, -2, true);
+            $last = \array_slice($work, -2, null, true);
+            if (\count($before) >= 3 && 2 === \count($last) && max($last) < 0.69 * self::median($before)) {
+                $firstLow[] = min(array_keys($last));
             }
         }
-        if ($fallen >= 3 && !isset($this->visits[$day->number]) && !$this->wasSeenSince($day->number - 1)) {
+        if (\count($firstLow) >= 3 && !$this->isSeenBetween(min($firstLow), $day->number - 1)) {
             $this->say('S27', $day, $key);
         }
     }
@@ -210,14 +210,6 @@ final class OracleOfTheLog
     private static function work(Line $line): float
     {
         return $line->reached * $line->dose->repetitions * ($line->dose->moveSeconds + $line->dose->holdSeconds);
-    }
-
-    private function wasSeenSince(int $day): bool
-    {
-        return [] !== array_filter(
-            array_keys($this->visits),
-            static fn (int $v): bool => $v >= $day - self::WINDOW,
-        );
     }
 
     /** What hurt, failed twice or tightened is given easier than it was, until somebody has looked. */
