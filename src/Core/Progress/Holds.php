@@ -101,6 +101,27 @@ final class Holds
     }
 
     /**
+     * Parts in which two exercises or more hurt on the last days: it is the part, and not the exercise.
+     *
+     * @return list<array{ArmPart, Side, list<LogLine>}> with the lines that tell of it
+     */
+    public function hurting(): array
+    {
+        $found = [];
+        foreach ($this->parts() as [$part, $side, $lines]) {
+            $days = \array_slice(PracticeDay::in($lines), -$this->settings->quietDays);
+            $symptoms = new Symptoms($this->settings, $this->now->usual->at($part, $side));
+            $hurt = array_values(array_filter(PracticeDay::linesOf($days), $symptoms->any(...)));
+            $items = array_unique(array_map(static fn (LogLine $l): string => $l->itemKey(), $hurt));
+            if (\count($items) > 1) {
+                $found[] = [$part, $side, $hurt];
+            }
+        }
+
+        return $found;
+    }
+
+    /**
      * Parts that hurt more than may be asked for on every day of the window: is that usual?
      *
      * @return list<array{ArmPart, Side, list<LogLine>}> with the lines of the window

@@ -50,6 +50,11 @@ final readonly class Reviews
                     'proposal.because.creeping',
                 ),
                 ...$this->ofParts(
+                    $holds->hurting(),
+                    'review.part-hurts',
+                    'proposal.because.part_hurts',
+                ),
+                ...$this->ofParts(
                     $holds->always(),
                     'review.usual-pain',
                     'proposal.because.usual_pain',

@@ -366,6 +366,21 @@ final class SafetyTest extends TestCase
         );
     }
 
+    public function testTwoExercisesThatHurtOnePartAskOnceAboutThePart(): void
+    {
+        $hurts = ['painBefore' => 1, 'painAfter' => 5];
+        $one = [$this->line(self::LIFT, 3, $hurts), $this->line(self::PRESS, 1)];
+        $both = [$this->line(self::LIFT, 3, $hurts), $this->line(self::PRESS, 1, $hurts)];
+        $items = [[self::LIFT, Hands::Right], [self::PRESS, Hands::Right]];
+
+        self::assertNotContains('review.part-hurts', self::rules($this->of($one, $items)));
+        $asked = array_filter(
+            $this->of($both, $items),
+            static fn (Proposal $p): bool => 'review.part-hurts' === $p->ruleId,
+        );
+        self::assertCount(1, $asked, 'parts that the same lines tell of are one card');
+    }
+
     public function testTricksOnOneOfTheLastTwoDaysForbidMore(): void
     {
         $trick = ['compensations' => [Compensation::ShoulderHike]];
