@@ -32,7 +32,7 @@ final class Prices
     /** @var list<int> the sets in the order in which they are asked */
     private array $order = [];
 
-    /** @var array<int, array<int, array<int, Outlook>>> by what is given and what can be reached, for each set */
+    /** @var array<int, array<int, array<int, array<int, Outlook>>>> by what stays out, is given, can be reached; each set */
     private array $outlooks = [];
 
     /** @var int bits of what is taken to stay out */
@@ -119,7 +119,7 @@ final class Prices
         foreach ($this->order as $at => $i) {
             $set = $this->sets[$i];
             $paid = $gives & $set->bits;
-            $outlook = $this->outlooks[$paid][$reach][$i] ??= new Outlook(
+            $outlook = $this->outlooks[$this->out][$paid][$reach][$i] ??= new Outlook(
                 $this->stages,
                 $set,
                 $paid,
@@ -202,10 +202,7 @@ final class Prices
     public function assume(int $in, int $out): void
     {
         $this->shared->assume($in, $out);
-        if ($out !== $this->out) {
-            $this->outlooks = [];
-            $this->out = $out;
-        }
+        $this->out = $out;
     }
 
     /** @return list<int> bits of what several groups could bring */

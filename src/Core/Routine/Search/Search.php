@@ -50,6 +50,9 @@ final class Search
 
     private int $nodes = 0;
 
+    /** @var array{int, int} seconds and effort that are left for something later */
+    private array $reserved = [0, 0];
+
     /** @var int bits of what is taken to come in */
     private int $in = 0;
 
@@ -94,6 +97,7 @@ final class Search
         $this->unseen = \PHP_INT_MIN;
         $start = new State();
         $this->sweep($start);
+        $this->sweep($start, $this->prize());
         if (null !== $this->best) {
             $this->prices->learn(0, $start, $this->toBeat, ...$this->left($start));
         }
@@ -169,18 +173,41 @@ final class Search
         }
     }
 
+    /** The stage with the choice that is worth most; null: there is nothing to choose. */
+    private function prize(): ?int
+    {
+        $points = array_map(
+            static fn (Stage $s): int => max(
+                array_map(static fn (Choice $c): int => $c->points, $s->choices),
+            ),
+            $this->stages,
+        );
+
+        return [] === $points ? null : (int) array_search(max($points), $points, true);
+    }
+
     /**
      * A first good answer, so that the walk has something to beat: stage by stage, going on with the few that
      * promise most.
+     *
+     * @param ?int $prize a stage of which something has to come in: time is left for it from the beginning
      */
-    private function sweep(State $start): void
+    private function sweep(State $start, ?int $prize = null): void
     {
         $front = [$start];
+        $least = null === $prize ? null : $this->stages[$prize]->choices[0];
         foreach (array_keys($this->stages) as $at) {
-            $all = array_merge(...array_map(fn (State $s): array => $this->next($at, $s), $front));
+            $this->reserved = null !== $least && $at < $prize
+                ? [$least->seconds + Limits::POSTURE_CHANGE_SECONDS, $least->effort]
+                : [0, 0];
+            $all = array_merge(...array_map(fn (State $s): array => array_filter(
+                $this->next($at, $s),
+                static fn (array $n): bool => $at !== $prize || $n[1] !== $s,
+            ), $front));
             usort($all, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
             $front = array_column(\array_slice($all, 0, self::FRONT), 1);
         }
+        $this->reserved = [0, 0];
         foreach ($front as $state) {
             $this->end($state);
         }
@@ -267,8 +294,8 @@ final class Search
             return null;
         }
         $isClosed = 0 !== (($state->parts | $choice->parts) & Step::CLOSING);
-        $mostSeconds = $this->limits->seconds() - ($isClosed ? 0 : $this->closing[0]);
-        $mostEffort = $this->effortBudget - ($isClosed ? 0 : $this->closing[1]);
+        $mostSeconds = $this->limits->seconds() - ($isClosed ? 0 : $this->closing[0]) - $this->reserved[0];
+        $mostEffort = $this->effortBudget - ($isClosed ? 0 : $this->closing[1]) - $this->reserved[1];
         $perMove = $this->objective->weights->position;
         $then = $state->beginning($choice);
         foreach ($choice->steps as $step) {
