@@ -3,7 +3,16 @@
  *     & Record<string, unknown>} LogLine
  */
 
-const NUMBERS = ['repetitions', 'hold', 'pain_before', 'pain_after', 'fatigue', 'errors', 'drops', 'load'];
+const NUMBERS = [
+  'repetitions',
+  'hold',
+  'pain_before',
+  'pain_after',
+  'fatigue',
+  'errors',
+  'drops',
+  'load',
+];
 
 /**
  * At which levels it was done, where that was told: `levels[beat]` and its neighbours.
