@@ -16,7 +16,9 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** Puts a ladder first in what matters most, or leaves it to the suggestion again. It counts from the next suggestion. */
+/**
+ * Puts a ladder first in what matters most, or leaves it to the suggestion again. It counts from the next suggestion.
+ */
 #[Route('/clients/{client}/focus', name: 'planning_focus', methods: ['POST'])]
 #[IsGranted('ROLE_THERAPIST')]
 final class ChooseFocus extends AbstractController

@@ -32,7 +32,7 @@ final class Prices
     /** @var list<int> the sets in the order in which they are asked */
     private array $order = [];
 
-    /** @var array<int, array<int, array<int, array<int, Outlook>>>> by what stays out, is given, can be reached; each set */
+    /** @var array<int, array<int, array<int, array<int, Outlook>>>> by what stays out, is given and can be reached */
     private array $outlooks = [];
 
     /** @var int bits of what is taken to stay out */
