@@ -38,7 +38,7 @@ enum RoutineKind: string
     {
         return match ($this) {
             self::Home => 'At home',
-            self::Other => 'At home, B days',
+            self::Other => 'B days',
             self::Clinic => 'In the clinic',
             self::Short => 'Short day',
         };
