@@ -14,11 +14,6 @@ use HandGarden\Core\Data\Node;
 /** Reads how an exercise grows. */
 final class ProgressReader
 {
-    private const LEVELS = [
-        'firmness' => ['soft', 'medium', 'firm'],
-        'help' => ['full', 'much', 'some', 'fingertip', 'none'],
-    ];
-
     /** Wrist angles begin hanging where nobody measured. */
     private const LEAST_DEGREES = -60;
 
@@ -68,21 +63,31 @@ final class ProgressReader
      */
     private static function levels(ProgressKind $kind, Node $node): array
     {
-        $step = static fn (): int => $node->get('step')->int(1);
+        $challenge = $kind->challenge();
+        if (null === $challenge) {
+            return [];
+        }
         $levels = match ($kind) {
-            ProgressKind::Tempo => range($node->get('start')->int(1), $node->get('cap')->int(1), $step()),
-            ProgressKind::WristAngle => range(self::LEAST_DEGREES, $node->get('cap')->int(), $step()),
+            ProgressKind::Tempo => range(
+                $node->get('start')->int(1),
+                $node->get('cap')->int(1),
+                $node->get('step')->int(1),
+            ),
+            ProgressKind::WristAngle => range(
+                self::LEAST_DEGREES,
+                $node->get('cap')->int(),
+                $node->get('step')->int(1),
+            ),
             ProgressKind::Caller => self::shorter(
                 $node->get('start')->float(0.5),
                 $node->get('step')->float(0.5, 0.99),
                 $node->get('floor')->float(0.5),
             ),
-            default => $node->optional('levels')?->strings() ?? self::LEVELS[$kind->value] ?? [],
+            // stages are those of the exercise, the others the same everywhere but where it says so
+            default => $node->optional(
+                'levels',
+            )?->strings() ?? ($challenge->isStage() ? [] : $challenge->words()),
         };
-        $challenge = $kind->challenge();
-        if (null === $challenge) {
-            return [];
-        }
         foreach ($levels as $i => $level) {
             $isHarder = 0 === $i || $challenge->hardness($levels[$i - 1]) < $challenge->hardness($level);
             if (!$isHarder) {

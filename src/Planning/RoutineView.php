@@ -78,17 +78,4 @@ final readonly class RoutineView
     {
         return $item->hands->shown($this->worse);
     }
-
-    public static function duration(int $seconds): string
-    {
-        return $seconds < 90 ? $seconds.' s' : rtrim(
-            rtrim(number_format($seconds / 60, 1), '0'),
-            '.',
-        ).' min';
-    }
-
-    public static function clock(int $seconds): string
-    {
-        return \sprintf('%d:%02d', intdiv($seconds, 60), $seconds % 60);
-    }
 }

@@ -17,14 +17,14 @@ use HandGarden\Core\Words\Phrase;
 final readonly class AskedOfItem
 {
     /**
-     * @param ?string $count  word for what is counted in its repetitions
+     * @param string  $count  word for what is counted in its repetitions
      * @param bool    $counts progress needs the count told
      * @param bool    $errors progress needs the errors told
      * @param array<string, array{now: string, levels: array<string, Phrase>}> $levels by challenge: what was planned,
      *     and what may have been done instead
      */
     private function __construct(
-        public ?string $count,
+        public string $count,
         public bool $counts,
         public bool $errors,
         public bool $mayErr,
@@ -36,13 +36,14 @@ final readonly class AskedOfItem
 
     public static function of(Rung $rung, Dose $planned): self
     {
-        $kinds = array_map(static fn ($spec): ProgressKind => $spec->kind, $rung->dosing->progress);
-        $tries = \in_array(ProgressKind::WristAngle, $kinds, true);
-        $pieces = \in_array(ProgressKind::ObjectCount, $kinds, true);
-        $errors = [] !== array_intersect(
-            [ProgressKind::Tempo->value, ProgressKind::Caller->value],
-            array_map(static fn (ProgressKind $k): string => $k->value, $kinds),
+        $grows = static fn (ProgressKind $by): bool => \in_array(
+            $by,
+            array_column($rung->dosing->progress, 'kind'),
+            true,
         );
+        $tries = $grows(ProgressKind::WristAngle);
+        $pieces = $grows(ProgressKind::ObjectCount);
+        $errors = $grows(ProgressKind::Tempo) || $grows(ProgressKind::Caller);
         $count = $rung->walk->count;
 
         return new self(
@@ -66,7 +67,7 @@ final readonly class AskedOfItem
         $choices = [];
         foreach ($planned->levels->all() as $code => $now) {
             $challenge = Challenge::from($code);
-            $levels = $rung->dosing->climbing($challenge)->levels ?? [];
+            $levels = $rung->dosing->levelsOf($code);
             if (Challenge::Help === $challenge || [] === $levels) {
                 continue; // help is asked of every exercise
             }

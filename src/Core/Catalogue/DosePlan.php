@@ -119,9 +119,8 @@ final readonly class DosePlan
     public function checkLevels(Levels $levels): void
     {
         foreach ($levels->all() as $code => $level) {
-            $spec = $this->climbing(Challenge::from($code));
-            if (null === $spec || !\in_array($level, $spec->levels, true)) {
-                throw InvalidDose::otherLevels(Challenge::from($code), $level, $spec->levels ?? []);
+            if (!\in_array($level, $this->levelsOf($code), true)) {
+                throw InvalidDose::otherLevels(Challenge::from($code), $level, $this->levelsOf($code));
             }
         }
     }
@@ -151,10 +150,9 @@ final readonly class DosePlan
     {
         $levels = $this->start->levels;
         foreach ($kept->all() as $code => $level) {
-            $spec = $this->climbing(Challenge::from($code));
-            if (null !== $spec && \in_array($level, $spec->levels, true)) {
-                $levels = $levels->with(Challenge::from($code), $level);
-            }
+            $levels = \in_array($level, $this->levelsOf($code), true)
+                ? $levels->with(Challenge::from($code), $level)
+                : $levels;
         }
 
         return $levels;

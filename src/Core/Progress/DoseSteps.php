@@ -104,7 +104,7 @@ final readonly class DoseSteps
         return null !== $raised && $raised->isAtMost($this->mostOf($raised)) ? $raised : null;
     }
 
-    /** One level harder; a new stage begins with the least count and hold. */
+    /** One level harder; a new stage begins with the count of the start and the least hold. */
     private function atHarder(ProgressSpec $spec, Dose $dose): ?Dose
     {
         $challenge = $spec->kind->challenge();

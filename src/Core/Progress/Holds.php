@@ -24,6 +24,9 @@ final class Holds
 
     private readonly \DateTimeImmutable $today;
 
+    /** @var list<array{ArmPart, Side, list<LogLine>}> every part of each side with what works it */
+    private readonly array $parts;
+
     /** @var array<string, list<ArmPart>> that each rung of the log works */
     private array $works = [];
 
@@ -44,7 +47,8 @@ final class Holds
         if ($away->isAway() || $away->isJustBack()) {
             $this->held[] = new Held(null, null, new Phrase('held.just_back'));
         }
-        foreach ($this->parts() as [$part, $side, $lines]) {
+        $this->parts = $this->parts();
+        foreach ($this->parts as [$part, $side, $lines]) {
             $why = [] === $lines ? null : $this->why($lines, $now->usual->at($part, $side));
             if (null !== $why) {
                 $this->held[] = new Held($part, $side, $why);
@@ -95,7 +99,7 @@ final class Holds
     public function creeping(): array
     {
         return array_values(array_filter(
-            $this->parts(),
+            $this->parts,
             fn (array $of): bool => $this->creeps(PracticeDay::in($of[2])),
         ));
     }
@@ -108,7 +112,7 @@ final class Holds
     public function hurting(): array
     {
         $found = [];
-        foreach ($this->parts() as [$part, $side, $lines]) {
+        foreach ($this->parts as [$part, $side, $lines]) {
             $days = \array_slice(PracticeDay::in($lines), -$this->settings->quietDays);
             $symptoms = new Symptoms($this->settings, $this->now->usual->at($part, $side));
             $hurt = array_values(array_filter(PracticeDay::linesOf($days), $symptoms->any(...)));
@@ -133,7 +137,7 @@ final class Holds
         return array_values(array_filter(
             array_map(
                 static fn (array $of): array => [$of[0], $of[1], SittingLog::since($of[2], $from)],
-                $this->parts(),
+                $this->parts,
             ),
             fn (array $of): bool => $this->hurtsAlways(...$of),
         ));

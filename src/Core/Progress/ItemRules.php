@@ -46,10 +46,8 @@ final readonly class ItemRules
             if (null === $proposal || \in_array($proposal->key(), $answered, true)) {
                 continue;
             }
-            if (!self::onlyAsks($first ?? $proposal)) {
-                return $first ?? $proposal;
-            }
-            if (null !== $first && null !== $proposal->to && !$proposal->kind->isMore()) {
+            $eases = null !== $proposal->to && !$proposal->kind->isMore();
+            if (null === $first ? !self::onlyAsks($proposal) : $eases) {
                 return $proposal; // what only asks does not stand before what eases
             }
             $first ??= $proposal;

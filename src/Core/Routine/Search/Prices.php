@@ -290,12 +290,7 @@ final class Prices
         $best = $set = $start ?? new PriceSet(0.0, 0.0, 0.0);
         $least = \INF;
         $step = (null === $start ? self::STEP : self::STEP_ON) * array_sum(
-            array_map(
-                static fn (Stage $s): int => max(
-                    array_map(static fn (Choice $c): int => $c->points, $s->choices),
-                ),
-                \array_slice($this->stages, $stage),
-            ),
+            array_column(\array_slice($this->stages, $stage), 'points'),
         );
         $shared = $this->shared->open($stage, $state->keys, $reach);
         $growths = $state->growths();

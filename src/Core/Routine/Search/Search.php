@@ -176,12 +176,7 @@ final class Search
     /** The stage with the choice that is worth most; null: there is nothing to choose. */
     private function prize(): ?int
     {
-        $points = array_map(
-            static fn (Stage $s): int => max(
-                array_map(static fn (Choice $c): int => $c->points, $s->choices),
-            ),
-            $this->stages,
-        );
+        $points = array_column($this->stages, 'points');
 
         return [] === $points ? null : (int) array_search(max($points), $points, true);
     }

@@ -13,6 +13,9 @@ final readonly class Stage
     /** Bits that any of its choices has to find before it. */
     public int $needs;
 
+    /** Points at most that one of its choices brings. */
+    public int $points;
+
     /** @param non-empty-list<Choice> $choices */
     public function __construct(
         public array $choices,
@@ -31,5 +34,6 @@ final readonly class Stage
             static fn (int $bits, Choice $c): int => $bits | $c->needs,
             0,
         );
+        $this->points = max(array_map(static fn (Choice $c): int => $c->points, $choices));
     }
 }
