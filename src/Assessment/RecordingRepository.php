@@ -6,6 +6,7 @@ namespace HandGarden\Assessment;
 
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
+use HandGarden\Core\Measure\Ink\InkTask;
 use Symfony\Component\Uid\Uuid;
 
 /** Drawings, traces and trials of one client, and the scales of screens. */
@@ -31,6 +32,24 @@ final readonly class RecordingRepository
             ['at' => 'DESC', 'id' => 'DESC'],
             60,
         );
+    }
+
+    /** @return list<\DateTimeImmutable> days of the client on which one was made; what was drawn is not read */
+    public function daysOf(Client $client, InkTask $task): array
+    {
+        /** @var list<array{onDay: \DateTimeImmutable}> $rows */
+        $rows = $this->entities->createQuery(
+            'SELECT DISTINCT r.onDay AS onDay FROM '.Recording::class.' r'
+                .' WHERE r.clientId = :client AND r.clinicId = :clinic'
+                .' AND r.kind = :kind AND r.task IN (:tasks) AND r.withdrawnAt IS NULL',
+        )
+            ->setParameter('client', $client->id)
+            ->setParameter('clinic', $client->clinicId)
+            ->setParameter('kind', RecordingKind::Ink)
+            ->setParameter('tasks', $task->names())
+            ->getResult();
+
+        return array_column($rows, 'onDay');
     }
 
     /** @return list<Recording> of one steadying trial, in the order they were recorded */

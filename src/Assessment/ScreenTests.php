@@ -33,9 +33,6 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_THERAPIST')]
 final class ScreenTests extends AbstractController
 {
-    /** A signature lets somebody in elsewhere: its strokes leave the house only when asked for. */
-    private const SIGNATURE = 'signature';
-
     public function __construct(
         private readonly RecordingRepository $recordings,
         private readonly ReadingRepository $readings,
@@ -146,7 +143,7 @@ final class ScreenTests extends AbstractController
             $client->clinicId,
             $client->id,
             RecordingKind::Ink,
-            InkTask::Word === $task && $isSignature ? self::SIGNATURE : $task->value,
+            InkTask::Word === $task && $isSignature ? InkTask::SIGNATURE : $task->value,
             side: $side,
             raw: json_encode($raw, \JSON_THROW_ON_ERROR),
             found: $found,
@@ -226,10 +223,10 @@ final class ScreenTests extends AbstractController
         $record = $this->recordings->find($client, $recording)
             ?? throw $this->createNotFoundException('No such recording.');
         $body = $record->raw;
-        if (self::SIGNATURE === $record->task && !$request->query->has('with_strokes')) {
+        if (InkTask::SIGNATURE === $record->task && !$request->query->has('with_strokes')) {
             $body = json_encode(
                 [
-                    'task' => self::SIGNATURE,
+                    'task' => InkTask::SIGNATURE,
                     'on' => $record->onDay->format('Y-m-d'),
                     'found' => $record->found,
                     'strokes' => 'left out: a signature lets somebody in elsewhere',
@@ -282,7 +279,7 @@ final class ScreenTests extends AbstractController
 
     private static function taskOf(Recording $record): ?InkTask
     {
-        return self::SIGNATURE === $record->task ? InkTask::Word : InkTask::tryFrom($record->task);
+        return InkTask::SIGNATURE === $record->task ? InkTask::Word : InkTask::tryFrom($record->task);
     }
 
     /** @param list<Recording> $same */

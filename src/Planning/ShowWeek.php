@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace HandGarden\Planning;
 
 use HandGarden\Account\Audit;
-use HandGarden\Assessment\RecordingKind;
 use HandGarden\Assessment\RecordingRepository;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
@@ -172,16 +171,7 @@ final class ShowWeek extends AbstractController
             return null;
         }
         $today = $this->clock->today($client->zone);
-        $zone = new \DateTimeZone($client->zone);
-        $taken = [];
-        foreach ($this->recordings->for($client, RecordingKind::Ink) as $recording) {
-            if ($kept->sample->isOf($recording->task)) {
-                $taken[] = new \DateTimeImmutable(
-                    $recording->at->setTimezone($zone)->format('Y-m-d'),
-                    $today->getTimezone(),
-                );
-            }
-        }
+        $taken = $this->recordings->daysOf($client, $kept->sample);
 
         return [
             'kept' => $kept,

@@ -5,6 +5,11 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Role;
+use HandGarden\Assessment\Recording;
+use HandGarden\Assessment\RecordingKind;
+use HandGarden\Assessment\RecordingRepository;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Measure\Ink\InkTask;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\WeekTimes;
@@ -164,6 +169,25 @@ final class WeekTest extends OdalysTestCase
         self::assertStringContainsString('day 1 of 14. Sample: spiral.', $block);
         self::assertStringContainsString('Before: due now', $block);
         self::assertStringContainsString('After: not due yet', $block);
+
+        $this->service(RecordingRepository::class)->add(new Recording(
+            $this->odalys->clinicId,
+            $this->odalys->id,
+            RecordingKind::Ink,
+            InkTask::Spiral->value,
+            side: Side::Right,
+            raw: '{}',
+            found: [],
+            series: '',
+            onDay: new \DateTimeImmutable($today),
+            at: new \DateTimeImmutable(),
+            byStaffId: $this->therapist->id,
+        ));
+        $week = $this->browser->request('GET', $this->path(''));
+        self::assertStringContainsString(
+            'Before: taken',
+            $week->filter('section[aria-labelledby="h-block"]')->text(),
+        );
     }
 
     public function testASecondListNeedsAFirst(): void

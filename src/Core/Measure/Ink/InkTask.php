@@ -13,6 +13,9 @@ enum InkTask: string
     case Pattern = 'pattern';
     case Tapping = 'tapping';
 
+    /** A word under a name of its own: it lets somebody in elsewhere, its strokes leave the house only on request. */
+    public const SIGNATURE = 'signature';
+
     public function label(): string
     {
         return match ($this) {
@@ -36,10 +39,10 @@ enum InkTask: string
         };
     }
 
-    /** Whether a recording of this name is one of it: a signature is a word as well. */
-    public function isOf(string $name): bool
+    /** @return list<string> under which its recordings are kept: a signature is a word as well */
+    public function names(): array
     {
-        return $name === $this->value || (self::Word === $this && 'signature' === $name);
+        return self::Word === $this ? [$this->value, self::SIGNATURE] : [$this->value];
     }
 
     public function isGuided(): bool
