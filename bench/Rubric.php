@@ -30,7 +30,7 @@ final class Rubric
     private array $work = [];
 
     /** @var array<string, int> */
-    private array $counts = ['empty' => 0, 'focus' => 0, 'of focus' => 0, 'task' => 0, 'frame' => 0];
+    private array $counts = ['empty' => 0, 'focus' => 0, 'of focus' => 0, 'task' => 0, 'frame' => 0, 'kept' => 0];
 
     /** @var array<string, int> routines by what binds them */
     private array $binds = [];
@@ -65,6 +65,7 @@ final class Rubric
         $this->focus($items, $brief);
         $this->counts['task'] += $this->endsInTask($routine, $brief) ? 1 : 0;
         $this->counts['frame'] += self::isFrameShort($items, $brief) ? 1 : 0;
+        $this->counts['kept'] += [] === $rules->broken($items) ? 1 : 0;
     }
 
     /** @param list<Item> $items */
@@ -129,6 +130,7 @@ final class Rubric
                     $all,
                 ),
             ),
+            \sprintf('%-27s %s', 'every hard rule kept', $percent($this->counts['kept'], $all)),
         ];
         arsort($this->binds);
         foreach ($this->binds as $what => $count) {

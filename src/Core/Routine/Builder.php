@@ -22,6 +22,8 @@ use HandGarden\Core\Words\Phrase;
 /** Builds the routine of one sitting; the same brief gives the same routine. */
 final readonly class Builder
 {
+    /** Of a search that only makes sure that less time does not bring more. */
+    private const WORK_IN_LESS_TIME = 600;
     private const MORE_MINUTES = 5;
 
     public function __construct(
@@ -132,6 +134,7 @@ final readonly class Builder
                 $objective,
                 $brief->limits,
                 pause: $pause,
+                mostWork: $isLast ? self::WORK_IN_LESS_TIME : Search::MOST_WORK,
             )
         )->best($atLeast);
         if (

@@ -162,6 +162,27 @@ final class SearchTest extends TestCase
         self::assertGreaterThan(0, $short, 'some were cut short');
     }
 
+    /** A search that has hardly begun has a whole sitting all the same, whatever begins and ends take of the time. */
+    public function testHardlyAnyWorkStillGivesAWholeSitting(): void
+    {
+        $near = 0;
+        foreach ([0, 17, 32, 44, 80] as $seed) {
+            $client = new RandomClient($seed, true);
+            $facts = $client->facts([], [], true);
+            $limits = new Limits(60);
+            $brief = $client->brief($facts, Goals::none(), $limits);
+            $groups = (new Candidates(Cases::catalogue(), $brief))->groups();
+            $rules = (new Builder(Cases::catalogue()))->rulesFor($facts, $limits, $client->today);
+
+            $found = $this->search($groups, $rules, $limits, $this->pause(), mostWork: 1)->best();
+
+            self::assertNotNull($found, "seed $seed");
+            self::assertSame([], $rules->broken($found->items), "seed $seed");
+            $near += $found->bound < 1.05 * $found->value ? 1 : 0;
+        }
+        self::assertGreaterThanOrEqual(4, $near, 'near to the best before anything is proved');
+    }
+
     public function testAPauseClearsTwoHeavyItemsForTheSameMuscles(): void
     {
         $limits = new Limits(30);

@@ -28,6 +28,8 @@ final readonly class Choice
     public int $parts;
     /** @var int bits of the items that other groups could bring */
     public int $shared;
+    /** @var list<int> the same, one by one */
+    public array $sharedBits;
     /** @var int position at its start */
     public int $first;
     /** @var int position at its end */
@@ -87,6 +89,7 @@ final readonly class Choice
         $this->gives = $gives;
         $this->parts = $parts;
         $this->shared = $shared;
+        $this->sharedBits = array_map(static fn (int $place): int => 1 << $place, self::places($shared));
         $this->first = $steps[0]->posture;
         $this->last = $posture;
         $this->opens = $opens;

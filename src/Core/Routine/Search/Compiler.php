@@ -37,6 +37,9 @@ final class Compiler
     /** @var array<string, int> in how many groups something to do could come in, by what a client counts it as */
     private array $groupsOfHome = [];
 
+    /** @var array<string, array<string, true>> the keys of the items that a client counts as the same thing to do */
+    private array $itemsOfHome = [];
+
     /** @param bool $pinsNeedNothing what a therapist wants in may stand there without what should come before it */
     public function __construct(
         private readonly SittingRules $rules,
@@ -52,13 +55,18 @@ final class Compiler
      */
     public function stages(array $groups): array
     {
-        $this->needs = $this->bits = $this->used = $this->postures = $this->groupsOf = $this->groupsOfHome = [];
+        $this->needs = $this->bits = $this->used = $this->postures = $this->groupsOf = [];
+        $this->groupsOfHome = $this->itemsOfHome = [];
         foreach ($groups as $group) {
             $keys = $homes = [];
             foreach ($group->options as $option) {
                 foreach ($option->items as $item) {
                     $keys[$item->key()] = true;
-                    $homes += null === $item->homeKey() ? [] : [$item->homeKey() => true];
+                    $home = $item->homeKey();
+                    if (null !== $home) {
+                        $homes[$home] = true;
+                        $this->itemsOfHome[$home][$item->key()] = true;
+                    }
                     foreach ($this->rules->needsOf($item) as $need) {
                         $this->needs[$need->key] ??= $need;
                     }
@@ -270,8 +278,14 @@ final class Compiler
             counts: $counts ? 1 : 0,
             alone: $item->seconds(),
             growth: $growth,
-            homeKey: ($this->groupsOfHome[$home] ?? 0) > 1 ? $this->bit('home', $home) : 0,
+            homeKey: $this->isCountedByHalves($home) ? $this->bit('home', $home) : 0,
         );
+    }
+
+    /** Two groups could bring it, each with an item of its own: one that both could bring comes in only once. */
+    private function isCountedByHalves(string $home): bool
+    {
+        return ($this->groupsOfHome[$home] ?? 0) > 1 && \count($this->itemsOfHome[$home] ?? []) > 1;
     }
 
     private static function partOf(Item $item): int

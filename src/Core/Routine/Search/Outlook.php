@@ -135,15 +135,14 @@ final class Outlook
                         : 0.0;
                 }
             }
-            $nets[] = [
-                $net,
-                $choice->first,
-                $choice->last,
-                0 === ($choice->parts & Step::CLOSING) ? 0 : 1,
-                0 !== $this->stages[$at]->area && !$choice->isShared(),
-            ];
+            $closes = 0 === ($choice->parts & Step::CLOSING) ? 0 : 1;
+            $ownArea = 0 !== $this->stages[$at]->area && !$choice->isShared();
+            $kind = $choice->first.' '.$choice->last.' '.$closes.($ownArea ? ' own' : '');
+            if ($net > ($nets[$kind][0] ?? -\INF)) { // of those that differ in nothing else
+                $nets[$kind] = [$net, $choice->first, $choice->last, $closes, $ownArea];
+            }
         }
 
-        return $nets;
+        return array_values($nets);
     }
 }

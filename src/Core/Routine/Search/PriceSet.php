@@ -18,6 +18,8 @@ final readonly class PriceSet
      *     gripping: what the shortfall would cost, or less
      * @param array<int, array<int, float>>  $needs      what a stage pays, by stage and place of the bit, to
      *     whichever earlier item meets it
+     * @param array<int, float>              $shared     by bit, what an item that several groups could bring pays to
+     *     the group that brings it
      */
     public function __construct(
         public float $perSecond,
@@ -25,6 +27,7 @@ final readonly class PriceSet
         public float $perItem,
         public float $perOpening = 0.0,
         public array $needs = [],
+        public array $shared = [],
     ) {
         $later = $sum = [];
         $bits = 0;
@@ -55,6 +58,9 @@ final readonly class PriceSet
             + $this->perOpening * $choice->opens;
         foreach ($choice->ownGrowths as $growth) {
             $net += $growth->over($this);
+        }
+        foreach ($choice->sharedBits as $bit) {
+            $net += $this->shared[$bit] ?? 0.0;
         }
 
         return $net;

@@ -15,12 +15,14 @@ final class Prices
 {
     /** Stage as a share of all, and the shares of seconds, effort and items left there. */
     private const SCENES = [[0.0, 1.0, 1.0, 1.0], [0.4, 0.7, 0.8, 0.65], [0.65, 0.5, 0.6, 0.45]];
-    private const STEPS = 60;
+    private const STEPS = 30;
     /** From the prices of the scene before. */
     private const STEPS_ON = 16;
     private const STEP = 0.12;
     private const STEP_ON = 0.04;
+    /** Of the way to a value that has to be come down to; a little less each time. */
     private const TOWARDS = 1.2;
+    private const CALMING = 0.97;
     private const COOLING = 0.94;
 
     /** @var list<PriceSet> */
@@ -32,7 +34,7 @@ final class Prices
     /** @var list<int> the sets in the order in which they are asked */
     private array $order = [];
 
-    /** @var array<int, array<int, array<int, array<int, Outlook>>>> by what stays out, is given and can be reached */
+    /** @var array<int, array<int, array<int, Outlook>>> by what stays out, by what is given, and by prices */
     private array $outlooks = [];
 
     /** @var int bits of what is taken to stay out */
@@ -50,6 +52,9 @@ final class Prices
     private readonly array $neededFrom;
 
     private readonly Shared $shared;
+
+    /** @var array<int, int> */
+    private readonly array $byBit;
 
     /** @param list<Stage> $stages */
     public function __construct(
@@ -75,6 +80,7 @@ final class Prices
         }
         $this->neededFrom = $needed;
         $this->shared = new Shared($stages);
+        $this->byBit = array_combine($this->shared->bits(), $this->shared->bits());
         foreach (self::SCENES as [$from, $ofSeconds, $ofEffort, $ofItems]) {
             $at = (int) ($from * \count($stages));
             $this->sets[] = $this->descend(
@@ -114,19 +120,20 @@ final class Prices
             $this->sets,
         );
         $extras = $this->extras($state);
+        $out = $this->out | $this->shared->alreadyTaken($stage, $state->keys);
         $limit = $toBeat + 1.0 - 1e-6 - $state->points;
         $least = \INF;
         foreach ($this->order as $at => $i) {
             $set = $this->sets[$i];
             $paid = $gives & $set->bits;
-            $outlook = $this->outlooks[$this->out][$paid][$reach][$i] ??= new Outlook(
+            $outlook = $this->outlooks[$out][$paid][$i] ??= new Outlook(
                 $this->stages,
                 $set,
                 $paid,
-                $reach,
+                $this->reach(0, 0),
                 postures: $this->postures,
                 pointsPerMove: $this->weights->position,
-                out: $this->out,
+                out: $out,
             );
             $this->work += $outlook->reachTo($stage);
             $most = $outlook->from($stage, $place)
@@ -294,6 +301,7 @@ final class Prices
         );
         $shared = $this->shared->open($stage, $state->keys, $reach);
         $growths = $state->growths();
+        $towards = self::TOWARDS;
         for ($i = 0; $i < (null === $start ? self::STEPS : self::STEPS_ON); ++$i) {
             $column = Column::from($this->stages, $set, $gives, $reach, downTo: $stage);
             $bound = $column->gain
@@ -309,7 +317,8 @@ final class Prices
                 if ($bound <= $target) {
                     break;
                 }
-                $step = self::TOWARDS * ($bound - $target);
+                $step = $towards * ($bound - $target);
+                $towards *= self::CALMING;
             }
             $set = $this->next(
                 $set,
@@ -326,7 +335,7 @@ final class Prices
     }
 
     /**
-     * @param array{int, int, int}       $taken of the shared items: seconds, effort, items
+     * @param array{int, int, int, int}  $taken of the shared items: seconds, effort, halves of things to do, their bits
      * @param array{float, float, float} $left
      */
     private function next(
@@ -338,6 +347,7 @@ final class Prices
         bool $withNeeds,
     ): PriceSet {
         $opens = 0;
+        $brought = array_map(static fn (int $bit): int => 0 === ($taken[3] & $bit) ? 0 : -1, $this->byBit);
         $done = []; // by place: how many of the taken give it
         $short = [];
         $norm = 0.0;
@@ -348,11 +358,15 @@ final class Prices
                     $taken[0] + $choice->seconds,
                     $taken[1] + $choice->effort,
                     $taken[2] + $choice->ownItems,
+                    $taken[3],
                 ];
+                foreach ($choice->sharedBits as $bit) {
+                    ++$brought[$bit];
+                }
                 $opens += $choice->opens;
                 foreach ($choice->ownGrowths as $growth) {
                     [$seconds, $effort, $more] = $growth->taken($set);
-                    $taken = [$taken[0] + $seconds, $taken[1] + $effort, $taken[2]];
+                    $taken = [$taken[0] + $seconds, $taken[1] + $effort, $taken[2], $taken[3]];
                     $opens += $more;
                 }
             }
@@ -371,11 +385,14 @@ final class Prices
         // budgets are counted in eighths, so that a step means about as much for each price
         $over = array_map(
             static fn (int $t, float $l): float => 8.0 * ($t / $l - 1.0),
-            $taken,
+            \array_slice($taken, 0, 3),
             $left,
         );
         foreach ([$set->perSecond, $set->perEffort, $set->perItem] as $i => $price) {
             $norm += $over[$i] > 0.0 || $price > 0.0 ? $over[$i] ** 2 : 0.0;
+        }
+        foreach ($brought as $surplus) {
+            $norm += $surplus ** 2;
         }
         $by = $step / max(1.0, $norm);
         $needs = [];
@@ -394,6 +411,10 @@ final class Prices
             max(0.0, $set->perItem + $by * $over[2] * 8.0 / $left[2]),
             min($this->weights->balance / 40.0, max(0.0, $set->perOpening - $by * $opens / 1600.0)),
             needs: $needs,
+            shared: array_map(
+                static fn (int $bit): float => ($set->shared[$bit] ?? 0.0) - $by * $brought[$bit],
+                $this->byBit,
+            ),
         );
     }
 }

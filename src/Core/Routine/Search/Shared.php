@@ -73,6 +73,12 @@ final class Shared
         return 0 !== ($this->in & ~$taken & ~$this->from[$stage]);
     }
 
+    /** Bits of what is in the sitting already though this stage or one after it could bring it. */
+    public function alreadyTaken(int $stage, int $taken): int
+    {
+        return $this->from[$stage] & $taken;
+    }
+
     /**
      * Bits of what can still come from this stage on.
      *
@@ -122,7 +128,7 @@ final class Shared
             }
             $net = max(array_map(static fn (Step $way): float => self::net($way, $set), $ways));
             $comes = 0 !== ($this->in & $bit);
-            $sum += $comes ? $net - $set->perItem * $ways[0]->halfItems() : max(0.0, $net);
+            $sum += $comes ? $net : max(0.0, $net);
             $net = $comes ? 0.0 : $net; // charged already
             $area = $ways[0]->area;
             if (0 === ($areas & $area)) {
@@ -134,13 +140,13 @@ final class Shared
     }
 
     /**
-     * Seconds and effort of those that are worth their price, as the way that gains most takes them.
+     * What those take that are worth their price, as the way that gains most takes them.
      *
-     * @return array{int, int, int} seconds, effort, and no items: they are counted where they are brought
+     * @return array{int, int, int, int} seconds, effort, halves of things to do, and the bits of those
      */
     public function taken(int $open, PriceSet $set): array
     {
-        $sum = [0, 0, 0];
+        $sum = [0, 0, 0, 0];
         foreach ($this->items as $bit => $ways) {
             if (0 === ($open & $bit)) {
                 continue;
@@ -149,10 +155,12 @@ final class Shared
             foreach ($ways as $way) {
                 $best = self::net($way, $set) > self::net($best, $set) ? $way : $best;
             }
-            if (self::net($best, $set) > 0.0) {
+            if (self::net($best, $set) > 0.0 || 0 !== ($this->in & $bit)) {
                 [$seconds, $effort] = $best->growth?->taken($set) ?? [0, 0];
                 $sum[0] += $best->seconds + Limits::BETWEEN_SECONDS + $seconds;
                 $sum[1] += $best->effort + $effort;
+                $sum[2] += $best->halfItems();
+                $sum[3] |= $bit;
             }
         }
 
@@ -162,7 +170,8 @@ final class Shared
     private static function net(Step $way, PriceSet $set): float
     {
         return $way->worth
-            - $set->for($way->seconds + Limits::BETWEEN_SECONDS, $way->effort, 0)
+            - $set->for($way->seconds + Limits::BETWEEN_SECONDS, $way->effort, $way->halfItems())
+            - ($set->shared[$way->key] ?? 0.0)
             + ($way->growth?->over($set) ?? 0.0);
     }
 }

@@ -67,6 +67,33 @@ final class State
         $this->added[] = $step;
     }
 
+    /** What a step brings beside its time. */
+    public function count(Step $step): void
+    {
+        $this->points += $step->worth + (0 === ($this->areas & $step->area) ? $step->areaPoints : 0);
+        $this->gives |= $step->gives;
+        $this->keys |= $step->key;
+        $this->homeItems += 0 === ($this->homeKeys & $step->homeKey) ? $step->counts : 0;
+        $this->homeKeys |= $step->homeKey;
+        $this->homeHalves += $step->halfItems();
+        if (0 !== ($step->parts & (Step::WARM_UP | Step::CLOSING))) {
+            $this->frame += $step->alone;
+            ++$this->frameItems;
+        }
+        $this->areas |= $step->area;
+        $this->opens += $step->opens;
+        $this->grips += $step->grips;
+        $this->parts |= $step->parts;
+    }
+
+    /** @return list<Choice> */
+    public function choices(): array
+    {
+        $before = $this->before?->choices() ?? [];
+
+        return null === $this->choice ? $before : [...$before, $this->choice];
+    }
+
     /** @return list<Step> */
     public function steps(): array
     {
