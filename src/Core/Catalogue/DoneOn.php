@@ -10,6 +10,7 @@ enum DoneOn: string
     case Affected = 'affected';
     case EachHand = 'each hand';
     case BothTogether = 'both together';
+    /** Mapping: in task dystonia the hand that does not cramp, else the affected one. */
     case NonDominant = 'non-dominant';
     case WritingHand = 'writing hand';
     /** The therapist confirms; blades only there. */
@@ -21,7 +22,7 @@ enum DoneOn: string
             self::Affected => 'the affected hand',
             self::EachHand => 'each hand in turn',
             self::BothTogether => 'both hands together',
-            self::NonDominant => 'the hand that does not write',
+            self::NonDominant => 'the affected hand; in task dystonia the one that does not cramp',
             self::WritingHand => 'the writing hand',
             self::SteadierHand => 'the steadier hand',
         };
@@ -30,7 +31,7 @@ enum DoneOn: string
     /** Placed once, whichever hand is the worse one. */
     public function isPlacedOnce(): bool
     {
-        return self::Affected !== $this && self::EachHand !== $this;
+        return !\in_array($this, [self::Affected, self::EachHand, self::NonDominant], true);
     }
 
     /** Sides as the time formula counts them: 'both together' is one. */

@@ -8,6 +8,7 @@ use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Approach\Approaches;
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\DoneOn;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\Rung;
@@ -171,10 +172,29 @@ final class Allowed
     {
         return match ($doneOn) {
             DoneOn::WritingHand => $this->facts->people->writingHand,
-            DoneOn::NonDominant => $this->facts->people->writingHand->opposite(),
+            DoneOn::NonDominant => $this->handThatDoesNotCramp(),
             DoneOn::SteadierHand => $this->facts->people->affected[0]->opposite(),
             DoneOn::Affected, DoneOn::EachHand, DoneOn::BothTogether => null,
         };
+    }
+
+    /**
+     * In task dystonia what a hand feels is mapped on the one that does not write, unless that is the one that cramps;
+     * null: after a stroke, a brain injury and wherever feeling is lost it is the affected hand itself.
+     */
+    private function handThatDoesNotCramp(): ?Side
+    {
+        $people = $this->facts->people;
+        $isAffectedItself = $this->facts->has(Condition::Stroke)
+            || $this->facts->has(Condition::BrainInjury)
+            || !$this->facts->has(Condition::Dystonia)
+            || false === $this->known->value('touch_felt', null, $people->affected[0]);
+        if ($isAffectedItself) {
+            return null;
+        }
+        $other = $people->writingHand->opposite();
+
+        return $people->affected === [$other] ? $people->writingHand : $other;
     }
 
     private function dose(Rung $rung, Hands $hands): Dose

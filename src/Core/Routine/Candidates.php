@@ -83,12 +83,19 @@ final class Candidates
         );
     }
 
-    /** Whether something of a ladder may be given, and what has to come before it as well. */
+    /**
+     * Whether something of a ladder may be given, and what has to come before it as well; what takes more than half of
+     * a sitting leaves no room for what else matters.
+     */
     private function mayCome(LadderPlacement $placed): bool
     {
         foreach ($placed->offered() as $rung) {
             $item = $this->allowed->item($rung, $placed, null, 0);
-            if (null !== $item && $this->isPrepared($item)) {
+            if (
+                null !== $item
+                && 2 * $item->seconds() <= $this->brief->limits->seconds()
+                && $this->isPrepared($item)
+            ) {
                 return true;
             }
         }

@@ -17,7 +17,7 @@ final readonly class Weights
         /** More for every point (1 to 5) by which it meets what limits the hand. */
         public int $impairment = 30,
         /** The first set of each of the few ladders that matter most. */
-        public int $focus = 350,
+        public int $focus = 400,
         /** The first item of each area that leads to the goals; of any area when there is no goal. */
         public int $area = 15,
         /** A daily task that serves a goal. */

@@ -5,13 +5,18 @@ declare(strict_types=1);
 namespace HandGarden\Tests\Core\Routine;
 
 use HandGarden\Core\Anatomy\Hands;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Catalogue\DoneOn;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Catalogue\Strand;
+use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Placement\RungState;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\Candidates;
 use HandGarden\Core\Routine\Edits;
 use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Item;
@@ -213,6 +218,46 @@ final class BuilderTest extends TestCase
         foreach ($this->build($case)->sequence->items as $item) {
             self::assertTrue('prep' !== $item->rung->load->class->value || $item->dose->holdSeconds <= 10);
         }
+    }
+
+    /** @return iterable<string, array{Condition, Side, Hands}> of clients who write with their right hand */
+    public static function mappedHands(): iterable
+    {
+        yield 'a writing hand that cramps' => [Condition::Dystonia, Side::Right, Hands::Left];
+        yield 'the other cramps' => [Condition::Dystonia, Side::Left, Hands::Right];
+        yield 'a writing hand after a stroke' => [Condition::Stroke, Side::Right, Hands::Right];
+        yield 'the other after a stroke' => [Condition::Stroke, Side::Left, Hands::Left];
+    }
+
+    #[DataProvider('mappedHands')]
+    public function testWhatAHandFeelsIsMappedOnTheHandThatNeedsIt(
+        Condition $condition,
+        Side $worse,
+        Hands $expected,
+    ): void {
+        $mapped = [];
+        for ($seed = 0; $seed < 16; ++$seed) {
+            $client = new RandomClient($seed, true);
+            if ($client->side !== $worse) {
+                continue;
+            }
+            $client->conditions = [$condition];
+            $facts = $client->facts();
+            $known = new KnownFacts($facts, Cases::catalogue()->vocabulary, $client->today);
+            if (false === $known->value('touch_felt', null, $worse)) {
+                continue; // lost feeling is worked on where it is lost
+            }
+            $brief = $client->brief($facts, Goals::none(), new Limits(30));
+            foreach ((new Candidates(Cases::catalogue(), $brief))->groups() as $group) {
+                foreach ($group->options[0]->items as $item) {
+                    if (DoneOn::NonDominant === $item->rung->fit->doneOn) {
+                        $mapped[$item->hands->value] = $item->hands;
+                    }
+                }
+            }
+        }
+
+        self::assertSame([$expected], array_values($mapped));
     }
 
     /** @return iterable<string, array{int}> */
