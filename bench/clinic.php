@@ -18,7 +18,7 @@ require dirname(__DIR__).'/vendor/autoload.php';
 $catalogue = Cases::catalogue();
 $clinic = new VirtualClinic($catalogue);
 if ('mutants' === ($argv[1] ?? '')) {
-    $most = (int) ($argv[2] ?? 56);
+    $most = (int) ($argv[2] ?? 112);
     foreach (Mutant::cases() as $mutant) {
         $noticed = null;
         for ($seed = 0; null === $noticed && $seed < $most; ++$seed) {

@@ -77,7 +77,7 @@ final class Practice
                         $client->fate->tiring() * $client->tires * $effort / max(5, $client->minutes) * 3.0,
                     ),
                 ),
-            reached: min($client->fate->reaches($day->number), $over <= 0.0 ? 1.0 : max(
+            reached: min($client->fate->reaches($day->number, $given->rung->id), $over <= 0.0 ? 1.0 : max(
                 0.2,
                 1.0 - 0.04 * $client->chance->getInt(0, 20) - 2.0 * $over,
             )),

@@ -121,6 +121,11 @@ final readonly class Dose
         return $this->with(['holdSeconds' => $holdSeconds]);
     }
 
+    public function withRest(int $restSeconds): self
+    {
+        return $this->with(['restSeconds' => $restSeconds]);
+    }
+
     public function withLoad(float $loadKilograms): self
     {
         return $this->with(['loadKilograms' => $loadKilograms]);

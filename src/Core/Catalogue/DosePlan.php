@@ -66,6 +66,21 @@ final readonly class DosePlan
         return isset($amounts[$at + $by]) ? $this->with($dose, $amounts[$at + $by]) : $dose;
     }
 
+    /** One set fewer, and twice the rest between those that are left; null: there is only one. */
+    public function restedMore(Dose $dose): ?Dose
+    {
+        $fewer = $this->stepped($dose, -1);
+
+        return $fewer->sets < $dose->sets
+            ? $fewer->withRest(2 * $this->start->restSeconds)
+            : null;
+    }
+
+    private function isRestedMore(Dose $dose): bool
+    {
+        return $dose->restSeconds === 2 * $this->start->restSeconds;
+    }
+
     /** How hard it is: once, and for the time of its start. */
     public function difficultyOf(Dose $dose): Dose
     {
@@ -80,6 +95,7 @@ final readonly class DosePlan
             ->withRepetitions($kept->repetitions)
             ->withHold($kept->holdSeconds)
             ->withLoad($kept->loadKilograms)
+            ->withRest($this->isRestedMore($kept) ? $kept->restSeconds : $this->start->restSeconds)
             ->atLevels($this->known($kept->levels));
 
         return $this->with($this->range->clamp($difficulty), $this->amountOf($kept));

@@ -35,11 +35,14 @@ final readonly class DoseSteps
         return null;
     }
 
+    /** With no more rest than at the start. */
     public function up(Dose $dose): ?Dose
     {
         $spec = $this->current($dose);
 
-        return null === $spec ? null : $this->raised($spec, $dose);
+        return null === $spec
+            ? null
+            : $this->raised($spec, $dose)?->withRest($this->rung->dosing->start->restSeconds);
     }
 
     /**

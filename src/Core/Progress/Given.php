@@ -148,7 +148,9 @@ final readonly class Given
             default => null,
         };
 
-        return null === $to ? $item : self::lowered($item, $to);
+        return null === $to
+            ? $item
+            : self::lowered($item, $dosing->with($to, $dosing->amountOf($item->dose)));
     }
 
     private function eased(Item $item): Item
@@ -159,14 +161,11 @@ final readonly class Given
         return self::lowered($item, $given);
     }
 
-    /** How hard it is comes from the other dose, how often from its own; never to more. */
+    /** Never to more. */
     private static function lowered(Item $item, Dose $to): Item
     {
-        $dosing = $item->rung->dosing;
-        $lower = $dosing->with($to, $dosing->amountOf($item->dose));
-
-        return $lower->isAtMost($item->dose) && !$item->dose->isAtMost($lower)
-            ? $item->withDose($lower)->varied(new Phrase('variant.eased'))
+        return $to->isAtMost($item->dose) && !$item->dose->isAtMost($to)
+            ? $item->withDose($to)->varied(new Phrase('variant.eased'))
             : $item;
     }
 

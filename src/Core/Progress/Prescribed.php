@@ -95,7 +95,9 @@ final readonly class Prescribed
             ) {
                 continue;
             }
-            $to = $dosing->with($proposal->to, $dosing->amountOf($given));
+            $to = $proposal->isLessOften()
+                ? $proposal->to->withSets(min($proposal->to->sets, $given->sets))
+                : $dosing->with($proposal->to, $dosing->amountOf($given));
             $given = $to->isAtMost($given) ? $to : $given;
         }
 

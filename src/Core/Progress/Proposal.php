@@ -76,6 +76,12 @@ final readonly class Proposal
         };
     }
 
+    /** How often it is done is less as well, and not only how hard it is. */
+    public function isLessOften(): bool
+    {
+        return 'ease.tone-rest' === $this->ruleId;
+    }
+
     public function isOfASymptom(): bool
     {
         return \in_array($this->ruleId, ['ease.pain', 'ease.suspend'], true);

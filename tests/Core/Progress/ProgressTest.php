@@ -168,7 +168,7 @@ final class ProgressTest extends TestCase
         );
     }
 
-    public function testTighterToneTwiceAsksForReleaseFirst(): void
+    public function testTighterToneTwiceMakesAnAttemptLighter(): void
     {
         $tighter = ['tone' => ToneAfter::Tighter];
 
@@ -177,7 +177,7 @@ final class ProgressTest extends TestCase
             [$this->line(3), $this->line(1, $tighter)],
         ));
         self::assertSame(
-            ProposalKind::ReleaseFirst,
+            ProposalKind::Lighter,
             $this->one(
                 'helped-lift-hold',
                 [$this->line(3, $tighter), $this->line(1, $tighter)],

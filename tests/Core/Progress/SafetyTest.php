@@ -482,6 +482,26 @@ final class SafetyTest extends TestCase
         self::assertSame(ProposalKind::ReleaseFirst, $grip[0]->kind);
     }
 
+    public function testTighterAfterOtherWorkMeansASetLessAndMoreRest(): void
+    {
+        $tighter = ['tone' => ToneAfter::Tighter];
+        $lines = [$this->line(self::TAPS, 3, $tighter), $this->line(self::TAPS, 1, $tighter)];
+        $start = Cases::catalogue()->rung(self::TAPS)->dosing->start;
+        $often = $start->withSets(3);
+
+        $item = new Prescribed(Cases::catalogue()->rung(self::TAPS), Hands::Right, $often);
+
+        $found = $this->propose([$item], $lines);
+
+        self::assertSame(['ease.tone-rest'], self::rules($found));
+        self::assertEquals($found[0]->to, $item->under($found)->dose, 'in force at once');
+        self::assertEquals($start->withSets(2)->withRest(2 * $start->restSeconds), $found[0]->to);
+
+        $once = $this->of($lines, [[self::TAPS, Hands::Right]]);
+        self::assertNotNull($once[0]->to, 'done once: less of it');
+        self::assertSame($start->restSeconds, $once[0]->to->restSeconds);
+    }
+
     public function testTighterAllOverHoldsEverything(): void
     {
         $ids = [self::LIFT, self::PRESS, self::TAPS, 'palm-up-turn'];
@@ -787,13 +807,22 @@ final class SafetyTest extends TestCase
      */
     private function of(array $lines, array $items): array
     {
+        return $this->propose(
+            array_values(array_map(fn (array $i): Prescribed => $this->prescribed(...$i), $items)),
+            $lines,
+        );
+    }
+
+    /**
+     * @param list<Prescribed>          $items
+     * @param array<array-key, LogLine> $lines
+     *
+     * @return list<Proposal>
+     */
+    private function propose(array $items, array $lines): array
+    {
         return (new Proposer(Cases::catalogue()))->propose(
-            array_values(
-                array_map(
-                    fn (array $i): Prescribed => $this->prescribed(...$i),
-                    $items,
-                ),
-            ),
+            $items,
             new SittingLog(array_values($lines)),
             new Situation(
                 [Condition::Stroke, Condition::Parkinsons, Condition::Tremor],

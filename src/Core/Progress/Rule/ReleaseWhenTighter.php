@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace HandGarden\Core\Progress\Rule;
 
 use HandGarden\Core\Catalogue\Purpose;
+use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\PracticeDay;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Words\Phrase;
 
-/** Tone that is tighter after the item, several sittings running: release first, and less of it. */
+/**
+ * Tone that is tighter after the item, several sittings running: after gripping release first, and less of it; what
+ * keeps a hand long only slower; all else one set fewer, with twice the rest.
+ */
 final readonly class ReleaseWhenTighter implements ItemRule
 {
     public function propose(ItemHistory $history): ?Proposal
@@ -24,25 +28,41 @@ final readonly class ReleaseWhenTighter implements ItemRule
             return null;
         }
         $lines = PracticeDay::linesOf($tighter);
-        $keepsLong = match ($history->item->rung->demands->purpose) {
-            Purpose::Lengthening, Purpose::Positioning, Purpose::Opening, Purpose::LettingGo => true,
-            Purpose::Attempt, Purpose::Grip, Purpose::Other => false,
-        };
 
-        return $keepsLong // as long as before, only slower: less of it would make it tighter
-            ? $history->proposal(
+        return match ($history->item->rung->demands->purpose) {
+            // as long as before, only slower: less of it would make it tighter
+            Purpose::Lengthening, Purpose::Positioning, Purpose::Opening, Purpose::LettingGo => $history->proposal(
                 ProposalKind::Review,
                 'ease.tone-slower',
                 $lines,
                 new Phrase('proposal.because.slower', ['times' => $running]),
-            )
-            : $history->proposal(
+            ),
+            Purpose::Grip => $history->proposal(
                 ProposalKind::ReleaseFirst,
                 'ease.tone',
                 $lines,
                 new Phrase('proposal.because.tighter', ['times' => $running]),
                 to: $history->lower(),
-            );
+            ),
+            Purpose::Attempt, Purpose::Other => self::rested($history, $lines, $running),
+        };
+    }
+
+    /** @param list<LogLine> $lines */
+    private static function rested(ItemHistory $history, array $lines, int $running): Proposal
+    {
+        $rested = $history->item->rung->dosing->restedMore($history->item->dose);
+
+        return $history->proposal(
+            ProposalKind::Lighter,
+            'ease.tone-rest',
+            $lines,
+            new Phrase(
+                null === $rested ? 'proposal.because.tighter_less' : 'proposal.because.tighter_rest',
+                ['times' => $running],
+            ),
+            to: $rested ?? $history->lower(),
+        );
     }
 
     public function holdsAtAnyDose(): bool
