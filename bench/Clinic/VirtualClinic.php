@@ -24,6 +24,7 @@ use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\Proposer;
+use HandGarden\Core\Progress\QuietCards;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Progress\Situation;
 use HandGarden\Core\Progress\StepsAhead;
@@ -176,14 +177,15 @@ final class VirtualClinic
             $chart->answered,
             static fn (int $at): bool => $at > $day->number - self::QUIET,
         ));
-        $cards = array_map(Proposal::cardOf(...), $quiet);
+        $cards = new QuietCards($quiet);
+        $log = new SittingLog($chart->log);
         $answered = array_keys($chart->answered);
         $asked = (new Proposer($this->catalogue, $this->settings))->asked(
             array_map(
                 static fn (Prescribed $p): Prescribed => $p->under(array_values($chart->restraints)),
                 Prescribed::in($items),
             ),
-            new SittingLog($chart->log),
+            $log,
             new Situation(
                 $this->client->conditions,
                 $this->client->daysPerWeek,
@@ -202,7 +204,7 @@ final class VirtualClinic
         $open = array_values(array_filter(
             $asked->proposals,
             static fn (Proposal $p): bool => !\in_array($p->key(), $answered, true)
-                && !($p->kind->isACard() && \in_array($p->cardKey(), $cards, true)),
+                && !($p->kind->isACard() && $cards->silence($p, $log)),
         ));
         $this->note($open, $day);
         foreach ($open as $proposal) {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Progress;
 
-use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Core\Progress\QuietCards;
 use HandGarden\Core\Progress\StepTaken;
 
 /** What therapists have answered for one client, as the rules ask for it. */
@@ -23,13 +23,12 @@ final readonly class Answered
         return array_map(static fn (Decision $d): string => $d->proposalKey, $this->decisions);
     }
 
-    /** @return list<string> keys of cards that were answered since then */
-    public function cards(\DateTimeImmutable $since): array
+    public function cards(\DateTimeImmutable $since): QuietCards
     {
-        return array_map(
-            static fn (Decision $d): string => Proposal::cardOf($d->proposalKey),
+        return new QuietCards(array_map(
+            static fn (Decision $d): string => $d->proposalKey,
             $this->since($since),
-        );
+        ));
     }
 
     /** @return list<StepTaken> accepted since then */

@@ -62,12 +62,13 @@ final readonly class OpenProposals implements OpenEases
         $answered = $decided->keys();
         $quiet = $decided->cards($this->clock->now()->modify('-'.self::QUIET_DAYS.' days'));
         $restraints = $this->restraints->open($client);
+        $log = $this->sittings->log($client);
         $asked = (new Proposer($this->catalogue->get()))->asked(
             array_map(
                 static fn (Prescribed $p): Prescribed => $p->under($restraints),
                 $prescribed,
             ),
-            $this->sittings->log($client),
+            $log,
             new Situation(
                 $client->conditions(),
                 $client->daysPerWeek,
@@ -90,7 +91,7 @@ final readonly class OpenProposals implements OpenEases
                 ...array_values(array_filter(
                     $asked->proposals,
                     static fn (Proposal $p): bool => !\in_array($p->key(), $answered, true)
-                        && !($p->kind->isACard() && \in_array($p->cardKey(), $quiet, true)),
+                        && !($p->kind->isACard() && $quiet->silence($p, $log)),
                 )),
             ],
             $asked->waiting,

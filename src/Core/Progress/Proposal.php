@@ -55,6 +55,12 @@ final readonly class Proposal
         return implode('|', \array_slice(explode('|', $key), 0, 3));
     }
 
+    /** The newest line that a kept key rests on; empty: none. */
+    public static function newestOf(string $key): string
+    {
+        return explode('|', $key, 4)[3] ?? '';
+    }
+
     /** It is in force by itself, and stays so until it is answered. */
     public function holdsDown(): bool
     {

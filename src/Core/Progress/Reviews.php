@@ -38,7 +38,7 @@ final readonly class Reviews
         ];
         $open = array_filter(
             $whole,
-            static fn (Proposal $p): bool => !\in_array($p->cardKey(), $now->quiet, true),
+            static fn (Proposal $p): bool => !$now->quiet->silence($p, $log),
         );
 
         return new ReviewsFound(

@@ -12,7 +12,6 @@ final readonly class Situation
     /**
      * @param list<Condition> $conditions of the client
      * @param list<string>    $answered   keys of proposals that a therapist has answered
-     * @param list<string>    $quiet      keys of cards that were answered not long ago
      * @param list<StepTaken> $steps      of the last days
      * @param ?StepsAhead     $ahead      what a next exercise has to hold to; null: nothing is known of the hand
      */
@@ -22,7 +21,7 @@ final readonly class Situation
         public \DateTimeImmutable $today,
         public UsualPain $usual = new UsualPain(),
         public array $answered = [],
-        public array $quiet = [],
+        public QuietCards $quiet = new QuietCards(),
         public array $steps = [],
         public ?StepsAhead $ahead = null,
         public bool $atHome = true,

@@ -27,6 +27,7 @@ use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\Proposer;
+use HandGarden\Core\Progress\QuietCards;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Progress\Situation;
 use HandGarden\Core\Progress\StepsAhead;
@@ -34,6 +35,7 @@ use HandGarden\Core\Progress\ToneAfter;
 use HandGarden\Core\Progress\UsualPain;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Screening;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -53,6 +55,7 @@ use Random\Randomizer;
  *     repetitions?: int,
  *     hurtLater?: bool,
  *     newTingling?: bool,
+ *     fatigue?: int,
  * }
  */
 final class SafetyTest extends TestCase
@@ -607,6 +610,31 @@ final class SafetyTest extends TestCase
         self::assertLessThanOrEqual(6, \count($steps));
     }
 
+    public function testAnAnsweredCardIsQuietUntilItIsWorseByTwo(): void
+    {
+        $then = $this->line(self::LIFT, 6, ['painAfter' => 3, 'fatigue' => 4]);
+        $cards = new QuietCards(['review.creeping|'.self::LIFT.'|right|'.$then->id]);
+        $silence = function (array $now, string $rule = 'review.creeping') use ($cards, $then): bool {
+            /** @var Change $now */
+            $line = $this->line(self::LIFT, 1, $now);
+            $card = new Proposal(
+                ProposalKind::Review,
+                $rule,
+                Phrase::own(''),
+                [$then->id, $line->id],
+                self::LIFT,
+                Hands::Right,
+            );
+
+            return $cards->silence($card, new SittingLog([$then, $line]));
+        };
+
+        self::assertTrue($silence(['painAfter' => 4, 'fatigue' => 5]));
+        self::assertFalse($silence(['painAfter' => 5, 'fatigue' => 4]), 'pain is worse by two');
+        self::assertFalse($silence(['painAfter' => 3, 'fatigue' => 6]), 'tiredness is worse by two');
+        self::assertFalse($silence(['painAfter' => 3], 'review.seldom'), 'another card');
+    }
+
     public function testDoneSeldomAsksForASmallerPlan(): void
     {
         $found = $this->of($this->metOn(self::LIFT, [14, 9, 2]), [
@@ -982,6 +1010,7 @@ final class SafetyTest extends TestCase
             tone: $change['tone'] ?? null,
             help: \array_key_exists('help', $change) ? $change['help'] : Help::None,
             compensations: $change['compensations'] ?? [],
+            fatigue: $change['fatigue'] ?? null,
             newTingling: $change['newTingling'] ?? false,
             hurtLater: $change['hurtLater'] ?? false,
         );
