@@ -53,6 +53,7 @@ final class ProgressReader
             measured: ProgressKind::WristAngle === $kind ? new FactCode(
                 $node->get('start')->string(),
             ) : null,
+            holdSecondsNeeded: $node->optional('hold')?->int(1) ?? 0,
         );
     }
 

@@ -43,6 +43,7 @@ final class DoseWords
     {
         return new Phrase('level.'.$challenge->value, [
             'level' => \is_string($level) ? str_replace('-', '_', $level) : $level,
+            'text' => str_replace('-', '−', (string) $level),
         ]);
     }
 

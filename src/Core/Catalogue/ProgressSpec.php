@@ -26,6 +26,8 @@ final readonly class ProgressSpec
         public float $share = 0.0,
         /** What was measured that the first level is at most. */
         public ?FactCode $measured = null,
+        /** Each repetition held so long, as far as the exercise is held at all. */
+        public int $holdSecondsNeeded = 0,
     ) {
     }
 }

@@ -47,8 +47,8 @@ final readonly class ItemRules
                 continue;
             }
             $eases = null !== $proposal->to && !$proposal->kind->isMore();
-            if (null === $first ? !self::onlyAsks($proposal) : $eases) {
-                return $proposal; // what only asks does not stand before what eases
+            if (null === $first ? self::comesFirst($proposal) : $eases) {
+                return $proposal;
             }
             $first ??= $proposal;
         }
@@ -56,9 +56,11 @@ final readonly class ItemRules
         return $first;
     }
 
-    /** It changes neither dose nor exercise, and nothing rests for it. */
-    private static function onlyAsks(Proposal $proposal): bool
+    /** What only asks, or only makes it less often, does not stand before what makes it easier. */
+    private static function comesFirst(Proposal $proposal): bool
     {
-        return null === $proposal->to && null === $proposal->toRungId && !$proposal->isOfASymptom();
+        $asks = null === $proposal->to && null === $proposal->toRungId && !$proposal->isOfASymptom();
+
+        return !$asks && !$proposal->isLessOften();
     }
 }

@@ -19,7 +19,10 @@ use HandGarden\Core\Routine\Limits;
 /** One client as a file: see docs/formats.md. */
 final readonly class CaseFile
 {
-    /** @param list<Prescribed> $routine */
+    /**
+     * @param list<Prescribed> $routine
+     * @param list<string>     $focusFirst `ladder|side` that a therapist puts first
+     */
     public function __construct(
         public \DateTimeImmutable $today,
         public ClientFacts $facts,
@@ -29,6 +32,7 @@ final readonly class CaseFile
         public array $routine,
         public SittingLog $log,
         public UsualPain $usualPain = new UsualPain(),
+        public array $focusFirst = [],
     ) {
     }
 
@@ -64,6 +68,7 @@ final readonly class CaseFile
             $this->limits,
             today: $this->today,
             doses: $doses,
+            focusFirst: $this->focusFirst,
         );
     }
 }

@@ -53,6 +53,7 @@ final readonly class CaseReader
             routine: $this->routine($node->optional('routine'), $log),
             log: $log,
             usualPain: self::usualPain($node->get('client')->optional('usual_pain')),
+            focusFirst: array_map($this->focus(...), $node->optional('focus')?->items() ?? []),
         );
     }
 
@@ -68,6 +69,19 @@ final readonly class CaseReader
         }
 
         return new UsualPain($levels);
+    }
+
+    /** @return string `ladder|side` */
+    private function focus(Node $node): string
+    {
+        $key = $node->get('ladder')->string();
+        foreach ($this->catalogue->ladders() as $ladder) {
+            if ($ladder->key === $key) {
+                return $key.'|'.$node->get('side')->enum(Side::class)->value;
+            }
+        }
+
+        throw $node->get('ladder')->fail(\sprintf('"%s" is not a ladder', $key));
     }
 
     /** One task, or several with their weights. */

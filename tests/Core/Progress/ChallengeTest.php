@@ -81,6 +81,13 @@ final class ChallengeTest extends TestCase
         );
     }
 
+    public function testAShortSqueezeGetsNoFirmer(): void
+    {
+        $short = self::atTheCapOfItsCounts('soft-squeeze')->withHold(2);
+
+        self::assertNull(self::advance($this->propose('soft-squeeze', $short, ['help' => Help::None])));
+    }
+
     public function testTheNextFingerBeginsWithAHoldOfItsOwn(): void
     {
         $dose = self::atTheCapOfItsCounts('coin-still-hold');

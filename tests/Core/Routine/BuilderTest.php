@@ -204,6 +204,17 @@ final class BuilderTest extends TestCase
         self::fail('A routine was built.');
     }
 
+    public function testALadderThatATherapistPutsFirstIsFirstInFocus(): void
+    {
+        $chosen = ['ladder' => 'base-1', 'side' => 'right', 'note' => 'the wrist comes first'];
+        $first = static fn (CaseFile $case): string => (
+            new Candidates(Cases::catalogue(), self::brief($case))
+        )->focus()[0][0]->ladder->key;
+
+        self::assertSame('base-1', $first(Cases::changed('tight-hand', ['focus' => [$chosen]])));
+        self::assertNotSame('base-1', $first(Cases::example('tight-hand')));
+    }
+
     public function testLostFeelingShortensTheHold(): void
     {
         $case = Cases::changed(

@@ -43,7 +43,7 @@ final class DoseWordsTest extends TestCase
         ), '8 ×, 0.25 kg'];
         yield 'a harder piece' => [$plain->at(Challenge::Firmness, 'firm'), '8 ×, firm'];
         yield 'an angle' => [$plain->at(Challenge::Angle, -60), '8 ×, wrist hanging (−60°)'];
-        yield 'an angle between' => [$plain->at(Challenge::Angle, -40), '8 ×, wrist at -40°'];
+        yield 'an angle between' => [$plain->at(Challenge::Angle, -40), '8 ×, wrist at −40°'];
         yield 'a finger' => [$plain->at(
             Challenge::Finger,
             'ring-little',

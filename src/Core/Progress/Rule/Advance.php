@@ -35,7 +35,7 @@ final readonly class Advance implements ItemRule
         $dose = $history->item->dose;
         $rule = $history->steps()->current($dose);
         $rung = $history->item->rung;
-        $target = new Target($rule, $rung->walk, $dose, $rung->dosing->range->repetitions[1]);
+        $target = new Target($rule, $rung->walk, $dose, $rung->dosing->range);
         $met = self::metLines($history, $target);
         $specs = $rung->dosing->progress;
         $days = match (true) {

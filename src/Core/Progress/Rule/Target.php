@@ -6,6 +6,7 @@ namespace HandGarden\Core\Progress\Rule;
 
 use HandGarden\Core\Catalogue\Challenge;
 use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\DoseRange;
 use HandGarden\Core\Catalogue\ProgressKind;
 use HandGarden\Core\Catalogue\ProgressSpec;
 use HandGarden\Core\Cue\Walk;
@@ -25,7 +26,7 @@ final readonly class Target
         private ?ProgressSpec $rule,
         private Walk $walk,
         private Dose $dose,
-        private int $mostRepetitions,
+        private DoseRange $range,
     ) {
     }
 
@@ -41,7 +42,9 @@ final readonly class Target
             ProgressKind::Tempo => $line->metTarget() && $this->errors($line) < $this->rule->share,
             ProgressKind::Caller => $line->metTarget() && $this->errors($line) <= $this->rule->share,
             ProgressKind::Help => $line->metTarget() && $this->isLessHelp($line->help),
-            default => $line->metTarget() && ($line->repetitions ?? $line->dose->repetitions) >= $this->needed(),
+            default => $line->metTarget()
+                && ($line->repetitions ?? $line->dose->repetitions) >= $this->repetitionsNeeded()
+                && ($line->holdSeconds ?? $line->dose->holdSeconds) >= $this->holdSecondsNeeded(),
         };
     }
 
@@ -117,8 +120,13 @@ final readonly class Target
             && Challenge::Help->hardness($told->value) > Challenge::Help->hardness($set);
     }
 
-    private function needed(): int
+    private function repetitionsNeeded(): int
     {
-        return min($this->rule->repetitionsNeeded ?? 0, $this->mostRepetitions);
+        return min($this->rule->repetitionsNeeded ?? 0, $this->range->repetitions[1]);
+    }
+
+    private function holdSecondsNeeded(): int
+    {
+        return min($this->rule->holdSecondsNeeded ?? 0, $this->range->holdSeconds[1]);
     }
 }

@@ -16,7 +16,7 @@ use HandGarden\Core\Routine\OptionGroup;
 final class Search
 {
     /** Nodes, and stages that bounds were worked back through: as many as a node takes the time of. */
-    public const MOST_WORK = 4_000;
+    public const MOST_WORK = 5_000;
     private const STAGES_A_NODE = 10;
     /** How many partly made sittings the first sweep goes on with. */
     private const FRONT = 4;
