@@ -40,7 +40,7 @@ if ('mutants' === ($argv[1] ?? '')) {
     }
     exit;
 }
-$clients = (int) ($argv[1] ?? 300);
+$clients = (int) ($argv[1] ?? 240);
 $processes = (int) ($argv[2] ?? 2);
 $parts = [];
 for ($part = 0; $part < $processes; ++$part) {
