@@ -622,8 +622,8 @@ final class SafetyTest extends TestCase
                 $rule,
                 Phrase::own(''),
                 [$then->id, $line->id],
-                self::LIFT,
-                Hands::Right,
+                rungId: self::LIFT,
+                hands: Hands::Right,
             );
 
             return $cards->silence($card, new SittingLog([$then, $line]));
