@@ -56,6 +56,7 @@ final class VirtualClinicTest extends TestCase
         yield 'S12' => [Mutant::S12, 0];
         yield 'S13' => [Mutant::S13, 21];
         yield 'S25' => [Mutant::S25, 0];
+        yield 'S27' => [Mutant::S27, 98];
         yield 'S28' => [Mutant::S28, 1];
     }
 
