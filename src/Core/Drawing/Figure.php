@@ -78,14 +78,7 @@ final class Figure
                 if (Polyline::area($loop) > self::CHINK_MM2) {
                     $data .= PathData::from($loop);
                 }
-                foreach ($loop as $p) {
-                    $box = [
-                        min($box[0], $p[0]),
-                        min($box[1], $p[1]),
-                        max($box[2], $p[0]),
-                        max($box[3], $p[1]),
-                    ];
-                }
+                $box = Polyline::around($box, $loop);
             }
             $layers[] = new Layer('fill-'.$body, $data, true, $box);
         }

@@ -25,6 +25,26 @@ final class Polyline
         return $sum;
     }
 
+    /**
+     * @param array{float, float, float, float}  $box  left, top, right, bottom
+     * @param list<array{0: float, 1: float}>    $line
+     *
+     * @return array{float, float, float, float} the same with the line inside it as well
+     */
+    public static function around(array $box, array $line): array
+    {
+        foreach ($line as $p) {
+            $box = [
+                min($box[0], $p[0]),
+                min($box[1], $p[1]),
+                max($box[2], $p[0]),
+                max($box[3], $p[1]),
+            ];
+        }
+
+        return $box;
+    }
+
     /** @param list<non-empty-list<float>> $line */
     public static function area(array $line): float
     {

@@ -211,9 +211,7 @@ final class Projection
         $box = [\INF, \INF, -\INF, -\INF];
         foreach ($this->primitives as $k => $p) {
             if ('' === $only || $p['group'] === $only || $p['body'] === $only) {
-                foreach ($this->polygon($k, 0.0, 24) as [$x, $y]) {
-                    $box = [min($box[0], $x), min($box[1], $y), max($box[2], $x), max($box[3], $y)];
-                }
+                $box = Polyline::around($box, $this->polygon($k, 0.0, 24));
             }
         }
 

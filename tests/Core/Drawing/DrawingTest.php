@@ -15,6 +15,7 @@ use HandGarden\Core\Drawing\MeasuredPose;
 use HandGarden\Core\Drawing\NamedPose;
 use HandGarden\Core\Drawing\Painter;
 use HandGarden\Core\Drawing\PictureSpec;
+use HandGarden\Core\Drawing\Polyline;
 use HandGarden\Core\Drawing\Pose;
 use HandGarden\Core\Drawing\Projection;
 use HandGarden\Core\Drawing\Vector;
@@ -74,30 +75,29 @@ final class DrawingTest extends TestCase
     #[DataProvider('poses')]
     public function testTheOutlineCloses(string $name): void
     {
+        $open = [];
         $views = [View::Palmar, View::Dorsal, View::Radial, View::Three, View::ThreePalm];
-        $view = $views[crc32($name) % 5]; // over all poses every view is seen often
-        $projection = new Projection(
-            HandModel::build(Cases::drawings()->pose($name)->pose),
-            Camera::from($view, Side::Right),
-        );
-        $contours = new Contours($projection);
-        $box = [\INF, \INF, -\INF, -\INF];
-        foreach ($contours->loops($contours->lines()) as $loop) {
-            foreach ($loop as $p) {
-                $box = [
-                    min($box[0], $p[0]),
-                    min($box[1], $p[1]),
-                    max($box[2], $p[0]),
-                    max($box[3], $p[1]),
-                ];
+        $at = crc32($name); // two views of each pose: over all poses every view is seen often
+        foreach ([$views[$at % 5], $views[($at + 2) % 5]] as $view) {
+            $projection = new Projection(
+                HandModel::build(Cases::drawings()->pose($name)->pose),
+                Camera::from($view, Side::Right),
+            );
+            $contours = new Contours($projection);
+            $box = [\INF, \INF, -\INF, -\INF];
+            foreach ($contours->loops($contours->lines()) as $loop) {
+                $box = Polyline::around($box, $loop);
+            }
+            $hulls = $projection->box();
+            $off = array_sum(
+                array_map(static fn (float $a, float $b): float => abs($a - $b), $box, $hulls),
+            );
+            if ($off > 8.0) {
+                $open[] = $view->value;
             }
         }
-        $hulls = $projection->box();
-        $off = array_sum(
-            array_map(static fn (float $a, float $b): float => abs($a - $b), $box, $hulls),
-        );
 
-        self::assertLessThanOrEqual(8.0, $off, $view->value);
+        self::assertSame([], $open);
     }
 
     public function testTheLeftHandIsTheMirrorImageInTheSameLight(): void
