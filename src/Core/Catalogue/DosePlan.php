@@ -72,13 +72,8 @@ final readonly class DosePlan
         $fewer = $this->stepped($dose, -1);
 
         return $fewer->sets < $dose->sets
-            ? $fewer->withRest(2 * $this->start->restSeconds)
+            ? $fewer->withRest($this->moreRestSeconds())
             : null;
-    }
-
-    private function isRestedMore(Dose $dose): bool
-    {
-        return $dose->restSeconds === 2 * $this->start->restSeconds;
     }
 
     /** How hard it is: once, and for the time of its start. */
@@ -95,7 +90,9 @@ final readonly class DosePlan
             ->withRepetitions($kept->repetitions)
             ->withHold($kept->holdSeconds)
             ->withLoad($kept->loadKilograms)
-            ->withRest($this->isRestedMore($kept) ? $kept->restSeconds : $this->start->restSeconds)
+            ->withRest($kept->restSeconds === $this->moreRestSeconds()
+                ? $kept->restSeconds
+                : $this->start->restSeconds)
             ->atLevels($this->known($kept->levels));
 
         return $this->with($this->range->clamp($difficulty), $this->amountOf($kept));
@@ -172,6 +169,12 @@ final readonly class DosePlan
         }
 
         return $levels;
+    }
+
+    /** Between sets after which tone was tighter. */
+    private function moreRestSeconds(): int
+    {
+        return 2 * $this->start->restSeconds;
     }
 
     private function most(): Amount

@@ -25,7 +25,7 @@ final class Polish
     /** @var array<int, State> of the best so far, before each stage */
     private array $before = [];
 
-    /** @var array<int, array<int, float>> what each choice gains over its price, by stage and place */
+    /** @var array<int, float> what each choice gains over its price, by its id */
     private array $nets = [];
 
     public function __construct(
@@ -39,8 +39,10 @@ final class Polish
     {
         $sets = $this->making->prices->sets();
         $set = $sets[\count($sets) - 1];
-        foreach ($this->making->stages as $at => $stage) {
-            $this->nets[$at] = array_map($set->net(...), $stage->choices);
+        foreach ($this->making->stages as $stage) {
+            foreach ($stage->choices as $choice) {
+                $this->nets[spl_object_id($choice)] = $set->net($choice);
+            }
         }
         do {
             $was = $this->best->toBeat();
@@ -82,19 +84,12 @@ final class Polish
 
     private function changing(int $at, Stage $stage, int $bound): void
     {
-        $most = max(0.0, ...$this->nets[$at]);
+        $most = max(0.0, ...array_map($this->net(...), $stage->choices));
         foreach ($stage->must ? $stage->choices : [null, ...$stage->choices] as $choice) {
-            $net = null === $choice
-                ? 0.0
-                : $this->nets[$at][(int) array_search(
-                    $choice,
-                    $stage->choices,
-                    true,
-                )];
             if (
                 $choice !== $this->chosen[$at]
                 && $this->tries < self::MOST_TRIES
-                && $most - $net < $bound - $this->best->toBeat()
+                && $most - $this->net($choice) < $bound - $this->best->toBeat()
                 && $this->isBetterWith($at, $choice)
             ) {
                 $this->read();
@@ -178,15 +173,20 @@ final class Polish
         $giver = null;
         $least = -\INF;
         for ($at = 0; $at < $before; ++$at) {
-            foreach (null === $chosen[$at] ? $this->making->stages[$at]->choices : [] as $i => $choice) {
-                if (0 === ($missing & ~$choice->gives) && $this->nets[$at][$i] > $least) {
-                    $least = $this->nets[$at][$i];
+            foreach (null === $chosen[$at] ? $this->making->stages[$at]->choices : [] as $choice) {
+                if (0 === ($missing & ~$choice->gives) && $this->net($choice) > $least) {
+                    $least = $this->net($choice);
                     $giver = [$at, $choice];
                 }
             }
         }
 
         return $giver;
+    }
+
+    private function net(?Choice $choice): float
+    {
+        return null === $choice ? 0.0 : $this->nets[spl_object_id($choice)];
     }
 
     /** @return list<int> stages whose choice may make way, what gains least first */
@@ -198,11 +198,7 @@ final class Polish
                 null !== $choice && $at !== $for && !$this->making->stages[$at]->must
                 && (!$items || $choice->ownItems > 0)
             ) {
-                $nets[$at] = $this->nets[$at][(int) array_search(
-                    $choice,
-                    $this->making->stages[$at]->choices,
-                    true,
-                )];
+                $nets[$at] = $this->net($choice);
             }
         }
         asort($nets);

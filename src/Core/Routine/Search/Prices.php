@@ -53,9 +53,6 @@ final class Prices
 
     private readonly Shared $shared;
 
-    /** @var array<int, int> */
-    private readonly array $byBit;
-
     /** @param list<Stage> $stages */
     public function __construct(
         private readonly array $stages,
@@ -80,7 +77,6 @@ final class Prices
         }
         $this->neededFrom = $needed;
         $this->shared = new Shared($stages);
-        $this->byBit = array_combine($this->shared->bits(), $this->shared->bits());
         foreach (self::SCENES as [$from, $ofSeconds, $ofEffort, $ofItems]) {
             $at = (int) ($from * \count($stages));
             $this->sets[] = $this->descend(
@@ -335,39 +331,41 @@ final class Prices
     }
 
     /**
-     * @param array{int, int, int, int}  $taken of the shared items: seconds, effort, halves of things to do, their bits
+     * @param array{int, int, int, int}  $shared what the shared items take: see `Shared::taken`
      * @param array{float, float, float} $left
      */
     private function next(
         PriceSet $set,
         Column $column,
-        array $taken,
+        array $shared,
         array $left,
         float $step,
         bool $withNeeds,
     ): PriceSet {
         $opens = 0;
-        $brought = array_map(static fn (int $bit): int => 0 === ($taken[3] & $bit) ? 0 : -1, $this->byBit);
+        [$seconds, $effort, $items, $bits] = $shared;
+        $brought = []; // by bit: how often a group brings it, less one where it comes in
+        foreach ($this->shared->bits() as $bit) {
+            $brought[$bit] = 0 === ($bits & $bit) ? 0 : -1;
+        }
         $done = []; // by place: how many of the taken give it
         $short = [];
         $norm = 0.0;
         foreach ($this->stages as $i => $stage) {
             $choice = $column->taken[$i] ?? null;
             if (null !== $choice) {
-                $taken = [
-                    $taken[0] + $choice->seconds,
-                    $taken[1] + $choice->effort,
-                    $taken[2] + $choice->ownItems,
-                    $taken[3],
-                ];
+                $seconds += $choice->seconds;
+                $effort += $choice->effort;
+                $items += $choice->ownItems;
                 foreach ($choice->sharedBits as $bit) {
                     ++$brought[$bit];
                 }
                 $opens += $choice->opens;
                 foreach ($choice->ownGrowths as $growth) {
-                    [$seconds, $effort, $more] = $growth->taken($set);
-                    $taken = [$taken[0] + $seconds, $taken[1] + $effort, $taken[2], $taken[3]];
-                    $opens += $more;
+                    $more = $growth->taken($set);
+                    $seconds += $more[0];
+                    $effort += $more[1];
+                    $opens += $more[2];
                 }
             }
             foreach ($withNeeds ? $stage->choices[0]->needPlaces : [] as $place) {
@@ -385,7 +383,7 @@ final class Prices
         // budgets are counted in eighths, so that a step means about as much for each price
         $over = array_map(
             static fn (int $t, float $l): float => 8.0 * ($t / $l - 1.0),
-            \array_slice($taken, 0, 3),
+            [$seconds, $effort, $items],
             $left,
         );
         foreach ([$set->perSecond, $set->perEffort, $set->perItem] as $i => $price) {
@@ -395,6 +393,10 @@ final class Prices
             $norm += $surplus ** 2;
         }
         $by = $step / max(1.0, $norm);
+        $prices = [];
+        foreach ($brought as $bit => $surplus) {
+            $prices[$bit] = ($set->shared[$bit] ?? 0.0) - $by * $surplus;
+        }
         $needs = [];
         foreach ($short as $i => $places) {
             foreach ($places as $place => $missing) {
@@ -411,10 +413,7 @@ final class Prices
             max(0.0, $set->perItem + $by * $over[2] * 8.0 / $left[2]),
             min($this->weights->balance / 40.0, max(0.0, $set->perOpening - $by * $opens / 1600.0)),
             needs: $needs,
-            shared: array_map(
-                static fn (int $bit): float => ($set->shared[$bit] ?? 0.0) - $by * $brought[$bit],
-                $this->byBit,
-            ),
+            shared: $prices,
         );
     }
 }
