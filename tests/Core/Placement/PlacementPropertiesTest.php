@@ -25,7 +25,7 @@ use PHPUnit\Framework\TestCase;
 final class PlacementPropertiesTest extends TestCase
 {
     /** Enough seeds for every ladder to be reached; each one places some fifty ladders many times. */
-    private const CLIENTS = 18;
+    private const CLIENTS = 36;
 
     public function testAnAddedBlockNeverRaisesAStandingRung(): void
     {

@@ -424,7 +424,7 @@ final class SafetyTest extends TestCase
     /** An item is never lowered and raised twice within two weeks. */
     public function testTricksDoNotSeeSaw(): void
     {
-        for ($seed = 0; $seed < 20; ++$seed) {
+        for ($seed = 0; $seed < 60; ++$seed) {
             $random = new Randomizer(new Mt19937($seed));
             $rung = Cases::catalogue()->rung(self::LIFT);
             $dose = $rung->dosing->start->withHold(8);

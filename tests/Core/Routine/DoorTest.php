@@ -33,7 +33,7 @@ use PHPUnit\Framework\TestCase;
 /** Whatever brings an exercise in asks at one door. */
 final class DoorTest extends TestCase
 {
-    private const CLIENTS = 24;
+    private const CLIENTS = 40;
 
     public function testNothingThatASuggestionHoldsIsStoppedAtTheDoor(): void
     {

@@ -34,7 +34,7 @@ final class WhatIfTest extends TestCase
     {
         $climbs = 0;
         foreach (self::EXAMPLES as $name) {
-            foreach ([1, 2] as $seed) {
+            foreach ([1, 2, 3] as $seed) {
                 [$some, $most, $all] = array_map(
                     fn (float $share): array => $this->weeks($name, $share, $seed),
                     [0.6, 0.8, 1.0],
