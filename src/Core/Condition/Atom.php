@@ -31,9 +31,9 @@ final readonly class Atom implements Condition
             ? $this->prefix->sides($side, $facts->writingHand(), $facts->steadierHand())
             : [$side];
 
-        return Verdict::allOf(
-            array_map(fn (Side $on): Verdict => $this->judgeOn($facts, $on), $sides),
-        );
+        return 1 === \count($sides)
+            ? $this->judgeOn($facts, $sides[0])
+            : Verdict::allOf(array_map(fn (Side $on): Verdict => $this->judgeOn($facts, $on), $sides));
     }
 
     public function atoms(): array

@@ -59,6 +59,9 @@ final readonly class Verdict
      */
     private static function deciding(array $parts, Truth $truth): array
     {
+        if (1 === \count($parts)) {
+            return $parts[0]->findings;
+        }
         $findings = [];
         foreach ($parts as $part) {
             if ($part->truth === $truth) {

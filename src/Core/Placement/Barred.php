@@ -34,15 +34,13 @@ final readonly class Barred
                 if (null === $caution->blocksWhile) {
                     continue;
                 }
-                $text = (string) $caution->blocksWhile;
-                $verdict = $hand->known->judged($text, $caution->blocksWhile, $hand->side);
+                $verdict = $hand->known->judged($caution->blocksWhile, $hand->side);
                 if ($verdict->isTrue()) {
                     $by[] = $caution;
                     array_push($because, ...$verdict->findings);
                 } elseif (
                     Truth::Unknown === $verdict->truth
                     && ($isAsked || $hand->known->lasting()->judged(
-                        $text,
                         $caution->blocksWhile,
                         $hand->side,
                     )->isTrue())

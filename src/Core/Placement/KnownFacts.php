@@ -9,7 +9,6 @@ use HandGarden\Core\Catalogue\Caution;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\Vocabulary;
 use HandGarden\Core\Condition\Condition as EntryCondition;
-use HandGarden\Core\Condition\FactCode;
 use HandGarden\Core\Condition\FactSource;
 use HandGarden\Core\Condition\Verdict;
 use HandGarden\Core\Measure\Independence;
@@ -42,8 +41,11 @@ final class KnownFacts implements FactSource
     /** @var array<string, float|bool|string|null> */
     private array $memo = [];
 
-    /** @var array<string, Verdict> */
+    /** @var array<string, Verdict> by text and side: many exercises share a condition, each with its own copy of it */
     private array $judged = [];
+
+    /** @var \WeakMap<EntryCondition, string> as writing a condition down takes longer than looking it up */
+    private \WeakMap $texts;
 
     private ?self $lasting = null;
 
@@ -66,6 +68,7 @@ final class KnownFacts implements FactSource
         bool $neverAges = false,
     ) {
         $this->numbers = $vocabulary->kinds->numbers;
+        $this->texts = new \WeakMap();
         if ($neverAges) {
             $this->since = $this->shortSince = new \DateTimeImmutable('@0');
 
@@ -85,7 +88,7 @@ final class KnownFacts implements FactSource
         ?string $argument,
         Side $side,
     ): float|bool|string|null {
-        $key = (new FactCode($code, $argument))->text($side);
+        $key = $code.'|'.$argument.'|'.$side->value;
         if (!\array_key_exists($key, $this->memo)) {
             $value = $this->direct($code, $argument, $side)
                 ?? (null === $argument ? $this->fromStrongerEvidence($code, $side) : null);
@@ -99,8 +102,10 @@ final class KnownFacts implements FactSource
     }
 
     /** A condition that many exercises share is judged once a side. */
-    public function judged(string $text, EntryCondition $condition, Side $side): Verdict
+    public function judged(EntryCondition $condition, Side $side): Verdict
     {
+        $text = $this->texts[$condition] ??= (string) $condition;
+
         return $this->judged[$text.'|'.$side->value] ??= $condition->judge($this, $side);
     }
 

@@ -133,11 +133,7 @@ final readonly class HandsAtWork
         foreach ([...$rung->fit->cautions, ...$rung->fit->bars] as $caution) {
             $while = $caution->blocksWhile;
             $isBarred = $isBarred
-                || (null !== $while && $known->judged(
-                    (string) $while,
-                    $while,
-                    $side,
-                )->isTrue());
+                || (null !== $while && $known->judged($while, $side)->isTrue());
         }
         foreach ($rung->sitting->parts as $part) {
             $key = $part->value.'|'.$side->value;

@@ -15,8 +15,11 @@ final class Screening
 {
     private const VALID_DAYS = 90;
 
-    /** @var array<string, Answer> by question and day: every exercise asks the same of every question */
+    /** @var array<int, array<string, Answer>> by day and question: every exercise asks the same of every question */
     private array $answered = [];
+
+    /** @var array<int, array<string, bool>> by day: what the answers settle */
+    private array $settled = [];
 
     /**
      * @param array<string, array{Answer, \DateTimeImmutable}> $answers    by question id
@@ -32,9 +35,21 @@ final class Screening
 
     public function answer(string $questionId, \DateTimeImmutable $today): Answer
     {
-        return $this->answered[
-            $questionId.'|'.$today->getTimestamp()
-        ] ??= $this->answerOn($questionId, $today);
+        return $this->on($today)[$questionId] ?? $this->answerOn($questionId, $today);
+    }
+
+    /** @return array<string, Answer> by question */
+    private function on(\DateTimeImmutable $today): array
+    {
+        $day = $today->getTimestamp();
+        if (!isset($this->answered[$day])) {
+            $this->answered[$day] = [];
+            foreach ($this->questions->questions as $question) {
+                $this->answered[$day][$question->id] = $this->answerOn($question->id, $today);
+            }
+        }
+
+        return $this->answered[$day];
     }
 
     private function answerOn(string $questionId, \DateTimeImmutable $today): Answer
@@ -64,8 +79,9 @@ final class Screening
         \DateTimeImmutable $today,
     ): array {
         $blocks = [];
+        $answers = $this->on($today);
         foreach ($this->questions->questions as $question) {
-            $answer = $this->answer($question->id, $today);
+            $answer = $answers[$question->id];
             if (Answer::No !== $answer && $question->bars->bars($rung, $strand, $supervised)) {
                 $blocks[] = new ScreeningBlock($question, $answer);
             }
@@ -105,15 +121,20 @@ final class Screening
     public function fact(string $code, ?string $argument, \DateTimeImmutable $today): ?bool
     {
         $name = null === $argument ? $code : $code.'('.$argument.')';
-        $settled = null;
+
+        return ($this->settled[$today->getTimestamp()] ??= $this->settledOn($today))[$name] ?? null;
+    }
+
+    /** @return array<string, bool> by fact; of two questions that settle the same one the first counts */
+    private function settledOn(\DateTimeImmutable $today): array
+    {
+        $settled = [];
         foreach ($this->questions->questions as $question) {
-            $gives = $question->gives[$name] ?? null;
-            $said = match ($this->answer($question->id, $today)) {
-                Answer::Yes => $gives ?? $question->givesOnYes[$name] ?? null,
-                Answer::No => null === $gives ? null : !$gives,
-                Answer::NotAsked => null,
+            $settled += match ($this->answer($question->id, $today)) {
+                Answer::Yes => $question->gives + $question->givesOnYes,
+                Answer::No => array_map(static fn (bool $gives): bool => !$gives, $question->gives),
+                Answer::NotAsked => [],
             };
-            $settled ??= $said;
         }
 
         return $settled;
