@@ -501,6 +501,7 @@ final class SafetyTest extends TestCase
         self::assertEquals($start->withSets(2)->withRest(2 * $start->restSeconds), $found[0]->to);
 
         $once = $this->of($lines, [[self::TAPS, Hands::Right]]);
+        self::assertSame(['ease.tone-less'], self::rules($once));
         self::assertNotNull($once[0]->to, 'done once: less of it');
         self::assertSame($start->restSeconds, $once[0]->to->restSeconds);
     }

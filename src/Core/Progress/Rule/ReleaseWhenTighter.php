@@ -55,7 +55,7 @@ final readonly class ReleaseWhenTighter implements ItemRule
 
         return $history->proposal(
             ProposalKind::Lighter,
-            'ease.tone-rest',
+            null === $rested ? 'ease.tone-less' : 'ease.tone-rest',
             $lines,
             new Phrase(
                 null === $rested ? 'proposal.because.tighter_less' : 'proposal.because.tighter_rest',
