@@ -23,9 +23,15 @@ use HandGarden\Core\Drawing\View;
 use HandGarden\Core\Measure\Steadiness\Steadiness;
 use HandGarden\Core\Measure\Steadiness\Trace;
 use HandGarden\Core\Placement\Placer;
+use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\Outcome;
+use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\Proposer;
+use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Progress\Situation;
+use HandGarden\Core\Progress\Told;
 use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Device\Simulated\Profile;
 use HandGarden\Device\Simulated\SimulatedDevice;
 use HandGarden\Exchange\Case\CaseReader;
@@ -118,6 +124,38 @@ Stopwatch::run(
         $cases[$round % 3]->brief($placed[$round % 3]),
     ),
     limitMs: 50.0,
+);
+
+// every day for 12 weeks all of a built routine, with pain every fifth time
+$built = (new Builder($catalogue))->build($cases[0]->brief($placed[0]))->sequence->items;
+$prescribed = array_map(
+    static fn ($item) => new Prescribed($item->rung, $item->hands, $item->dose),
+    array_values(array_filter($built, static fn ($item): bool => !$item->isPause)),
+);
+$lines = [];
+for ($day = 84; $day > 0; --$day) {
+    foreach ($prescribed as $n => $item) {
+        $lines[] = LogLine::from(
+            "$day-$n",
+            "sitting-$day",
+            new ItemKey($item->rung->id, $item->hands),
+            $item->dose,
+            $cases[0]->today->modify("-$day days"),
+            new Told(Outcome::Done, painBefore: 0, painAfter: 0 === ($day + $n) % 5 ? 3 : 0),
+        );
+    }
+}
+$twelveWeeks = new SittingLog($lines);
+Stopwatch::run(
+    sprintf('propose over 12 weeks, %d lines', count($lines)),
+    3,
+    40,
+    static fn (): mixed => (new Proposer($catalogue))->propose(
+        $prescribed,
+        $twelveWeeks,
+        new Situation($cases[0]->facts->people->conditions, 5, $cases[0]->today),
+    ),
+    limitMs: 30.0,
 );
 
 $motion = new SimulatedDevice(DeviceKind::Motion, Profile::Tremor);
