@@ -140,8 +140,8 @@ for ($day = 84; $day > 0; --$day) {
             "sitting-$day",
             new ItemKey($item->rung->id, $item->hands),
             $item->dose,
-            $cases[0]->today->modify("-$day days"),
-            new Told(Outcome::Done, painBefore: 0, painAfter: 0 === ($day + $n) % 5 ? 3 : 0),
+            day: $cases[0]->today->modify("-$day days"),
+            told: new Told(Outcome::Done, painBefore: 0, painAfter: 0 === ($day + $n) % 5 ? 3 : 0),
         );
     }
 }
