@@ -215,7 +215,7 @@ final readonly class Dose
         return $this->restSeconds * ($sides * $this->setsPlayed() - 1);
     }
 
-    private function setsPlayed(): int
+    public function setsPlayed(): int
     {
         return $this->sets * $this->passes;
     }

@@ -18,7 +18,8 @@ use HandGarden\Core\Words\Phrase;
 final readonly class Item
 {
     private const HEAVY_FROM = 3;
-    private const SET_UP_IN_CHAIN = 5;
+    public const SET_UP_IN_CHAIN = 5;
+    public const PAUSE_SECONDS = 30;
 
     /**
      * @param ?string $block   key of the chain it belongs to; items of one block count as one home item
@@ -49,7 +50,7 @@ final readonly class Item
 
     public function seconds(): int
     {
-        return $this->isPause ? 30 : $this->dose->totalSeconds(
+        return $this->isPause ? self::PAUSE_SECONDS : $this->dose->totalSeconds(
             $this->hands->sides(),
             Rung::SET_UP_SECONDS,
         );
@@ -68,6 +69,12 @@ final readonly class Item
     public function restSeconds(): int
     {
         return $this->dose->restSecondsInAll($this->hands->sides());
+    }
+
+    /** Sets as they are played, of one hand and then of the other. */
+    public function turns(): int
+    {
+        return $this->isPause ? 1 : $this->hands->sides() * $this->dose->setsPlayed();
     }
 
     public function effort(): float

@@ -31,20 +31,73 @@ final readonly class Sequence
         $times = [];
         $before = $lastItem = null;
         $rest = 0; // of this chain, counted so far
+        $chain = [];
         foreach ($this->items as $item) {
             $goesOn = null !== $lastItem && self::goesOn($lastItem, $item);
-            $time = $goesOn ? self::inChain($lastItem, $item, $rest) : self::alone($before, $item);
+            $time = $goesOn ? self::inChain($chain, $item, $rest) : self::alone($before, $item);
             $times[] = $time + (null !== $before && self::changesPosition($before, $item)
                 ? Limits::POSTURE_CHANGE_SECONDS
                 : 0);
             $before = $item;
             if (!$item->isPause) {
+                $chain = $goesOn ? [...$chain, $item] : [$item];
                 $rest = $goesOn ? max($rest, $item->restSeconds()) : $item->restSeconds();
                 $lastItem = $item;
             }
         }
 
         return $times;
+    }
+
+    /**
+     * What is done without a tap in between: an exercise, or a chain with the pauses in it.
+     *
+     * @return list<non-empty-list<Item>>
+     */
+    public function stretches(): array
+    {
+        $stretches = [];
+        $last = null;
+        $pauses = [];
+        foreach ($this->items as $item) {
+            if ($item->isPause && null !== $last) {
+                $pauses[] = $item; // whose it is shows with what comes next
+                continue;
+            }
+            if (null !== $last && self::goesOn($last, $item)) {
+                $stretch = array_pop($stretches);
+                $stretches[] = [...$stretch, ...$pauses, $item];
+            } else {
+                foreach ($pauses as $pause) {
+                    $stretches[] = [$pause];
+                }
+                $stretches[] = [$item];
+            }
+            $pauses = [];
+            $last = $item->isPause ? $last : $item;
+        }
+        foreach ($pauses as $pause) {
+            $stretches[] = [$pause];
+        }
+
+        return $stretches;
+    }
+
+    /**
+     * What of a chain is played last in a round of it.
+     *
+     * @param list<Item> $chain
+     * @param int        $round from 0
+     */
+    private static function before(array $chain, int $round): ?Item
+    {
+        foreach (array_reverse($chain) as $item) {
+            if ($item->turns() > $round) {
+                return $item;
+            }
+        }
+
+        return null;
     }
 
     /** A pause does not break a chain. */
@@ -58,10 +111,16 @@ final readonly class Sequence
         return $item->seconds() + (null === $before ? 0 : Limits::BETWEEN_SECONDS);
     }
 
-    private static function inChain(Item $last, Item $item, int $restSoFar): int
+    /** @param list<Item> $chain what stands before it there */
+    private static function inChain(array $chain, Item $item, int $restSoFar): int
     {
+        $goingOn = 0;
+        for ($round = 0; $round < $item->turns(); ++$round) {
+            $goingOn += self::before($chain, $round)?->rung->walk->flow->secondsToNext() ?? 0;
+        }
+
         return $item->secondsInChain()
-            + $last->rung->walk->flow->secondsToNext() * min($last->dose->sets, $item->dose->sets)
+            + $goingOn
             + max(0, $item->restSeconds() - $restSoFar);
     }
 
