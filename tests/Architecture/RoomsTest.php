@@ -22,7 +22,7 @@ final class RoomsTest extends TestCase
         ['Placement', 'Approach'],
         ['Routine', 'Goal'],
         ['Progress', 'Week'],
-        ['Sitting', 'WhatIf'],
+        ['Score', 'Sitting', 'WhatIf'],
     ];
 
     /** What these answer is a code; the words are in translations/. */
@@ -34,6 +34,7 @@ final class RoomsTest extends TestCase
         'Placement',
         'Progress',
         'Routine',
+        'Score',
         'Screening',
         'Sitting',
         'WhatIf',
