@@ -15,7 +15,10 @@ use HandGarden\Core\Progress\Compensation;
 use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Help;
 use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\Noticed;
 use HandGarden\Core\Progress\Outcome;
+use HandGarden\Core\Progress\Skin;
+use HandGarden\Core\Progress\SkipReason;
 use HandGarden\Core\Progress\Told;
 use HandGarden\Core\Progress\ToneAfter;
 use HandGarden\Core\Routine\ItemKey;
@@ -25,6 +28,7 @@ final readonly class LogFormat
 {
     private const NOTE_LETTERS = 2000;
     private const MOST_KILOGRAMS = 50.0;
+    private const MOST_MINUTES = 720;
 
     public const BODY = [
         'outcome',
@@ -45,6 +49,10 @@ final readonly class LogFormat
         'felt',
         'load',
         'levels',
+        'reason',
+        'worn',
+        'skin',
+        'noticed',
     ];
 
     public function __construct(
@@ -110,7 +118,29 @@ final readonly class LogFormat
             felt: $node->optional('felt')?->enum(Felt::class),
             loadKilograms: $node->optional('load')?->float(0.0, self::MOST_KILOGRAMS),
             levels: DoseFormat::levels($node->optional('levels')),
+            reason: $node->optional('reason')?->enum(SkipReason::class),
+            wornMinutes: $node->optional('worn')?->int(0, self::MOST_MINUTES),
+            skin: $node->optional('skin')?->enum(Skin::class),
+            noticed: self::noticed($node->optional('noticed')),
         );
+    }
+
+    /**
+     * @return array<string, Noticed> by what was asked
+     *
+     * @throws InvalidData
+     */
+    public static function noticed(?Node $node): array
+    {
+        $noticed = [];
+        foreach ($node?->map() ?? [] as $question => $answer) {
+            if (1 !== preg_match('/^[a-z-]{1,40}$/', $question)) {
+                throw $answer->fail('asks for nothing that is known');
+            }
+            $noticed[$question] = $answer->enum(Noticed::class);
+        }
+
+        return $noticed;
     }
 
     /**
@@ -158,6 +188,12 @@ final readonly class LogFormat
                 'felt' => $told->felt?->value,
                 'load' => $told->loadKilograms,
                 'levels' => $told->levels?->all(),
+                'reason' => $told->reason?->value,
+                'worn' => $told->wornMinutes,
+                'skin' => $told->skin?->value,
+                'noticed' => [] === $told->noticed
+                    ? null
+                    : array_map(static fn (Noticed $n): string => $n->value, $told->noticed),
             ],
             static fn (mixed $value): bool => null !== $value,
         );
@@ -205,6 +241,12 @@ final readonly class LogFormat
             levels: \is_array($kept['levels'] ?? null)
                 ? DoseFormat::levels(Node::root($kept['levels'], 'levels'))
                 : null,
+            reason: SkipReason::tryFrom($text('reason')),
+            wornMinutes: $int('worn'),
+            skin: Skin::tryFrom($text('skin')),
+            noticed: \is_array($kept['noticed'] ?? null)
+                ? self::noticed(Node::root($kept['noticed'], 'noticed'))
+                : [],
         );
     }
 }

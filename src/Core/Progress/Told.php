@@ -23,6 +23,10 @@ final readonly class Told
      * @param ?int               $errors       wrong or missed ones; null: nobody counted
      * @param ?int               $drops        pieces dropped; null: nobody counted
      * @param ?float             $loadKilograms with which it was really done; null: as planned
+     * @param ?SkipReason        $reason       why it was not done, or not all of it
+     * @param ?int               $wornMinutes  that something was worn; null: nothing was, or nobody told
+     * @param ?Skin              $skin         under it, afterwards
+     * @param array<string, Noticed> $noticed  by what was asked
      * @param ?Levels            $levels       at which it was really done, where they were not as planned
      */
     public function __construct(
@@ -44,6 +48,10 @@ final readonly class Told
         public ?Felt $felt = null,
         public ?float $loadKilograms = null,
         public ?Levels $levels = null,
+        public ?SkipReason $reason = null,
+        public ?int $wornMinutes = null,
+        public ?Skin $skin = null,
+        public array $noticed = [],
     ) {
     }
 
@@ -79,7 +87,46 @@ final readonly class Told
             felt: Felt::harder($this->felt, $earlier->felt),
             loadKilograms: $this->loadKilograms ?? $earlier->loadKilograms,
             levels: $this->levels ?? $earlier->levels,
+            reason: $this->reason ?? $earlier->reason,
+            wornMinutes: self::most($this->wornMinutes, $earlier->wornMinutes),
+            skin: Skin::worse($this->skin, $earlier->skin),
+            noticed: $this->noticed + $earlier->noticed,
         );
+    }
+
+    /** @param array<string, Noticed> $noticed by what was asked; a later answer counts */
+    public function withNoticed(array $noticed): self
+    {
+        return $this->with(['noticed' => $noticed + $this->noticed]);
+    }
+
+    /** @param ?int $pain 0 to 10, of all that was done; an answer of its own counts more */
+    public function withPainAfter(?int $pain): self
+    {
+        return $this->with(['painAfter' => $this->painAfter ?? $pain]);
+    }
+
+    /**
+     * What was told of it afterwards counts more.
+     *
+     * @param array<string, int> $totals that were kept while it was done
+     */
+    public function withTotals(array $totals): self
+    {
+        return $this->with([
+            'repetitions' => $this->repetitions ?? $totals['repetitions'] ?? null,
+            'errors' => $this->errors ?? $totals['errors'] ?? null,
+            'drops' => $this->drops ?? $totals['drops'] ?? null,
+        ]);
+    }
+
+    /** @param array<string, mixed> $changed by property */
+    private function with(array $changed): self
+    {
+        /** @var array{outcome: Outcome} $all */
+        $all = array_merge(get_object_vars($this), $changed);
+
+        return new self(...$all);
     }
 
     public function hurtLater(): self

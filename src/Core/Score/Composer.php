@@ -17,9 +17,13 @@ use HandGarden\Core\Routine\Sequence;
  */
 final readonly class Composer
 {
-    /** @param Side $worse the hand that comes first where each is to work */
+    /**
+     * @param Side        $worse the hand that comes first where each is to work
+     * @param ?TaskSteps  $tasks null: daily tasks are played without their steps
+     */
     public function __construct(
         private Side $worse,
+        private ?TaskSteps $tasks = null,
     ) {
     }
 
@@ -41,7 +45,13 @@ final readonly class Composer
         foreach ($items as $nth => $item) {
             $turns[$nth] = $item->isPause
                 ? [[$this->pause($nth, $item)]]
-                : (new Turns($item, $nth, $this->worse, $seed + $nth))->all();
+                : (new Turns(
+                    $item,
+                    $nth,
+                    $this->worse,
+                    $seed + $nth,
+                    steps: $this->tasks?->of($item) ?? [],
+                ))->all();
         }
         $rests = self::rests($items, max(array_map(count(...), $turns)) - 1);
         $cues = [];

@@ -27,12 +27,16 @@ final readonly class Turns
     /** How much slower or faster than its walk a movement is. */
     private float $pace;
 
-    /** @param int $nth of the stretch, from 0 */
+    /**
+     * @param int          $nth   of the stretch, from 0
+     * @param list<string> $steps of the daily task that it is; none: it is no task
+     */
     public function __construct(
         private Item $item,
         private int $nth,
         private Side $worse,
         private int $seed,
+        private array $steps = [],
     ) {
         $this->walk = $item->rung->walk;
         $this->units = new Units($this->walk, $item->dose);
@@ -136,6 +140,9 @@ final readonly class Turns
     private function played(Cue $cue, Played $played): array
     {
         $seconds = $cue->seconds * $this->pace + $cue->holdShare * $this->item->dose->holdSeconds;
+        if ([] !== $this->steps) {
+            return $this->stepByStep($cue, $played->lasting($seconds));
+        }
         $numbers = $this->numbers($cue, $played->place);
         if ([] === $numbers || null === $this->beat) {
             return $seconds <= 0.0 ? [] : [$played->with([
@@ -156,6 +163,30 @@ final readonly class Turns
             'seconds' => $seconds - $each * \count($run),
             'done' => $played->done,
         ])];
+    }
+
+    /** @return list<Played> the doing of a task has a cue for each of its steps */
+    private function stepByStep(Cue $cue, Played $played): array
+    {
+        $count = \count($this->steps);
+        $longest = max(array_column($this->walk->cues, 'seconds'));
+        if ($cue->seconds < $longest) {
+            return [$played->with(['number' => 1, 'count' => $count])];
+        }
+        $cues = [];
+        foreach ($this->steps as $i => $words) {
+            $cues[] = $played->with([
+                'seconds' => $played->seconds / $count,
+                'words' => $words,
+                'aloud' => Aloud::Words,
+                'saysUnit' => false,
+                'number' => $i + 1,
+                'count' => $count,
+                'done' => $i + 1 === $count ? $played->done : 0,
+            ]);
+        }
+
+        return $cues;
     }
 
     /** @return list<int> of a unit that is a run of numbers */

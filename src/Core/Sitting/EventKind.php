@@ -10,12 +10,30 @@ enum EventKind: string
     case Begun = 'begun';
     /** What was done of one item, and how it went. */
     case Line = 'line';
+    /** A running total of what is counted in an item, while it is done. */
+    case Counted = 'counted';
+    /** Which hand felt more of something. */
+    case Noticed = 'noticed';
+    /** Something was wrong; in an item, or between two. */
+    case Wrong = 'wrong';
     /** Told later: it hurt for hours after the item, or the next morning. */
     case HurtLater = 'hurt-later';
+    /** What was told at the end, of the sitting as a whole. */
+    case After = 'after';
     case Finished = 'finished';
 
+    /** Whether it may be told of an item. */
     public function isOfAnItem(): bool
     {
-        return self::Line === $this || self::HurtLater === $this;
+        return match ($this) {
+            self::Line, self::Counted, self::Noticed, self::Wrong, self::HurtLater => true,
+            self::Begun, self::After, self::Finished => false,
+        };
+    }
+
+    /** Whether it needs one. */
+    public function needsAnItem(): bool
+    {
+        return $this->isOfAnItem() && self::Wrong !== $this;
     }
 }

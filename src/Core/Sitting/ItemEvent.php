@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Sitting;
 
+use HandGarden\Core\Progress\Noticed;
 use HandGarden\Core\Progress\Told;
 
 /** One event of one item, with what decides its place among the others. */
 final readonly class ItemEvent
 {
     /**
-     * @param \DateTimeImmutable $at   when it was done, by a clock that was found right
-     * @param \DateTimeImmutable $day  of the client's own calendar
-     * @param ?int               $seq  number that its device gave it; null: from a page without scripts
-     * @param int                $arrival in which order it came; decides only where no device has numbered them
-     * @param ?Told              $told of a line; null for the other kinds
+     * @param \DateTimeImmutable     $at      when it was done, by a clock that was found right
+     * @param \DateTimeImmutable     $day     of the client's own calendar
+     * @param ?int                   $seq     number that its device gave it; null: from a page without scripts
+     * @param int                    $arrival in which order it came; decides only where no device has numbered them
+     * @param ?Told                  $told    of a line or of something wrong; null for the other kinds
+     * @param array<string, int>     $totals  running, by what is counted
+     * @param array<string, Noticed> $noticed by what was asked
+     * @param ?int                   $pain    0 to 10, told at the end, where the item has its share of it
      */
     public function __construct(
         public string $id,
@@ -24,6 +28,9 @@ final readonly class ItemEvent
         public ?int $seq = null,
         public int $arrival = 0,
         public ?Told $told = null,
+        public array $totals = [],
+        public array $noticed = [],
+        public ?int $pain = null,
     ) {
     }
 

@@ -108,8 +108,16 @@ final class ComposerTest extends TestCase
         self::assertSame([0, 10], array_keys(array_filter(array_column($cues, 'saysUnit'))));
         self::assertSame(
             [
-                Aloud::Words, Aloud::Words, Aloud::Words, Aloud::WordsAndNumber, Aloud::Nothing,
-                Aloud::Number, Aloud::Nothing, Aloud::Number, Aloud::Nothing, Aloud::Tick,
+                Aloud::Words,
+                Aloud::Words,
+                Aloud::Words,
+                Aloud::WordsAndNumber,
+                Aloud::Nothing,
+                Aloud::Number,
+                Aloud::Nothing,
+                Aloud::Number,
+                Aloud::Nothing,
+                Aloud::Tick,
             ],
             \array_slice(array_column($cues, 'aloud'), 0, 10),
         );

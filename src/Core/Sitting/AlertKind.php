@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Sitting;
+namespace HandGarden\Core\Sitting;
 
 /** What somebody of the clinic has to look at and answer. */
 enum AlertKind: string

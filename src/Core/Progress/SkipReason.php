@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Core\Progress;
+
+/** Why something was not done. */
+enum SkipReason: string
+{
+    case Tired = 'tired';
+    case Pain = 'pain';
+    case NoTime = 'no-time';
+    case NobodyHere = 'nobody-here';
+    case NotUnderstood = 'not-understood';
+    case ThingsMissing = 'things-missing';
+    case Ill = 'ill';
+    case Forgot = 'forgot';
+    case Other = 'other';
+    /** Something was wrong, and the program took it out. */
+    case Stopped = 'stopped';
+}
