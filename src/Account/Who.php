@@ -25,11 +25,15 @@ final readonly class Who
 
     public function actor(): Actor
     {
-        return Actor::staff($this->staff()->id);
+        $user = $this->security->getUser();
+
+        return $user instanceof ActsFor ? $user->actor() : Actor::staff($this->staff()->id);
     }
 
     public function clinicId(): string
     {
-        return $this->staff()->clinicId;
+        $user = $this->security->getUser();
+
+        return $user instanceof ActsFor ? $user->clinicId() : $this->staff()->clinicId;
     }
 }

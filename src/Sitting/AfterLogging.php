@@ -6,10 +6,16 @@ namespace HandGarden\Sitting;
 
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
+use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Core\Sitting\AlertKind;
+use HandGarden\Core\Sitting\Stops;
+use HandGarden\Core\Sitting\StopTable;
+use HandGarden\Core\Sitting\Wrong;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Web\Clock;
@@ -56,20 +62,74 @@ final readonly class AfterLogging
         );
     }
 
+    /**
+     * What a sign holds until a therapist has answered, and who has to be told.
+     *
+     * @param ?SittingItem $item in which it came; null: in none
+     */
+    public function wrong(Client $client, Wrong $wrong, ?SittingItem $item, SittingEvent $event): void
+    {
+        $consequence = $wrong->consequence(new StopTable(new ProgressSettings()));
+        $why = new Phrase('suspension.sign', [
+            'item' => null === $item ? '' : $this->nameOf($item->rungId),
+            'sign' => $wrong->sign->value,
+            'strength' => $wrong->strength ?? -1,
+            'on' => Phrase::day($event->day),
+        ]);
+        foreach ($this->heldBy($consequence->holds, $item) as $key) {
+            $this->plans->suspend($client, $key, $why, $event->receivedAt, at: $this->clock->now());
+        }
+        if (null !== $consequence->alert) {
+            $isOfAll = null === $item || $consequence->stops->endsTheSitting();
+            $this->alerts->raise(
+                $client,
+                $consequence->alert,
+                $isOfAll ? '' : (new ItemKey($item->rungId, $item->hands))->text(),
+                $why,
+                begunAt: $event->at,
+                told: $event->receivedAt,
+            );
+        }
+    }
+
+    /** @return list<string> */
+    private function heldBy(Stops $holds, ?SittingItem $item): array
+    {
+        if (null === $item || Stops::Everything === $holds) {
+            return Stops::Everything === $holds ? [Decided::EVERYTHING] : [];
+        }
+        $itemKey = (new ItemKey($item->rungId, $item->hands))->text();
+
+        return match ($holds) {
+            Stops::Item => [$itemKey],
+            Stops::Part => $this->withItsParts($item->rungId, $item->hands, $itemKey),
+            default => [],
+        };
+    }
+
     /** @return list<string> what rests: everything, or the item and after severe pain the parts that it strains */
     private function resting(LogLine $line): array
     {
         if ($line->systemic) {
             return [Decided::EVERYTHING];
         }
+
+        return $line->newTingling
+            ? [$line->itemKey()]
+            : $this->withItsParts($line->rungId, $line->hands, $line->itemKey());
+    }
+
+    /** @return list<string> an item and the parts that it strains; what only rests stays */
+    private function withItsParts(string $rungId, Hands $hands, string $itemKey): array
+    {
         $catalogue = $this->catalogue->get();
-        if ($line->newTingling || !$catalogue->hasRung($line->rungId)) {
-            return [$line->itemKey()];
+        if (!$catalogue->hasRung($rungId)) {
+            return [$itemKey];
         }
-        $rung = $catalogue->rung($line->rungId);
-        $keys = $rung->isRest() ? [] : [$line->itemKey()];
+        $rung = $catalogue->rung($rungId);
+        $keys = $rung->isRest() ? [] : [$itemKey];
         foreach ($rung->demands->works->strained() as $part) {
-            foreach ($line->hands->each() as $side) {
+            foreach ($hands->each() as $side) {
                 $keys[] = Decided::partKey($part, $side);
             }
         }

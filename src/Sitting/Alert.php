@@ -8,6 +8,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\TellsOfClient;
 use HandGarden\Core\Data\Node;
+use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Core\Words\PhraseFormat;
 use Symfony\Component\Uid\Uuid;

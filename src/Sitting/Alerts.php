@@ -6,6 +6,7 @@ namespace HandGarden\Sitting;
 
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
+use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Core\Words\PhraseFormat;
 use Symfony\Component\Uid\Uuid;

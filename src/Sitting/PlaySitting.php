@@ -51,7 +51,53 @@ final class PlaySitting extends AbstractController
     }
 
     #[Route('/sittings/{sitting}', name: 'sitting_play', methods: ['GET'])]
-    public function play(
+    public function play(Sitting $sitting, ClinicRepository $clinics): Response
+    {
+        if (null === $this->sittings->score($sitting)) { // it was begun before there were scores
+            return $this->redirectToRoute('sitting_lines', ['sitting' => $sitting->id]);
+        }
+
+        return $this->render('Sitting/play.html.twig', [
+            'client' => $this->client($sitting),
+            'sitting' => $sitting,
+            'clinic' => $clinics->own(),
+            'stopRules' => $this->catalogue->get()->screening->stopRules,
+        ]);
+    }
+
+    /**
+     * What is played, as it was written down when the sitting began, what was told of it so far, and the secret under
+     * which its events come.
+     */
+    #[Route('/sittings/{sitting}/open', name: 'sitting_open', methods: ['POST'])]
+    public function open(Sitting $sitting): JsonResponse
+    {
+        $score = $this->sittings->score($sitting)
+            ?? throw $this->createNotFoundException('This sitting was begun before there were scores.');
+        $told = [];
+        foreach ($this->sittings->items($sitting) as $item) {
+            $told[$item->id] = $item->told['outcome'] ?? null;
+        }
+
+        [$secret, $kept] = SittingSecret::of($sitting, $this->who->actor(), $this->clock->now());
+        $this->sittings->keep($kept);
+        $this->audit->read('sitting', $sitting->clientId);
+
+        return JsonResponse::fromJsonString(\sprintf(
+            '{"score":%s,"hash":"%s","secret":"%s","told":%s,"wrongs":%s,"defaults":%s,"isFinished":%s}',
+            $score->json(),
+            $score->hash,
+            $secret,
+            json_encode((object) $told, \JSON_THROW_ON_ERROR),
+            json_encode($this->sittings->wrongs($sitting), \JSON_THROW_ON_ERROR),
+            json_encode((object) $sitting->saidBefore(), \JSON_THROW_ON_ERROR),
+            null === $sitting->finishedAt ? 'false' : 'true',
+        ));
+    }
+
+    /** The same sitting as a list of forms: without scripts, and for what was kept on paper. */
+    #[Route('/sittings/{sitting}/lines', name: 'sitting_lines', methods: ['GET'])]
+    public function lines(
         Sitting $sitting,
         Cautions $cautions,
         Plan $plan,
@@ -62,9 +108,10 @@ final class PlaySitting extends AbstractController
             new Symptoms(new ProgressSettings())
         )->forbidsActiveWork($sitting->painBefore);
 
-        return $this->render('Sitting/play.html.twig', [
+        return $this->render('Sitting/lines.html.twig', [
             'client' => $client,
             'banner' => $cautions->for($client),
+            'isPlayable' => null !== $this->sittings->score($sitting),
             'sitting' => $sitting,
             'items' => array_map(
                 fn (SittingItem $i): array => $this->row($i, $noActiveWork),
@@ -130,7 +177,7 @@ final class PlaySitting extends AbstractController
             )
             : $this->redirect(
                 $this->generateUrl(
-                    'sitting_play',
+                    'sitting_lines',
                     ['sitting' => $sitting->id],
                 ).'#item-'.$event->itemId,
                 Response::HTTP_SEE_OTHER,
@@ -176,7 +223,7 @@ final class PlaySitting extends AbstractController
         $this->addFlash('problem', $message.' The line was not stored.');
 
         return $this->redirectToRoute(
-            'sitting_play',
+            'sitting_lines',
             ['sitting' => $sitting->id],
             Response::HTTP_SEE_OTHER,
         );

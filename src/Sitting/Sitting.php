@@ -9,6 +9,8 @@ use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\TellsOfClient;
 use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Actor\ActorKind;
+use HandGarden\Core\Progress\Help;
+use HandGarden\Core\Sitting\EventKind;
 use Symfony\Component\Uid\Uuid;
 
 /** One time through a routine. Its items stand beside it as they were when it began. */
@@ -59,6 +61,27 @@ class Sitting implements TellsOfClient
     public function actor(): Actor
     {
         return new Actor($this->actorKind, $this->actorId);
+    }
+
+    /** @return array<string, int|string> what was said before the start of all that is done, by the names of a line */
+    public function saidBefore(): array
+    {
+        return array_filter([
+            'pain_before' => $this->painBefore,
+            'help' => $this->unaided ? Help::None->value : null,
+        ], static fn (int|string|null $said): bool => null !== $said);
+    }
+
+    /** What was told of it as a whole: that it is over, how hard it was, a note. */
+    public function hears(SittingEvent $event): void
+    {
+        if (EventKind::Finished === $event->kind) {
+            $this->finishedAt ??= $event->at;
+        }
+        $note = $event->body['note'] ?? '';
+        if (\is_string($note) && '' !== $note && !str_contains($this->note, $note)) {
+            $this->note = trim($this->note."\n".$note);
+        }
     }
 
     public function ofClient(): string

@@ -7,9 +7,12 @@ namespace HandGarden\Sitting;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\TellsOfClient;
+use HandGarden\Content\Format\EventFormat;
 use HandGarden\Content\Format\LogFormat;
 use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Actor\ActorKind;
+use HandGarden\Core\Data\Node;
+use HandGarden\Core\Progress\Told;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\ItemEvent;
 use Symfony\Component\Uid\Uuid;
@@ -108,6 +111,30 @@ class SittingEvent implements TellsOfClient
         );
     }
 
+    /** What a device or a form told. */
+    public static function told(Sitting $sitting, Incoming $told, Actor $actor): self
+    {
+        return new self(
+            $told->id,
+            $sitting->clinicId,
+            $sitting->clientId,
+            $sitting->id,
+            itemId: $told->item?->id,
+            actorKind: $actor->kind,
+            actorId: $actor->id,
+            deviceId: $told->device,
+            seq: $told->seq,
+            kind: $told->kind,
+            body: $told->body,
+            bodyHash: $told->hash,
+            deviceAt: $told->time->deviceAt,
+            offsetSeconds: $told->time->offsetSeconds,
+            at: $told->time->at,
+            day: $told->time->day,
+            receivedAt: $told->time->receivedAt,
+        );
+    }
+
     /** @param array<string, mixed> $body */
     public static function hash(string $sittingId, string $item, array $body): string
     {
@@ -128,8 +155,24 @@ class SittingEvent implements TellsOfClient
             $this->day,
             seq: $this->seq,
             arrival: $this->arrival,
-            told: EventKind::Line === $this->kind ? LogFormat::kept($this->body) : null,
+            told: $this->toldOfItem(),
+            totals: EventKind::Counted === $this->kind ? EventFormat::totals($this->body) : [],
+            pain: EventKind::After === $this->kind && \is_int($this->body['pain'] ?? null)
+                ? $this->body['pain']
+                : null,
+            noticed: EventKind::Noticed === $this->kind
+                ? LogFormat::noticed(Node::root($this->body, 'noticed'))
+                : [],
         );
+    }
+
+    private function toldOfItem(): ?Told
+    {
+        return match ($this->kind) {
+            EventKind::Line => LogFormat::kept($this->body),
+            EventKind::Wrong => EventFormat::wrong($this->body)->told(),
+            default => null,
+        };
     }
 
     public function ofClient(): string

@@ -20,6 +20,7 @@ use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\Fold;
 use HandGarden\Core\Sitting\ItemEvent;
 use HandGarden\Planning\RoutineFormat;
@@ -171,14 +172,36 @@ final class SittingRepository implements ResetInterface
      * Begins a sitting with the items as they are now.
      *
      * @param list<Item> $items
+     *
+     * @return list<SittingItem> of the same items, in their order
      */
-    public function begin(Sitting $sitting, array $items, SittingEvent $begun): void
+    public function begin(Sitting $sitting, array $items, SittingEvent $begun): array
     {
         $planned = [];
         foreach ($items as $place => $item) {
             $planned[] = SittingItem::from($sitting, $place, $item);
         }
         $this->keep($sitting, $begun, ...$planned);
+
+        return $planned;
+    }
+
+    public function score(Sitting $sitting): ?SittingScore
+    {
+        return $this->entities->find(SittingScore::class, $sitting->id);
+    }
+
+    /** @return list<array<string, mixed>> what was wrong in it: item, sign, strength, worse */
+    public function wrongs(Sitting $sitting): array
+    {
+        return array_map(
+            static fn (SittingEvent $e): array => ['item' => $e->itemId] + $e->body
+                + ['strength' => null, 'worse' => null],
+            $this->entities->getRepository(SittingEvent::class)->findBy(
+                ['sittingId' => $sitting->id, 'kind' => EventKind::Wrong],
+                ['arrival' => 'ASC'],
+            ),
+        );
     }
 
     public function doseOf(SittingItem $item): Dose
@@ -235,11 +258,28 @@ final class SittingRepository implements ResetInterface
             $this->keep($event);
             if (null !== $item) {
                 $this->entities->refresh($item);
-                $item->keep(Fold::item($this->eventsOf($item)));
+            }
+            foreach ($this->touchedBy($event, $item) as $touched) {
+                $touched->keep(Fold::item($this->eventsOf($touched)));
                 $this->keep();
-                $this->memories->renew($item);
+                $this->memories->renew($touched);
             }
         });
+    }
+
+    /** @return list<SittingItem> what is told at the end is of all items */
+    private function touchedBy(SittingEvent $event, ?SittingItem $item): array
+    {
+        if (null !== $item) {
+            return [$item];
+        }
+
+        return EventKind::After === $event->kind
+            ? array_values(array_filter(
+                $this->itemsOf($event->sittingId, $event->clinicId),
+                static fn (SittingItem $i): bool => null !== $i->told,
+            ))
+            : [];
     }
 
     /** @param callable(): void $work */
@@ -265,7 +305,7 @@ final class SittingRepository implements ResetInterface
         return array_map(
             static fn (SittingEvent $e): ItemEvent => $e->folded(),
             $this->entities->getRepository(SittingEvent::class)->findBy(
-                ['sittingId' => $item->sittingId, 'itemId' => $item->id],
+                ['sittingId' => $item->sittingId, 'itemId' => [$item->id, null]],
             ),
         );
     }

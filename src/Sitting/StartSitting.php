@@ -10,6 +10,8 @@ use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\Decided;
+use HandGarden\Core\Progress\ProgressSettings;
+use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Planning\GivenToday;
@@ -44,6 +46,7 @@ final class StartSitting extends AbstractController
         private readonly Who $who,
         private readonly Clock $clock,
         private readonly Wording $wording,
+        private readonly ScoreSheet $sheet,
     ) {
     }
 
@@ -156,7 +159,7 @@ final class StartSitting extends AbstractController
             startedAt: $now,
         );
         $sitting->unaided = $unaided;
-        $this->sittings->begin($sitting, $items, SittingEvent::noted(
+        $kept = $this->sittings->begin($sitting, $items, SittingEvent::noted(
             $sitting,
             null,
             EventKind::Begun,
@@ -164,6 +167,13 @@ final class StartSitting extends AbstractController
             time: EventTime::now($now, $client->zone),
             body: ['pain_before' => $painBefore],
         ));
+        $this->sittings->keep(SittingScore::of($sitting, $this->sheet->of(
+            $kept,
+            $items,
+            $this->plan->worseSide($client),
+            (new Symptoms(new ProgressSettings()))->forbidsActiveWork($painBefore),
+            seed: random_int(0, 0x7FFFFFFF),
+        )));
 
         return $sitting;
     }

@@ -10,12 +10,12 @@ use HandGarden\Assessment\RecordingKind;
 use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Device\DeviceKind;
+use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Device\Device;
 use HandGarden\Library\OwnExercise;
 use HandGarden\Library\OwnExerciseForm;
 use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\Alert;
-use HandGarden\Sitting\AlertKind;
 use HandGarden\Sitting\Sitting;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Routing\RouterInterface;
@@ -82,7 +82,7 @@ final class AccessTest extends GardenTestCase
     /** Of these, what a lead alone may do. */
     private const LEAD = ['library_shapes', 'planning_weights'];
     /** Asks for a token of its own, whoever is signed in. */
-    private const BY_TOKEN = ['device_frames'];
+    private const BY_TOKEN = ['device_frames', 'sitting_events'];
     private const PUBLIC = ['account_sign_in', 'content_hand', 'content_book'];
     /** Not about a record of a clinic. */
     private const WITHOUT_RECORD = [
@@ -108,6 +108,7 @@ final class AccessTest extends GardenTestCase
         'library_pose',
         'device_bench',
         'device_frames',
+        'sitting_events',
     ];
 
     /** @return iterable<string, array{?Role}> */

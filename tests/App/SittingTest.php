@@ -39,7 +39,7 @@ final class SittingTest extends OdalysTestCase
             ),
         );
         $sitting = $this->begin();
-        $this->browser->request('GET', '/sittings/'.$sitting->id);
+        $this->browser->request('GET', '/sittings/'.$sitting->id.'/lines');
         self::assertSelectorTextContains('section[data-nth="0"]', 'Done as planned');
         self::assertSelectorTextContains(
             'section[aria-label="When to stop"]',
@@ -114,7 +114,7 @@ final class SittingTest extends OdalysTestCase
             $event->bodyHash,
             'the hash that a page from before knows',
         );
-        $this->browser->request('GET', '/sittings/'.$sitting->id);
+        $this->browser->request('GET', '/sittings/'.$sitting->id.'/lines');
         self::assertSelectorTextContains(
             'section[data-nth="0"]',
             'The catalogue no longer has this exercise',
@@ -260,7 +260,7 @@ final class SittingTest extends OdalysTestCase
     public function testTheFormWorksWithoutScripts(): void
     {
         $sitting = $this->begin();
-        $crawler = $this->browser->request('GET', '/sittings/'.$sitting->id);
+        $crawler = $this->browser->request('GET', '/sittings/'.$sitting->id.'/lines');
         $form = $crawler
             ->filter('section[data-nth="1"] form')
             ->selectButton('Part of it')
@@ -284,7 +284,7 @@ final class SittingTest extends OdalysTestCase
     {
         $sitting = $this->begin();
         $place = (int) array_search(self::RELEASE, array_column($this->itemsOf($sitting), 'rungId'), true);
-        $form = $this->browser->request('GET', '/sittings/'.$sitting->id)
+        $form = $this->browser->request('GET', '/sittings/'.$sitting->id.'/lines')
             ->filter('section[data-nth="'.$place.'"] form')
             ->selectButton('Done as planned')
             ->form(['repetitions' => '4', 'felt' => 'right', 'levels[angle]' => '-30']);
@@ -386,7 +386,7 @@ final class SittingTest extends OdalysTestCase
     public function testPainOfSevenBeforeTheStartLeavesCalmAndPassiveItems(): void
     {
         $sitting = $this->begin('7');
-        $crawler = $this->browser->request('GET', '/sittings/'.$sitting->id);
+        $crawler = $this->browser->request('GET', '/sittings/'.$sitting->id.'/lines');
 
         self::assertStringContainsString(
             'calm and passive items only today',

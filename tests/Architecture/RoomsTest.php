@@ -74,6 +74,8 @@ final class RoomsTest extends TestCase
         'usual_pain' => 'Progress',
         'sitting' => 'Sitting',
         'sitting_item' => 'Sitting',
+        'sitting_score' => 'Sitting',
+        'sitting_secret' => 'Sitting',
         'sitting_event' => 'Sitting',
         'item_memory' => 'Sitting',
         'decision' => 'Progress',

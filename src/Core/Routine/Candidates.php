@@ -235,6 +235,8 @@ final class Candidates
         return null === $item ? null : OptionGroup::from(
             $this->growing($item, $placed, $this->brief->weights->realTask)->varied(
                 new Phrase('variant.task', [
+                    'key' => $task->key,
+                    'part' => $part->id,
                     'task' => $task->label,
                     'words' => $part->words,
                     'watch' => $part->watchFor,

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Content\Pictures\HandPictures;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\DoseWords;
+use HandGarden\Core\Cue\Counted;
+use HandGarden\Core\Cue\CueKind;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\Sequence;
+use HandGarden\Core\Score\Composer;
+use HandGarden\Core\Score\Played;
+use HandGarden\Core\Score\Score;
+use HandGarden\Core\Score\SharedParts;
+use HandGarden\Core\Score\Stretch;
+use HandGarden\Core\Score\TaskSteps;
+use HandGarden\Web\Wording;
+
+/**
+ * The score of a sitting as the player gets it: words, pictures and times, and nothing that it would have to decide.
+ */
+final readonly class ScoreSheet
+{
+    public const VERSION = 1;
+    private const STEPS = 3;
+
+    public function __construct(
+        private CatalogueStore $catalogue,
+        private HandPictures $pictures,
+        private Wording $wording,
+        private CueWords $words,
+        private StopSheet $stops,
+        private LogFields $fields,
+    ) {
+    }
+
+    /**
+     * @param list<SittingItem> $kept  items of the sitting
+     * @param list<Item>        $items the same, as they were planned
+     *
+     * @return array<string, mixed>
+     */
+    public function of(array $kept, array $items, Side $worse, bool $onlyCalm, int $seed): array
+    {
+        $catalogue = $this->catalogue->get();
+        $score = (new Composer($worse, new TaskSteps($catalogue)))->score(new Sequence($items), $seed);
+        $rows = [];
+        foreach ($items as $place => $item) {
+            $rows[] = $this->item($kept[$place], $item, $worse) + [
+                'restsWith' => array_map(
+                    static fn (int $at): string => $kept[$at]->id,
+                    SharedParts::with($items, $place),
+                ),
+                'rests' => $onlyCalm && !$item->rung->load->class->isRestful(),
+            ];
+        }
+
+        return [
+            'version' => self::VERSION,
+            'seed' => $seed,
+            'items' => $rows,
+            'stretches' => $this->stretches($score),
+            'stops' => $this->stops->rows(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function item(SittingItem $kept, Item $item, Side $worse): array
+    {
+        $side = $item->hands->shown($worse);
+        $told = $item->rung->instructions;
+        $count = $item->rung->walk->count;
+
+        return [
+            'id' => $kept->id,
+            'name' => $item->isPause ? $this->wording->word('cue.pause') : $item->rung->name,
+            'hands' => $this->wording->word('hands.'.$item->hands->value),
+            'dose' => $this->wording->say(DoseWords::of($item->dose)),
+            'seconds' => $item->seconds(),
+            'isPause' => $item->isPause,
+            'variant' => null === $item->variant ? '' : $this->wording->sentence($item->variant),
+            'position' => $told->position,
+            'steps' => \array_slice($told->steps, 0, self::STEPS),
+            'watch' => $told->watchFor,
+            'easier' => $told->ease,
+            'harder' => $told->harder,
+            'stop' => $item->rung->walk->danger,
+            'side' => $side->value,
+            'start' => $this->pictures->ofRung($item->rung, $side, 'start'),
+            'end' => $this->pictures->ofRung($item->rung, $side, 'end'),
+            'book' => $this->pictures->bookOf($item->rung, $side),
+            'repetitions' => $item->dose->repetitions,
+            'hold' => $item->dose->holdSeconds,
+            'counts' => $count->button?->value,
+            'drops' => $count->has(Counted::Drops),
+            'quiet' => $item->rung->walk->isQuiet,
+            'log' => $item->rung->walk->flow->value,
+            'wears' => $item->rung->walk->minutes,
+            'fields' => $item->isPause ? [] : $this->fields->of($item),
+        ];
+    }
+
+    /** @return list<array{items: list<int>, cues: list<array<string, mixed>>}> */
+    private function stretches(Score $score): array
+    {
+        $stretches = [];
+        $first = 0;
+        foreach ($score->stretches as $stretch) {
+            $count = \count($stretch->items);
+            $stretches[] = [
+                'items' => range($first, $first + $count - 1),
+                'cues' => array_map(
+                    fn (Played $cue): array => $this->cue($cue, $stretch, $first),
+                    $stretch->cues,
+                ),
+            ];
+            $first += $count;
+        }
+
+        return $stretches;
+    }
+
+    /** A question as the record names it. */
+    private static function question(string $words): string
+    {
+        return substr(trim((string) preg_replace('/[^a-z]+/', '-', mb_strtolower($words)), '-'), 0, 40);
+    }
+
+    /** @return array<string, mixed> what says nothing is left out */
+    private function cue(Played $cue, Stretch $stretch, int $first): array
+    {
+        $place = $cue->place;
+
+        return array_filter([
+            'part' => $cue->part->value,
+            'kind' => $cue->kind->value,
+            's' => round($cue->seconds, 3),
+            'item' => $first + $place->item,
+            'words' => $this->words->of($cue, $stretch->items[$place->item]),
+            'side' => $place->side?->value,
+            'asks' => CueKind::Notice === $cue->kind ? self::question($cue->words) : null,
+            'unit' => null === $place->unit ? null : $this->words->unit($place->unit),
+            'other' => null === $place->otherUnit ? null : $this->words->unit($place->otherUnit),
+            'set' => 0 === $place->set ? null : $place->set,
+            'rep' => 0 === $place->repetition ? null : $place->repetition,
+            'go' => $cue->travel->value,
+            'say' => $cue->aloud->value,
+            'saysSide' => $cue->saysSide,
+            'saysUnit' => $cue->saysUnit,
+            'holds' => $cue->countsHold,
+            'n' => $cue->number,
+            'of' => $cue->count,
+            'done' => 0 === $cue->done ? null : $cue->done,
+            'beat' => $cue->beat,
+        ], static fn (mixed $value): bool => !\in_array($value, [null, false], true));
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use HandGarden\Account\ClinicRepository;
+use HandGarden\Core\Progress\ProgressSettings;
+use HandGarden\Core\Sitting\StopTable;
+use HandGarden\Web\Wording;
+
+/** The table of what stops, with its words, as the player looks it up without a network. */
+final readonly class StopSheet
+{
+    public function __construct(
+        private Wording $wording,
+        private ClinicRepository $clinics,
+    ) {
+    }
+
+    /** @return list<array<string, mixed>> a row for each sign and answer */
+    public function rows(): array
+    {
+        $number = $this->clinics->own()->emergencyNumber;
+        $rows = [];
+        foreach ((new StopTable(new ProgressSettings()))->rows() as [$sign, $strength, $isWorse, $then]) {
+            $rows[] = [
+                'sign' => $sign->value,
+                'asks' => $sign->asks()->value,
+                'strength' => $strength,
+                'worse' => match ($isWorse) {
+                    true => 'yes',
+                    false => 'no',
+                    null => 'not-sure',
+                },
+                'stops' => $then->stops->value,
+                'alert' => $then->alert?->value,
+                'calls' => $then->calls,
+                'words' => $this->wording->word('wrong.'.$then->words, ['emergency' => $number]),
+            ];
+        }
+
+        return $rows;
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use HandGarden\Client\Client;
+use HandGarden\Client\ClientRepository;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Content\Format\EventFormat;
+use HandGarden\Core\Data\InvalidData;
+use HandGarden\Core\Data\Node;
+use HandGarden\Core\Sitting\EventKind;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/**
+ * Takes what a player has kept, as many events at a time as there are, whoever is signed in, or nobody. One that can
+ * never be taken is named and does not stand before those behind it.
+ */
+#[Route('/played/events', name: 'sitting_events', methods: ['POST'], stateless: true)]
+#[IsGranted('ROLE_PLAYER')]
+final class TakeEvents extends AbstractController
+{
+    private const MOST = 200;
+
+    public function __construct(
+        private readonly SittingRepository $sittings,
+        private readonly ClientRepository $clients,
+        private readonly CatalogueStore $catalogue,
+        private readonly EventIntake $intake,
+        private readonly Envelope $envelope,
+    ) {
+    }
+
+    public function __invoke(Request $request, #[CurrentUser] Player $player): JsonResponse
+    {
+        // what others are changing of the client is waited for
+        $client = $this->clients->findToChange($player->clinicId(), $player->clientId())
+            ?? throw $this->createNotFoundException();
+        $sitting = $this->sittings->find($player->clinicId(), $player->sittingId())
+            ?? throw $this->createNotFoundException();
+        try {
+            $batch = Node::fromJson($request->getContent());
+            $batch->only('device', 'sent_at', 'events');
+            $events = $batch->get('events')->items();
+            $device = Envelope::uuid($batch->get('device'));
+            if (\count($events) > self::MOST) {
+                throw $batch->get('events')->fail(\sprintf('are more than %d', self::MOST));
+            }
+        } catch (InvalidData $e) {
+            return new JsonResponse(
+                ['problem' => $e->getMessage()],
+                JsonResponse::HTTP_UNPROCESSABLE_ENTITY,
+            );
+        }
+        $kept = $refused = [];
+        foreach ($events as $event) {
+            try {
+                $told = $this->read(
+                    $sitting,
+                    $client,
+                    $event,
+                    $batch->optional('sent_at'),
+                    device: $device,
+                );
+                $kept[] = $this->intake->take($sitting, $client, $told, $player->actor())->id;
+            } catch (InvalidData|DifferentBody $e) {
+                $refused[] = ['id' => self::nameOf($event), 'problem' => $e->getMessage()];
+            }
+        }
+
+        return new JsonResponse(['kept' => $kept, 'refused' => $refused]);
+    }
+
+    /** @throws InvalidData */
+    private function read(
+        Sitting $sitting,
+        Client $client,
+        Node $event,
+        ?Node $sentAt,
+        string $device,
+    ): Incoming {
+        $event->only('id', 'seq', 'kind', 'item', 'at', 'body');
+        $kind = $event->get('kind')->enum(EventKind::class);
+        $item = null === $event->optional('item')
+            ? null
+            : Envelope::item($this->sittings->items($sitting), $event->get('item'));
+        if (null === $item && $kind->needsAnItem()) {
+            throw $event->fail('is of no item');
+        }
+        if (null !== $item && !$kind->isOfAnItem()) {
+            throw $event->fail('is of the sitting, and not of an item');
+        }
+        $catalogue = $this->catalogue->get();
+        $body = EventFormat::read(
+            $kind,
+            $event->get('body'),
+            null !== $item && $catalogue->hasRung($item->rungId) ? $catalogue->rung($item->rungId) : null,
+        );
+
+        return new Incoming(
+            Envelope::uuid($event->get('id')),
+            $item,
+            $kind,
+            $body,
+            hash: SittingEvent::hash($sitting->id, $kind->value.'|'.$item?->id, $body),
+            time: $this->envelope->time($event->optional('at'), $sentAt, $client->zone),
+            device: $device,
+            seq: $event->get('seq')->int(0),
+        );
+    }
+
+    private static function nameOf(Node $event): string
+    {
+        try {
+            return $event->get('id')->string();
+        } catch (InvalidData) {
+            return '';
+        }
+    }
+}
