@@ -7,8 +7,7 @@ import { connect as flipbook } from './behaviours/flipbook.js';
 import { connect as ink } from './behaviours/ink/connect.js';
 import { connect as live } from './behaviours/live/connect.js';
 import { connect as measure } from './behaviours/measure/connect.js';
-import { connect as pacer } from './behaviours/pacer.js';
-import { connect as player } from './behaviours/player.js';
+import { connect as oldLines } from './behaviours/old-lines.js';
 import { connect as pose } from './behaviours/pose.js';
 import { connect as print } from './behaviours/print.js';
 import { connect as shortcuts } from './behaviours/shortcuts.js';
@@ -25,8 +24,7 @@ const behaviours = {
   ink,
   live,
   measure,
-  pacer,
-  player,
+  'old-lines': oldLines,
   pose,
   print,
   shortcuts,

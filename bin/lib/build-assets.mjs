@@ -5,19 +5,17 @@ import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import {
   chmodSync,
-  cpSync,
   mkdirSync,
   mkdtempSync,
   readFileSync,
-  readdirSync,
   renameSync,
   rmSync,
-  statSync,
   writeFileSync,
 } from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
 import { tmpdir } from 'node:os';
 import { fileURLToPath } from 'node:url';
+import { build } from 'esbuild';
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
 const out = join(root, 'public/build');
@@ -26,11 +24,6 @@ const made = mkdtempSync(join(root, 'public/.build-'));
 const manifest = {};
 
 const hashOf = (content) => createHash('sha256').update(content).digest('hex').slice(0, 12);
-const walk = (dir) =>
-  readdirSync(dir).flatMap((name) => {
-    const path = join(dir, name);
-    return statSync(path).isDirectory() ? walk(path) : [path];
-  });
 
 /** Keeps content under a fingerprinted name and notes it in the manifest. */
 function keep(name, content) {
@@ -64,23 +57,26 @@ keep(
     .replaceAll('FONT_NORMAL', fonts.normal)
     .replaceAll('FONT_ITALIC', fonts.italic),
 );
-rmSync(work, { recursive: true, force: true });
 
-// Modules import each other by relative names, so all of them live in one folder named by the whole.
-const scripts = walk(join(root, 'assets/scripts'))
-  .filter((path) => path.endsWith('.js'))
-  .sort();
-const folder = `scripts-${hashOf(scripts.map((path) => readFileSync(path, 'utf8')).join('\n'))}`;
-for (const path of scripts) {
-  const name = relative(join(root, 'assets/scripts'), path);
-  mkdirSync(dirname(join(made, folder, name)), { recursive: true });
-  cpSync(path, join(made, folder, name));
-  manifest[name] = `${folder}/${name}`;
+// Each page loads one file: what it imports is bundled into it, packages of the registry included.
+const bundled = await build({
+  entryPoints: ['main.js', 'player.js'].map((name) => join(root, 'assets/scripts', name)),
+  bundle: true,
+  format: 'esm',
+  target: 'es2022',
+  minify: true,
+  legalComments: 'none',
+  outdir: work,
+  write: false,
+});
+for (const { path, contents } of bundled.outputFiles) {
+  keep(relative(work, path), contents);
 }
 
 const php = Object.entries(manifest)
   .map(([name, target]) => `    '${name}' => '${target}',`)
   .join('\n');
+rmSync(work, { recursive: true, force: true });
 mkdirSync(kept, { recursive: true });
 writeFileSync(join(kept, 'manifest.php'), `<?php\n\nreturn [\n${php}\n];\n`);
 chmodSync(made, 0o755); // the web server runs as somebody else

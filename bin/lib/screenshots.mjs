@@ -76,7 +76,8 @@ await page
   .getByLabel('None')
   .check();
 await page.getByRole('button', { name: 'Begin' }).click();
-for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'On', exact: true }).click();
+await page.getByRole('button', { name: 'Start' }).click();
+await page.waitForTimeout(6000);
 await shot('sitting');
 const player = page.url();
 await page.setViewportSize({ width: 390, height: 844 });

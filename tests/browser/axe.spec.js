@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { beginSitting, complaints, signIn } from './steps.js';
+import { beginSitting, complaints, face, signIn } from './steps.js';
 
 const measuring = {
   measure: '/measure',
@@ -45,6 +45,21 @@ async function serious(page) {
     );
 }
 
+const press = (name) => async (page) => {
+  await page.locator('.play-sound').evaluate((details) => details.removeAttribute('open'));
+  await page.waitForTimeout(650);
+  await page.locator('.play').getByRole('button', { name, exact: true }).click();
+};
+/** Every face of the player, each reached from the one before. */
+const faces = {
+  ready: (page) => expect(face(page, 'ready')).toBeVisible(),
+  work: press('Start'),
+  log: press('Enough'),
+  wrong: press('Something is wrong'),
+  strength: press('Pain'),
+  told: press('2'),
+};
+
 test('nothing serious on any view, nor in the player on a phone', async ({ page }) => {
   const complained = complaints(page);
   const found = {};
@@ -62,10 +77,13 @@ test('nothing serious on any view, nor in the player on a phone', async ({ page 
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${client}/sittings/new`);
   await beginSitting(page);
-  found.player = await serious(page);
-  for (const target of await page.locator('[data-item]:visible button:visible').all()) {
-    const box = await target.boundingBox();
-    expect.soft(box.height, await target.textContent()).toBeGreaterThanOrEqual(56);
+  for (const [name, go] of Object.entries(faces)) {
+    await go(page);
+    found[`player ${name}`] = await serious(page);
+    for (const target of await page.locator('.play button:visible').all()) {
+      const box = await target.boundingBox();
+      expect.soft(box.height, `${name}: ${await target.textContent()}`).toBeGreaterThanOrEqual(56);
+    }
   }
 
   expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual(

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { face } from './steps.js';
 
 /** Tabs until the wanted element has the focus: no mouse, no script focus. */
 async function tabTo(page, wanted, most = 400) {
@@ -78,17 +79,16 @@ test('the same path with the keyboard alone', async ({ page }) => {
   await page.keyboard.press('Space');
   await tabTo(page, page.getByRole('button', { name: 'Begin' }));
   await go(page, 'Enter', /sittings\/[0-9a-f-]{36}$/);
-  const done = page.locator('[data-nth="0"]').getByRole('button', { name: 'Done as planned' });
-  await tabTo(page, done);
-  await page.keyboard.press('Enter');
-  await expect(page.locator('[data-nth="1"] h2')).toBeFocused();
-  await tabTo(page, page.locator('[data-nth="1"]').getByRole('button', { name: 'Pace me' }));
-  await page.keyboard.press('Enter');
-  await expect(page.locator('[data-nth="1"] [data-cue]')).toHaveText(/Go on|Move/);
+  await expect(face(page, 'ready').getByRole('heading')).toBeFocused();
+  await page.keyboard.press('Space');
+  await expect(face(page, 'work').locator('[data-words]')).toHaveText(/Get ready/);
   await page.waitForTimeout(650);
-  await tabTo(page, page.locator('[data-nth="1"]').getByRole('button', { name: 'Skip' }));
+  await tabTo(page, face(page, 'work').getByRole('button', { name: 'Enough' }));
   await page.keyboard.press('Enter');
-  await expect(page.locator('[data-nth="2"] h2')).toBeFocused();
+  await expect(face(page, 'log').getByRole('heading')).toBeFocused();
+  await page.waitForTimeout(650);
+  await page.keyboard.press('Space');
+  await expect(face(page, 'ready').getByRole('heading')).toBeFocused();
 
   // decisions
   await Promise.all([page.waitForURL('**/sittings/new'), page.goBack()]);

@@ -1,6 +1,6 @@
 // Who signs out leaves nothing behind that a step back would show.
 import { expect, test } from '@playwright/test';
-import { begin, signIn } from './steps.js';
+import { signIn } from './steps.js';
 
 test('after signing out a step back shows no client', async ({ page }) => {
   await signIn(page);
@@ -12,29 +12,6 @@ test('after signing out a step back shows no client', async ({ page }) => {
     await page.goBack();
     await expect(page.locator('body')).not.toContainText('Tomasz');
   }
-});
-
-test('lines that wait outlive signing out, and the page for signing in says so', async ({
-  page,
-}) => {
-  const shown = await begin(page);
-  const sitting = page.url();
-  await page.route('**/log', (route) => route.abort());
-  await shown.getByRole('button', { name: 'Done as planned' }).click();
-  await expect(page.locator('[data-waiting]')).toContainText('1 line kept here');
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Sign out' }).click();
-  await expect(page.getByText('One line of a sitting waits in this browser.')).toBeVisible();
-
-  await page.unroute('**/log');
-  await signIn(page);
-  await page.goto(sitting);
-  await expect(page.locator('[data-waiting]')).toHaveText('');
-  await expect
-    .poll(() =>
-      page.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith('garden-log-'))),
-    )
-    .toEqual([]);
 });
 
 test('sources and lists of files are not served', async ({ request }) => {

@@ -1,5 +1,14 @@
 import { expect, test } from '@playwright/test';
-import { answerScreening, beginSitting, complaints, signIn, tab } from './steps.js';
+import {
+  answerScreening,
+  beginSitting,
+  complaints,
+  face,
+  playAll,
+  signIn,
+  tab,
+  tellAfter,
+} from './steps.js';
 
 test('a therapist takes a new client from sign-in to an accepted dose in the next routine', async ({
   page,
@@ -121,6 +130,7 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   for (const daysAgo of [3, 2, 1]) {
     await tab(page, 'Sitting');
     await beginSitting(page);
+    await expect(face(page, 'ready')).toBeVisible();
     await page.context().setOffline(true);
     await page.evaluate((days) => {
       const RealDate = Date;
@@ -131,21 +141,16 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
         }
       };
     }, daysAgo);
-    const given = await page.locator('[data-item]').count(); // the first days are shorter
-    for (let item = 0; item < given; item += 1) {
-      const shown = page.locator('[data-item]:visible');
-      await expect(shown).toHaveAttribute('data-nth', String(item));
-      await page.waitForTimeout(620);
-      await shown.getByRole('button', { name: 'Done as planned' }).click();
-    }
-    await expect(page.getByRole('heading', { name: 'The end' })).toBeVisible();
-    await expect(page.locator('[data-waiting]')).toContainText('kept here');
+    await playAll(page);
+    await tellAfter(page);
+    await expect(face(page, 'end')).toContainText('Done for today');
+    await expect(page.locator('[data-waits]')).toContainText('kept here');
     await page.evaluate(() => {
       globalThis.Date = globalThis.RealDate;
     });
     await page.context().setOffline(false);
-    await expect(page.locator('[data-waiting]')).toHaveText('');
-    await page.getByRole('button', { name: 'Finish' }).click();
+    await expect(face(page, 'end')).toContainText('The clinic has all of it.');
+    await page.getByRole('link', { name: 'To the decisions' }).click();
   }
 
   // the proposal, and the next routine

@@ -31,7 +31,45 @@ export async function beginSitting(page) {
   await page.waitForURL('**/sittings/*');
 }
 
-/** Signs in and begins a sitting of Tomasz; gives the exercise that is shown. */
+/** One of the faces of the player. */
+export const face = (page, name) => page.locator(`[data-face="${name}"]`);
+
+/** Longer than a second touch of a shaking hand is unheard. */
+const steadily = (page) => page.waitForTimeout(650);
+
+/** Plays the stretch that is ready to its log, and tells that it was done. */
+export async function playOne(page) {
+  await expect(face(page, 'ready')).toBeVisible();
+  await steadily(page);
+  await face(page, 'ready').getByRole('button', { name: 'Start' }).click();
+  await expect(face(page, 'work')).toBeVisible();
+  await steadily(page);
+  await face(page, 'work').getByRole('button', { name: 'Enough' }).click();
+  await expect(face(page, 'log')).toBeVisible();
+  await steadily(page);
+  await face(page, 'log').getByRole('button', { name: 'Done as planned' }).click();
+}
+
+/** Plays every stretch; gives how many there were. */
+export async function playAll(page) {
+  await expect(face(page, 'ready')).toBeVisible();
+  const stretches = await page.locator('[data-dots] li').count();
+  for (let played = 0; played < stretches; played += 1) await playOne(page);
+  return stretches;
+}
+
+/** The three taps at the end. */
+export async function tellAfter(page) {
+  await expect(face(page, 'after')).toBeVisible();
+  await steadily(page);
+  await face(page, 'after').getByRole('button', { name: '1', exact: true }).click();
+  await steadily(page);
+  await face(page, 'hard').getByRole('button', { name: 'Right' }).click();
+  await steadily(page);
+  await face(page, 'tell').getByRole('button', { name: 'Finish' }).click();
+}
+
+/** Signs in and begins a sitting of Tomasz. */
 export async function begin(page) {
   await signIn(page);
   const client = await page
@@ -39,7 +77,6 @@ export async function begin(page) {
     .getAttribute('href');
   await page.goto(`${client}/sittings/new`);
   await beginSitting(page);
-  return page.locator('[data-item]:visible');
 }
 
 const AREAS = {

@@ -1,19 +1,34 @@
-import { KEPT_AS } from '../core/outbox.js';
+import { data } from '../core/dom.js';
 import { Running } from '../core/running.js';
+import { Keeper } from '../player/keeper.js';
+import { Post } from '../player/post.js';
 
 /**
- * Says on the page for signing in that lines of sittings wait in this browser: they outlive signing out.
- *
+ * On the page for signing in: what of sittings is not sent yet outlives signing out, goes out from here, and is said.
+ * When nothing waits, nothing of any sitting stays in this browser.
  * @param {HTMLElement} root
  */
 export function connect(root) {
-  const running = new Running(); // nothing goes on after this, but all are stopped alike
-  const kept = Object.keys(localStorage).filter((key) => key.startsWith(KEPT_AS));
-  const lines = kept.flatMap((key) => JSON.parse(localStorage.getItem(key) ?? '[]')).length;
-  root.hidden = lines === 0;
-  root.textContent =
-    lines === 1
-      ? 'One line of a sitting waits in this browser. It is sent when its sitting is opened again.'
-      : `${lines} lines of sittings wait in this browser. They are sent when their sittings are opened again.`;
+  const running = new Running();
+  send(root).catch(() => {
+    root.hidden = true; // nothing can be kept here, so nothing waits
+  });
   return running.stop;
+}
+
+/** @param {HTMLElement} root */
+async function send(root) {
+  const keeper = await Keeper.open();
+  let waiting = 0;
+  const post = new Post(keeper, data(root, 'events'), (kept) => {
+    waiting = kept.length;
+    root.hidden = waiting === 0;
+    root.textContent =
+      waiting === 1
+        ? 'One thing of a sitting waits in this browser. It is sent as soon as there is a network.'
+        : `${waiting} things of sittings wait in this browser. They are sent as soon as there is a network.`;
+  });
+  await post.flush();
+  keeper.close();
+  if (waiting === 0 && post.refused.size === 0) await Keeper.erase();
 }

@@ -1,0 +1,35 @@
+import { all, data, one } from '../core/dom.js';
+
+/**
+ * Three taps at the end: pain, how hard, anything to tell.
+ * @param {import('./faces.js').Faces} faces
+ * @param {import('../core/running.js').Running} running
+ * @param {import('./guard.js').Guard} guard
+ * @param {(body: Record<string, unknown>) => void} done
+ */
+export function askAfter(faces, running, guard, done) {
+  /** @type {Record<string, unknown>} */
+  const body = {};
+  /** @param {string} face @param {string} name @param {(value: string) => void} act */
+  const each = (face, name, act) => {
+    for (const button of all(faces.get(face), `[data-${name}]`, HTMLElement)) {
+      running.on(button, 'click', (event) => {
+        if (guard.lets(event.timeStamp)) act(data(button, name));
+      });
+    }
+  };
+  each('after', 'pain', (pain) => {
+    body.pain = Number(pain);
+    faces.show('hard');
+  });
+  each('hard', 'felt', (felt) => {
+    body.felt = felt;
+    faces.show('tell');
+  });
+  const face = faces.get('tell');
+  running.on(one(face, '[data-big]', HTMLElement), 'click', (event) => {
+    if (!guard.lets(event.timeStamp)) return;
+    const note = one(face, '[data-note]', HTMLTextAreaElement).value.trim();
+    done(note === '' ? body : { ...body, note });
+  });
+}

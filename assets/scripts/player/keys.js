@@ -1,0 +1,72 @@
+import { all, maybe } from '../core/dom.js';
+
+const WALKS_MS = 2000;
+
+/** @param {HTMLElement} root */
+const shown = (root) => (/** @type {string} */ selector) =>
+  all(root, selector, HTMLElement).find((one) => one.offsetParent !== null) ?? null;
+
+/**
+ * Space is the big button, w says that something is wrong, p pauses, the arrows go back and on. In one-key mode a light
+ * walks from the big button to 'something is wrong' to the pause, and the one key takes what it stands on.
+ * @param {HTMLElement} root
+ * @param {import('../core/running.js').Running} running
+ * @param {() => boolean} hasOneKey
+ */
+export function listen(root, running, hasOneKey) {
+  const find = shown(root);
+  const stops = () =>
+    [find('[data-big]'), find('[data-wrong]'), find('[data-halt]')].filter((b) => b !== null);
+  let at = 0;
+  const light = () => {
+    for (const lit of all(root, '.is-lit', HTMLElement)) lit.classList.remove('is-lit');
+    if (hasOneKey()) stops()[at % Math.max(1, stops().length)]?.classList.add('is-lit');
+  };
+  running.every(() => {
+    at = hasOneKey() ? at + 1 : 0;
+    light();
+  }, WALKS_MS);
+  running.on(document, 'keydown', (event) => {
+    const types =
+      event.target instanceof HTMLTextAreaElement || event.target instanceof HTMLInputElement;
+    if (event.ctrlKey || event.altKey || event.metaKey || (types && event.target.type !== 'radio'))
+      return;
+    const target =
+      hasOneKey() && isTheOneKey(event)
+        ? stops()[at % Math.max(1, stops().length)]
+        : meant(event, find);
+    if (!target) return;
+    event.preventDefault();
+    if (!event.repeat) {
+      target.click();
+      at = 0;
+      light();
+    }
+  });
+}
+
+/** @param {KeyboardEvent} event */
+const isTheOneKey = (event) => event.key === ' ' || event.key === 'Enter';
+
+/**
+ * @param {KeyboardEvent} event
+ * @param {(selector: string) => HTMLElement|null} find
+ */
+function meant(event, find) {
+  const onButton =
+    event.target instanceof HTMLElement && maybe(document, ':focus', HTMLButtonElement) !== null;
+  switch (event.key) {
+    case ' ':
+      return onButton ? null : find('[data-big]');
+    case 'w':
+      return find('[data-wrong]');
+    case 'p':
+      return find('[data-halt]') ?? find('[data-big="pause"]');
+    case 'ArrowLeft':
+      return find('[data-again]') ?? find('[data-back]');
+    case 'ArrowRight':
+      return find('[data-big="start"]') ?? find('[data-enough]');
+    default:
+      return null;
+  }
+}

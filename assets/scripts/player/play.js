@@ -1,0 +1,70 @@
+import { data, one } from '../core/dom.js';
+import { Running } from '../core/running.js';
+import { Director } from './director.js';
+import { Faces } from './faces.js';
+import { Keeper } from './keeper.js';
+import { Post } from './post.js';
+import { fetchAll } from './picture.js';
+import { opened } from './score.js';
+import { showSent } from './status.js';
+
+const AGAIN_MS = 10000;
+const SOON_MS = 1500;
+
+/**
+ * Plays a sitting from its score, and keeps what happens.
+ * @param {HTMLElement} root
+ */
+export function connect(root) {
+  const running = new Running();
+  const says = one(root, '[data-opening]', HTMLElement);
+  open(root, running, says).catch(() => {
+    says.textContent =
+      'This browser keeps nothing. Use the list of exercises, so that nothing is lost.';
+  });
+  return running.stop;
+}
+
+/**
+ * @param {HTMLElement} root
+ * @param {Running} running
+ * @param {HTMLElement} says
+ */
+async function open(root, running, says) {
+  const sitting = data(root, 'sitting');
+  const keeper = await Keeper.open();
+  const fresh = await opened(data(root, 'open'), data(root, 'token'));
+  if (fresh !== null) await keeper.keepSheet(sitting, fresh);
+  const sheet = fresh ?? (await keeper.sheet(sitting));
+  if (sheet === undefined) {
+    says.textContent = 'There is no network, and this sitting is not kept here yet. Try again.';
+    return;
+  }
+  const waits = one(root, '[data-waits]', HTMLElement);
+  let unsent = 0;
+  const late = running.resting(() => {
+    waits.textContent = unsent === 0 ? '' : `${unsent} kept here, not sent yet`;
+  }, SOON_MS);
+  const post = new Post(keeper, data(root, 'events'), (waiting) => {
+    unsent = waiting.length;
+    if (unsent === 0) waits.textContent = '';
+    else late.begin();
+    showSent(root, unsent, post.refused.size);
+  });
+  const mine = { sitting, secret: sheet.secret };
+  const kept = (await keeper.waiting()).filter((one) => one.sitting === sitting);
+  const director = new Director(root, running, new Faces(root), {
+    sheet,
+    act: (kind, item, body) =>
+      post.act(mine, { kind, item, body }).catch(() => {
+        waits.textContent =
+          'This could not be kept. Write it down, and free some room on this device.';
+        waits.classList.add('halt');
+      }),
+  });
+  director.start(kept.map(({ told }) => told));
+  fetchAll(sheet.score.items); // so that it goes on without a network
+  running.on(window, 'online', () => post.flush());
+  running.every(() => post.flush(), AGAIN_MS);
+  post.flush();
+}

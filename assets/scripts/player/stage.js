@@ -1,0 +1,69 @@
+import { all, data, one } from '../core/dom.js';
+import { askAfter } from './after.js';
+import { Buttons } from './buttons.js';
+import { Counter } from './counter.js';
+import { Guard } from './guard.js';
+import { listen } from './keys.js';
+import { Logging } from './logging.js';
+import { Playing } from './playing.js';
+import { settingsOf } from './settings.js';
+import { Sound } from './sound.js';
+import { Totals } from './totals.js';
+import { Work } from './work.js';
+import { WrongFaces } from './wrong.js';
+
+/**
+ * Sets up everything that can be seen, heard and touched, and ties it to the director.
+ * @param {HTMLElement} root
+ * @param {import('../core/running.js').Running} running
+ * @param {import('./director.js').Director} director
+ */
+export function stageOf(root, running, director) {
+  const { faces, sheet } = director;
+  const { items, stops } = sheet.score;
+  const guard = new Guard();
+  const wanted = settingsOf(root, running);
+  const face = faces.get('work');
+  const totals = new Totals(running, (item, body) => director.act('counted', item, body));
+  const counter = new Counter(totals.add);
+  /** @type {Buttons|null} */
+  let buttons = null;
+  const playing = new Playing(running, {
+    items,
+    work: new Work(face, items),
+    sound: new Sound(wanted),
+    changed: () => buttons?.show(),
+    ended: () => director.ended(),
+  });
+  buttons = new Buttons(face, running, {
+    playing,
+    counter,
+    guard,
+    left: () => director.ready(),
+    noticed: (item, question, answer) => director.act('noticed', item.id, { [question]: answer }),
+  });
+  const logging = new Logging(faces, running, guard, (lines) => director.logged(lines));
+  const wrong = new WrongFaces(faces, running, {
+    stops,
+    items,
+    guard,
+    isDone: (item) => director.course.isDone(item),
+    tell: (answer, row, item) => director.wrong(answer, item),
+    leave: () => director.onwards(),
+  });
+  askAfter(faces, running, guard, (body) => director.finish(body));
+  listen(root, running, () => wanted.onekey);
+  /** @param {string} name @param {string} place @param {(button: HTMLElement) => void} act */
+  const on = (name, place, act) => {
+    for (const button of all(faces.get(name), `[data-${place}]`, HTMLElement)) {
+      running.on(button, 'click', (event) => guard.lets(event.timeStamp) && act(button));
+    }
+  };
+  on('ready', 'big', () => director.begin());
+  on('ready', 'skip', () => faces.show('skip'));
+  on('ready', 'back', () => director.back());
+  on('skip', 'unskip', () => faces.show('ready'));
+  on('skip', 'reason', (button) => director.skip(data(button, 'reason')));
+  running.on(one(root, '[data-wrong]', HTMLElement), 'click', () => director.somethingIsWrong());
+  return { playing, counter, logging, wrong };
+}

@@ -1,0 +1,118 @@
+import { all, data, one } from '../core/dom.js';
+import { decide, takenOut } from './decide.js';
+
+/**
+ * @typedef {import('./score.js').Item} Item
+ * @typedef {import('./score.js').StopRow} StopRow
+ * @typedef {{sign: string, strength: number|null, worse: string|null}} Answer
+ */
+
+/**
+ * Something is wrong: which sign, one question at most, and what to do now. It looks up and works without a network.
+ */
+export class WrongFaces {
+  /** @type {Answer} */
+  #answer = { sign: '', strength: null, worse: null };
+
+  /** @type {Item|null} */
+  #item = null;
+
+  /**
+   * @param {import('./faces.js').Faces} faces
+   * @param {import('../core/running.js').Running} running
+   * @param {{stops: StopRow[], items: Item[], guard: import('./guard.js').Guard,
+   *   isDone: (item: Item) => boolean, tell: (answer: Answer, row: StopRow, item: Item|null) => void,
+   *   leave: (row: StopRow|null, out: number[]) => void}} game leave: null, when nothing was wrong
+   */
+  constructor(faces, running, game) {
+    this.faces = faces;
+    this.game = game;
+    const first = faces.get('wrong');
+    /** @param {Element} button @param {() => void} act */
+    const on = (button, act) =>
+      running.on(button, 'click', (event) => {
+        if (game.guard.lets(event.timeStamp)) act();
+      });
+    for (const button of all(first, '[data-sign]', HTMLElement)) {
+      on(button, () => this.#chosen(data(button, 'sign')));
+    }
+    on(one(first, '[data-else]', HTMLElement), () => {
+      one(first, '[data-first]', HTMLElement).hidden = true;
+      one(first, '[data-others]', HTMLElement).hidden = false;
+    });
+    on(one(first, '[data-unwrong]', HTMLElement), () => game.leave(null, []));
+    for (const button of all(faces.get('strength'), '[data-strength]', HTMLElement)) {
+      on(button, () => this.#told({ strength: Number(data(button, 'strength')) }));
+    }
+    for (const button of all(faces.get('doubt'), '[data-worse]', HTMLElement)) {
+      on(button, () => this.#told({ worse: data(button, 'worse') }));
+    }
+  }
+
+  /** @param {Item|null} item that is on; null: none */
+  ask(item) {
+    this.#item = item;
+    const first = this.faces.get('wrong');
+    one(first, '[data-first]', HTMLElement).hidden = false;
+    one(first, '[data-others]', HTMLElement).hidden = true;
+    this.faces.put('wrong', { own: item === null ? '' : `Stop if: ${item.stop}` });
+    this.faces.show('wrong');
+  }
+
+  /** @param {string} sign */
+  #chosen(sign) {
+    this.#answer = { sign, strength: null, worse: null };
+    const { asks } = decide(this.game.stops, sign);
+    if (asks === 'strength') this.faces.show('strength');
+    else if (asks === 'doubt') {
+      for (const words of all(this.faces.get('doubt'), '[data-question]', HTMLElement)) {
+        words.hidden = data(words, 'question') !== sign;
+      }
+      this.faces.show('doubt');
+    } else this.#told({});
+  }
+
+  /** @param {Partial<Answer>} more */
+  #told(more) {
+    this.#answer = { ...this.#answer, ...more };
+    const { sign, strength, worse } = this.#answer;
+    const row = decide(this.game.stops, sign, strength, worse);
+    const at = this.#item === null ? null : this.game.items.indexOf(this.#item);
+    const { items, isDone } = this.game;
+    const out = takenOut(row, items, at).filter((place) => !isDone(items[place]));
+    this.#show(row, out);
+    this.game.tell(this.#answer, row, this.#item);
+  }
+
+  /**
+   * @param {StopRow} row
+   * @param {number[]} out
+   */
+  #show(row, out) {
+    const face = this.faces.get('told');
+    const heard = one(face, '[data-heard]', HTMLButtonElement);
+    const ends = row.stops === 'sitting' || row.stops === 'everything';
+    this.faces.put('told', {
+      told: row.words,
+      time: new Date().toLocaleTimeString([], {
+        hour: '2-digit',
+        minute: '2-digit',
+        hourCycle: 'h23',
+      }),
+      out: ends ? 'This sitting is over for today.' : this.#leftOut(out),
+      heard: ends ? 'I have read it' : 'I have read it: go on with the others',
+      sent: '',
+    });
+    one(face, '[data-call]', HTMLElement).hidden = !row.calls;
+    one(face, '[data-began]', HTMLElement).hidden = !row.calls;
+    one(face, '[data-out]', HTMLElement).hidden = row.stops === 'nothing';
+    heard.onclick = () => this.game.leave(row, out);
+    this.faces.show('told');
+  }
+
+  /** @param {number[]} out */
+  #leftOut(out) {
+    const names = out.map((i) => this.game.items[i].name);
+    return names.length === 0 ? '' : `Left out today: ${[...new Set(names)].join(', ')}.`;
+  }
+}
