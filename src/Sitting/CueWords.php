@@ -6,6 +6,7 @@ namespace HandGarden\Sitting;
 
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Digit;
+use HandGarden\Core\Cue\CueKind;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Score\Played;
 use HandGarden\Web\Wording;
@@ -66,7 +67,13 @@ final readonly class CueWords
 
     private function aside(Played $cue, Item $item): string
     {
-        return $this->wording->word('cue.'.($item->isPause ? 'pause' : $cue->part->value), [
+        $code = match (true) {
+            $item->isPause => 'pause',
+            CueKind::Rest !== $cue->kind => str_replace(' ', '-', $cue->kind->value),
+            default => $cue->part->value,
+        };
+
+        return $this->wording->word('cue.'.$code, [
             'item' => $item->rung->name,
             'position' => $item->rung->instructions->position,
             'unit' => null === $cue->place->unit ? '' : $this->unit($cue->place->unit),

@@ -33,26 +33,32 @@ final readonly class ScoreSheet
         private HandPictures $pictures,
         private Wording $wording,
         private CueWords $words,
-        private StopSheet $stops,
         private LogFields $fields,
     ) {
     }
 
     /**
-     * @param list<SittingItem> $kept  items of the sitting
-     * @param list<Item>        $items the same, as they were planned
+     * @param list<string>               $ids   of the items of the sitting
+     * @param list<Item>                 $items the same, as they were planned
+     * @param list<array<string, mixed>> $stops see StopSheet
      *
      * @return array<string, mixed>
      */
-    public function of(array $kept, array $items, Side $worse, bool $onlyCalm, int $seed): array
-    {
+    public function of(
+        array $ids,
+        array $items,
+        Side $worse,
+        bool $onlyCalm,
+        int $seed,
+        array $stops,
+    ): array {
         $catalogue = $this->catalogue->get();
         $score = (new Composer($worse, new TaskSteps($catalogue)))->score(new Sequence($items), $seed);
         $rows = [];
         foreach ($items as $place => $item) {
-            $rows[] = $this->item($kept[$place], $item, $worse) + [
+            $rows[] = $this->item($ids[$place], $item, $worse) + [
                 'restsWith' => array_map(
-                    static fn (int $at): string => $kept[$at]->id,
+                    static fn (int $at): string => $ids[$at],
                     SharedParts::with($items, $place),
                 ),
                 'rests' => $onlyCalm && !$item->rung->load->class->isRestful(),
@@ -64,19 +70,19 @@ final readonly class ScoreSheet
             'seed' => $seed,
             'items' => $rows,
             'stretches' => $this->stretches($score),
-            'stops' => $this->stops->rows(),
+            'stops' => $stops,
         ];
     }
 
     /** @return array<string, mixed> */
-    private function item(SittingItem $kept, Item $item, Side $worse): array
+    private function item(string $id, Item $item, Side $worse): array
     {
         $side = $item->hands->shown($worse);
         $told = $item->rung->instructions;
         $count = $item->rung->walk->count;
 
         return [
-            'id' => $kept->id,
+            'id' => $id,
             'name' => $item->isPause ? $this->wording->word('cue.pause') : $item->rung->name,
             'hands' => $this->wording->word('hands.'.$item->hands->value),
             'dose' => $this->wording->say(DoseWords::of($item->dose)),
@@ -124,6 +130,14 @@ final readonly class ScoreSheet
         return $stretches;
     }
 
+    /** What a number asks for, in the clinic's number code. */
+    private function meaning(Played $cue): ?string
+    {
+        return '{n}' === $cue->words && null !== $cue->number
+            ? $this->catalogue->get()->handbook()->numberCode[$cue->number] ?? null
+            : null;
+    }
+
     /** A question as the record names it. */
     private static function question(string $words): string
     {
@@ -154,6 +168,7 @@ final readonly class ScoreSheet
             'holds' => $cue->countsHold,
             'n' => $cue->number,
             'of' => $cue->count,
+            'means' => $this->meaning($cue),
             'done' => 0 === $cue->done ? null : $cue->done,
             'beat' => $cue->beat,
         ], static fn (mixed $value): bool => !\in_array($value, [null, false], true));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Sitting;
 
 use HandGarden\Account\Audit;
+use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\Who;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
@@ -47,6 +48,8 @@ final class StartSitting extends AbstractController
         private readonly Clock $clock,
         private readonly Wording $wording,
         private readonly ScoreSheet $sheet,
+        private readonly StopSheet $stops,
+        private readonly ClinicRepository $clinics,
     ) {
     }
 
@@ -168,11 +171,12 @@ final class StartSitting extends AbstractController
             body: ['pain_before' => $painBefore],
         ));
         $this->sittings->keep(SittingScore::of($sitting, $this->sheet->of(
-            $kept,
+            array_map(static fn (SittingItem $i): string => $i->id, $kept),
             $items,
             $this->plan->worseSide($client),
-            (new Symptoms(new ProgressSettings()))->forbidsActiveWork($painBefore),
+            onlyCalm: (new Symptoms(new ProgressSettings()))->forbidsActiveWork($painBefore),
             seed: random_int(0, 0x7FFFFFFF),
+            stops: $this->stops->rows($this->clinics->own()->emergencyNumber),
         )));
 
         return $sitting;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Sitting;
 
-use HandGarden\Account\ClinicRepository;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Sitting\StopTable;
 use HandGarden\Web\Wording;
@@ -14,14 +13,16 @@ final readonly class StopSheet
 {
     public function __construct(
         private Wording $wording,
-        private ClinicRepository $clinics,
     ) {
     }
 
-    /** @return list<array<string, mixed>> a row for each sign and answer */
-    public function rows(): array
+    /**
+     * @param string $number of the emergency service
+     *
+     * @return list<array<string, mixed>> a row for each sign and answer
+     */
+    public function rows(string $number): array
     {
-        $number = $this->clinics->own()->emergencyNumber;
         $rows = [];
         foreach ((new StopTable(new ProgressSettings()))->rows() as [$sign, $strength, $isWorse, $then]) {
             $rows[] = [

@@ -3,7 +3,7 @@
  * @typedef {{
  *   part: string, kind: string, s: number, item: number, words?: string, side?: string, unit?: string, other?: string,
  *   set?: number, rep?: number, go?: string, say?: string, saysSide?: boolean, saysUnit?: boolean, holds?: boolean,
- *   n?: number, of?: number, done?: number, beat?: number, asks?: string,
+ *   n?: number, of?: number, done?: number, beat?: number, asks?: string, means?: string,
  * }} Cue
  * @typedef {{name: string, words: string, kind: string, needed?: boolean, options?: Record<string, string>,
  *   planned?: number|string|null, most?: number, step?: number}} Field

@@ -45,7 +45,7 @@ export class Work {
     const isABreath = cue.kind.startsWith('breathe');
     this.title.textContent = item.name;
     this.unit.textContent = isWork ? unitOf(cue) : '';
-    this.words.textContent = cue.words ?? '';
+    this.words.textContent = cue.means ?? cue.words ?? '';
     this.count.textContent = placeOf(cue, item);
     this.next.textContent =
       cue.kind === 'shape' && next?.kind === 'shape' ? `then ${next.words}` : '';

@@ -180,10 +180,33 @@ final readonly class Composer
     /** @return list<Played> */
     private function after(Item $item, int $nth, bool $isLast): array
     {
-        return self::lasting(
-            $isLast && !$item->isPause ? $item->dose->tailSeconds : 0,
-            Part::Tail,
-            new Place($nth),
-        );
+        $seconds = $isLast && !$item->isPause ? $item->dose->tailSeconds : 0;
+
+        return null !== $item->rung->walk->calls || null !== $item->rung->walk->beat
+            ? self::oneBreath($seconds, new Place($nth))
+            : self::lasting($seconds, Part::Tail, new Place($nth));
+    }
+
+    /** @return list<Played> out twice as long as in; none that would take no time */
+    private static function oneBreath(int $seconds, Place $place): array
+    {
+        $in = $seconds / 3;
+
+        return 0 === $seconds ? [] : [
+            new Played(
+                Part::Tail,
+                CueKind::BreatheIn,
+                $in,
+                $place,
+                aloud: Aloud::Words,
+            ),
+            new Played(
+                Part::Tail,
+                CueKind::BreatheOut,
+                $seconds - $in,
+                $place,
+                aloud: Aloud::Words,
+            ),
+        ];
     }
 }
