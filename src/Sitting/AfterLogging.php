@@ -77,7 +77,13 @@ final readonly class AfterLogging
             'on' => Phrase::day($event->day),
         ]);
         foreach ($this->heldBy($consequence->holds, $item) as $key) {
-            $this->plans->suspend($client, $key, $why, $event->receivedAt, at: $this->clock->now());
+            $this->plans->suspend(
+                $client,
+                $key,
+                $why,
+                $event->receivedAt,
+                at: $this->clock->now(),
+            );
         }
         if (null !== $consequence->alert) {
             $isOfAll = null === $item || $consequence->stops->endsTheSitting();

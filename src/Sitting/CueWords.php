@@ -52,7 +52,10 @@ final readonly class CueWords
             ]);
         }
         if (1 === preg_match(self::SPACE, $unit, $found)) {
-            return $this->wording->word('unit.space', ['one' => $found[1], 'other' => $found[2]]);
+            return $this->wording->word(
+                'unit.space',
+                ['one' => $found[1], 'other' => $found[2]],
+            );
         }
         $shapes = $this->catalogue->get()->handbook()->shapes;
         if (1 === preg_match(self::LED, $unit, $found) && isset($shapes[$found[1]])) {

@@ -73,7 +73,12 @@ final readonly class EventIntake
             ), $event->receivedAt);
         }
         if (EventKind::Wrong === $told->kind) {
-            $this->afterLogging->wrong($client, EventFormat::wrong($event->body), $told->item, $event);
+            $this->afterLogging->wrong(
+                $client,
+                EventFormat::wrong($event->body),
+                $told->item,
+                $event,
+            );
         }
         if (\in_array($told->kind, [EventKind::Finished, EventKind::After], true)) {
             $sitting->hears($event);

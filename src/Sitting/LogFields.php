@@ -153,7 +153,8 @@ final readonly class LogFields
     {
         $options = [];
         foreach ($cases as $case) {
-            $options[(string) $case->value] = $this->wording->word(($words ?? $name).'.'.$case->value);
+            $code = ($words ?? $name).'.'.$case->value;
+            $options[(string) $case->value] = $this->wording->word($code);
         }
 
         return [

@@ -40,7 +40,11 @@ final readonly class LogIntake
             $item,
             EventKind::Line,
             LogFormat::write($told),
-            hash: SittingEvent::hash($sitting->id, $line->get('item')->scalarText(), self::bodyOf($line)),
+            hash: SittingEvent::hash(
+                $sitting->id,
+                $line->get('item')->scalarText(),
+                self::bodyOf($line),
+            ),
             time: $this->envelope->time(
                 $line->optional('device_at'),
                 $line->optional('sent_at'),

@@ -79,7 +79,11 @@ final class PlaySitting extends AbstractController
             $told[$item->id] = $item->told['outcome'] ?? null;
         }
 
-        [$secret, $kept] = SittingSecret::of($sitting, $this->who->actor(), $this->clock->now());
+        [$secret, $kept] = SittingSecret::of(
+            $sitting,
+            $this->who->actor(),
+            $this->clock->now(),
+        );
         $this->sittings->keep($kept);
         $this->audit->read('sitting', $sitting->clientId);
 

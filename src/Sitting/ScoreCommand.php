@@ -35,8 +35,20 @@ final class ScoreCommand extends Command
             InputArgument::IS_ARRAY | InputArgument::REQUIRED,
             'Ids of the catalogue',
         )
-            ->addOption('hands', null, InputOption::VALUE_REQUIRED, 'left, right, together or each', 'right')
-            ->addOption('seed', null, InputOption::VALUE_REQUIRED, 'Of what is called in no order', '7')
+            ->addOption(
+                'hands',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'left, right, together or each',
+                default: 'right',
+            )
+            ->addOption(
+                'seed',
+                null,
+                InputOption::VALUE_REQUIRED,
+                'Of what is called in no order',
+                default: '7',
+            )
             ->addOption('chain', null, InputOption::VALUE_NONE, 'In rounds, as one chain')
             ->addOption('json', null, InputOption::VALUE_NONE, 'As the player gets it');
     }

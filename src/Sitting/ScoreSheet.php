@@ -53,7 +53,8 @@ final readonly class ScoreSheet
         array $stops,
     ): array {
         $catalogue = $this->catalogue->get();
-        $score = (new Composer($worse, new TaskSteps($catalogue)))->score(new Sequence($items), $seed);
+        $composer = new Composer($worse, new TaskSteps($catalogue));
+        $score = $composer->score(new Sequence($items), $seed);
         $rows = [];
         foreach ($items as $place => $item) {
             $rows[] = $this->item($ids[$place], $item, $worse) + [
@@ -141,7 +142,9 @@ final readonly class ScoreSheet
     /** A question as the record names it. */
     private static function question(string $words): string
     {
-        return substr(trim((string) preg_replace('/[^a-z]+/', '-', mb_strtolower($words)), '-'), 0, 40);
+        $plain = (string) preg_replace('/[^a-z]+/', '-', mb_strtolower($words));
+
+        return substr(trim($plain, '-'), 0, 40);
     }
 
     /** @return array<string, mixed> what says nothing is left out */

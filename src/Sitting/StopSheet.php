@@ -24,7 +24,8 @@ final readonly class StopSheet
     public function rows(string $number): array
     {
         $rows = [];
-        foreach ((new StopTable(new ProgressSettings()))->rows() as [$sign, $strength, $isWorse, $then]) {
+        $table = new StopTable(new ProgressSettings());
+        foreach ($table->rows() as [$sign, $strength, $isWorse, $then]) {
             $rows[] = [
                 'sign' => $sign->value,
                 'asks' => $sign->asks()->value,

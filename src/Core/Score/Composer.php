@@ -98,7 +98,10 @@ final readonly class Composer
      */
     private static function rests(array $items, int $gaps): array
     {
-        $whole = max(array_map(static fn (Item $i): int => $i->isPause ? 0 : $i->restSeconds(), $items));
+        $whole = max(array_map(
+            static fn (Item $i): int => $i->isPause ? 0 : $i->restSeconds(),
+            $items,
+        ));
         $rests = [];
         for ($left = $gaps; $left > 0; --$left) {
             $rest = intdiv($whole, $left);

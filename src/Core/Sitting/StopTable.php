@@ -44,7 +44,11 @@ final readonly class StopTable
                     static fn (int $n): array => [$n, null],
                     range(0, self::MOST),
                 ),
-                SignAsks::Doubt => [[null, true], [null, false], [null, null]],
+                SignAsks::Doubt => [
+                    [null, true],
+                    [null, false],
+                    [null, null],
+                ],
                 SignAsks::Nothing => [[null, null]],
             };
             foreach ($answers as [$strength, $isWorse]) {

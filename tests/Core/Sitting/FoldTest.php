@@ -7,6 +7,7 @@ namespace HandGarden\Tests\Core\Sitting;
 use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Progress\Compensation;
 use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\Noticed;
 use HandGarden\Core\Progress\Outcome;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
@@ -16,6 +17,8 @@ use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\Fold;
 use HandGarden\Core\Sitting\ItemEvent;
+use HandGarden\Core\Sitting\Sign;
+use HandGarden\Core\Sitting\Wrong;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -92,6 +95,41 @@ final class FoldTest extends TestCase
         }
     }
 
+    public function testOfRunningTotalsTheLargestCountsUnlessTheLineSaysOtherwise(): void
+    {
+        $counted = static fn (int $minute, int $total): ItemEvent => new ItemEvent(
+            'counted-'.$minute,
+            EventKind::Counted,
+            new \DateTimeImmutable('2026-11-20 09:0'.$minute),
+            new \DateTimeImmutable('2026-11-20'),
+            totals: ['repetitions' => $total, 'drops' => 1],
+        );
+        $line = self::event(5, new Told(Outcome::Done));
+
+        $told = Fold::item([$counted(1, 3), $counted(3, 5), $counted(2, 4), $line])?->told;
+        self::assertSame([5, 1], [$told?->repetitions, $told?->drops]);
+
+        $said = Fold::item([$counted(1, 3), self::event(5, new Told(Outcome::Done, repetitions: 2))]);
+        self::assertSame(2, $said?->told->repetitions);
+        self::assertNull(Fold::item([$counted(1, 3)]), 'counted, and nothing told yet');
+    }
+
+    public function testSomethingWrongMakesItAPartUnlessALineSaysWhatWasDone(): void
+    {
+        $wrong = new ItemEvent(
+            'wrong',
+            EventKind::Wrong,
+            new \DateTimeImmutable('2026-11-20 09:06'),
+            new \DateTimeImmutable('2026-11-20'),
+            told: (new Wrong(Sign::Pain, 8))->told(),
+        );
+        $done = self::event(5, new Told(Outcome::Done, painAfter: 1));
+
+        self::assertSame(Outcome::Part, Fold::item([$wrong])?->told->outcome);
+        $both = Fold::item([$wrong, $done])?->told;
+        self::assertSame([Outcome::Done, 8], [$both?->outcome, $both?->painAfter]);
+    }
+
     #[DataProvider('seeds')]
     public function testNoEventMakesASymptomGoAway(int $seed): void
     {
@@ -125,8 +163,36 @@ final class FoldTest extends TestCase
             // now and then two of them in the same second
             $events[] = self::event($random->getInt(1, 4), $told, id: 'event-'.$i);
         }
+        for ($i = 0; $i < 4; ++$i) {
+            $events[] = self::beside($random, $i);
+        }
 
         return $events;
+    }
+
+    /** What is told beside the lines: a total, an answer, a sign, the pain at the end. */
+    private static function beside(Randomizer $random, int $nth): ItemEvent
+    {
+        $kind = [EventKind::Counted, EventKind::Noticed, EventKind::Wrong, EventKind::After][$random->getInt(
+            0,
+            3,
+        )];
+        $sign = Sign::cases()[$random->getInt(0, \count(Sign::cases()) - 1)];
+
+        return new ItemEvent(
+            'beside-'.$nth,
+            $kind,
+            new \DateTimeImmutable('2026-11-20 09:0'.$random->getInt(1, 4)),
+            new \DateTimeImmutable('2026-11-20'),
+            told: EventKind::Wrong === $kind
+                ? (new Wrong($sign, $random->getInt(0, 10), 0 === $random->getInt(0, 1)))->told()
+                : null,
+            totals: EventKind::Counted === $kind ? ['repetitions' => $random->getInt(0, 9)] : [],
+            noticed: EventKind::Noticed === $kind
+                ? ['warmer' => Noticed::cases()[$random->getInt(0, 3)]]
+                : [],
+            pain: EventKind::After === $kind ? $random->getInt(0, 10) : null,
+        );
     }
 
     private static function event(
