@@ -10,6 +10,10 @@ export default [
     rules: { eqeqeq: 'error', 'no-var': 'error', 'prefer-const': 'error', 'no-console': 'error' },
   },
   {
+    files: ['assets/scripts/sw.js'],
+    languageOptions: { globals: { ...globals.serviceworker, FILES: 'readonly' } },
+  },
+  {
     files: ['bin/**/*.mjs', 'tests/**/*.js', 'tests/**/*.mjs', 'bench/**/*.mjs', '*.js'],
     languageOptions: { globals: { ...globals.node, ...globals.browser } },
     rules: { eqeqeq: 'error', 'prefer-const': 'error' },

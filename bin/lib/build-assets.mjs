@@ -73,6 +73,22 @@ for (const { path, contents } of bundled.outputFiles) {
   keep(relative(work, path), contents);
 }
 
+// The worker that opens the player without a network lies at the root, under one name, and knows what to keep.
+const files = ['player.js', 'app.css', ...Object.values(fonts)].map((name) => ({
+  url: `/build/${manifest[name] ?? name}`,
+  revision: null,
+}));
+await build({
+  entryPoints: [join(root, 'assets/scripts/sw.js')],
+  bundle: true,
+  format: 'iife',
+  target: 'es2022',
+  minify: true,
+  legalComments: 'none',
+  define: { FILES: JSON.stringify(files), 'process.env.NODE_ENV': '"production"' },
+  outfile: join(root, 'public/sw.js'),
+});
+
 const php = Object.entries(manifest)
   .map(([name, target]) => `    '${name}' => '${target}',`)
   .join('\n');

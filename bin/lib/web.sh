@@ -69,6 +69,7 @@ http {
         root "$APP/public";
         # no source is served, and nothing that begins with a dot
         location ~ (\.php\$|/\.) { try_files /nothing @app; }
+        location = /sw.js { add_header Cache-Control "no-cache"; add_header X-Content-Type-Options nosniff; try_files \$uri =404; }
         location /build/ { add_header Cache-Control "public, max-age=31536000, immutable"; add_header X-Content-Type-Options nosniff; try_files \$uri =404; }
         # A drawing is named by its content: once drawn it is a file, before that the application draws it.
         location ~ ^/hands/([0-9a-f][0-9a-f])([0-9a-f]+)\.(svg|json)\$ {

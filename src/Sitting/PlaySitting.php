@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Sitting;
 
 use HandGarden\Account\Audit;
+use HandGarden\Account\Clinic;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\Who;
 use HandGarden\Client\Cautions;
@@ -25,11 +26,13 @@ use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Planning\Plan;
 use HandGarden\Web\Clock;
+use HandGarden\Web\FormTokens;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Symfony\Component\Uid\Uuid;
 
@@ -51,18 +54,16 @@ final class PlaySitting extends AbstractController
     }
 
     #[Route('/sittings/{sitting}', name: 'sitting_play', methods: ['GET'])]
-    public function play(Sitting $sitting, ClinicRepository $clinics): Response
+    public function play(Sitting $sitting, CsrfTokenManagerInterface $tokens): Response
     {
-        if (null === $this->sittings->score($sitting)) { // it was begun before there were scores
-            return $this->redirectToRoute('sitting_lines', ['sitting' => $sitting->id]);
-        }
+        $lines = $this->generateUrl('sitting_lines', ['sitting' => $sitting->id]);
 
-        return $this->render('Sitting/play.html.twig', [
-            'client' => $this->client($sitting),
-            'sitting' => $sitting,
-            'clinic' => $clinics->own(),
-            'stopRules' => $this->catalogue->get()->screening->stopRules,
-        ]);
+        return null === $this->sittings->score($sitting) // it was begun before there were scores
+            ? $this->redirect($lines)
+            : $this->render('Sitting/play.html.twig', [
+                'token' => $tokens->getToken(FormTokens::ID)->getValue(),
+                'lines' => $lines,
+            ]);
     }
 
     /**
@@ -70,7 +71,7 @@ final class PlaySitting extends AbstractController
      * which its events come.
      */
     #[Route('/sittings/{sitting}/open', name: 'sitting_open', methods: ['POST'])]
-    public function open(Sitting $sitting): JsonResponse
+    public function open(Sitting $sitting, ClinicRepository $clinics): JsonResponse
     {
         $score = $this->sittings->score($sitting)
             ?? throw $this->createNotFoundException('This sitting was begun before there were scores.');
@@ -88,15 +89,32 @@ final class PlaySitting extends AbstractController
         $this->audit->read('sitting', $sitting->clientId);
 
         return JsonResponse::fromJsonString(\sprintf(
-            '{"score":%s,"hash":"%s","secret":"%s","told":%s,"wrongs":%s,"defaults":%s,"isFinished":%s}',
+            '{"score":%s,"hash":"%s","secret":"%s","page":%s,"told":%s,"wrongs":%s,"defaults":%s,"isFinished":%s}',
             $score->json(),
             $score->hash,
             $secret,
+            json_encode($this->page($sitting, $clinics->own()), \JSON_THROW_ON_ERROR),
             json_encode((object) $told, \JSON_THROW_ON_ERROR),
             json_encode($this->sittings->wrongs($sitting), \JSON_THROW_ON_ERROR),
             json_encode((object) $sitting->saidBefore(), \JSON_THROW_ON_ERROR),
             null === $sitting->finishedAt ? 'false' : 'true',
         ));
+    }
+
+    /** @return array<string, string> whose sitting it is, and what stands around it */
+    private function page(Sitting $sitting, Clinic $clinic): array
+    {
+        $client = ['client' => $sitting->clientId];
+
+        return [
+            'client' => $sitting->clientId,
+            'name' => $this->client($sitting)->name(),
+            'home' => $this->generateUrl('desk_client', $client),
+            'after' => $this->generateUrl('progress_decisions', $client),
+            'lines' => $this->generateUrl('sitting_lines', ['sitting' => $sitting->id]),
+            'emergency' => $clinic->emergencyNumber,
+            'whom' => $clinic->whomToCall,
+        ];
     }
 
     /** The same sitting as a list of forms: without scripts, and for what was kept on paper. */

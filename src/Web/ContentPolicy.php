@@ -14,7 +14,7 @@ final class ContentPolicy
 {
     private const POLICY =
         "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self'; connect-src "
-        ."'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+        ."'self'; worker-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     public function __invoke(ResponseEvent $event): void
     {

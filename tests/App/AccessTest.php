@@ -83,7 +83,7 @@ final class AccessTest extends GardenTestCase
     private const LEAD = ['library_shapes', 'planning_weights'];
     /** Asks for a token of its own, whoever is signed in. */
     private const BY_TOKEN = ['device_frames', 'sitting_events'];
-    private const PUBLIC = ['account_sign_in', 'content_hand', 'content_book'];
+    private const PUBLIC = ['account_sign_in', 'content_hand', 'content_book', 'sitting_shell'];
     /** Not about a record of a clinic. */
     private const WITHOUT_RECORD = [
         'account_sign_in',
@@ -109,6 +109,7 @@ final class AccessTest extends GardenTestCase
         'device_bench',
         'device_frames',
         'sitting_events',
+        'sitting_shell',
     ];
 
     /** @return iterable<string, array{?Role}> */

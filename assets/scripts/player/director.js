@@ -114,7 +114,7 @@ export class Director {
   }
 
   #end() {
-    endOf(this.faces, this.course, this.root.dataset.after ?? '/');
+    endOf(this.faces, this.course);
     showDots(this.root, this.course.dots, this.#stretch);
   }
 }

@@ -1,5 +1,6 @@
 import { data, one } from '../core/dom.js';
 import { Running } from '../core/running.js';
+import { putAround } from './around.js';
 import { Director } from './director.js';
 import { Faces } from './faces.js';
 import { Keeper } from './keeper.js';
@@ -31,15 +32,17 @@ export function connect(root) {
  * @param {HTMLElement} says
  */
 async function open(root, running, says) {
-  const sitting = data(root, 'sitting');
+  const sitting = location.pathname.split('/')[2] ?? '';
+  const token = data(root, 'token');
   const keeper = await Keeper.open();
-  const fresh = await opened(data(root, 'open'), data(root, 'token'));
+  const fresh = token === '' ? null : await opened(`/sittings/${sitting}/open`, token);
   if (fresh !== null) await keeper.keepSheet(sitting, fresh);
   const sheet = fresh ?? (await keeper.sheet(sitting));
   if (sheet === undefined) {
     says.textContent = 'There is no network, and this sitting is not kept here yet. Try again.';
     return;
   }
+  putAround(root, sheet.page);
   const waits = one(root, '[data-waits]', HTMLElement);
   let unsent = 0;
   const late = running.resting(() => {
@@ -63,7 +66,8 @@ async function open(root, running, says) {
       }),
   });
   director.start(kept.map(({ told }) => told));
-  fetchAll(sheet.score.items); // so that it goes on without a network
+  navigator.serviceWorker?.register('/sw.js').catch(() => {}); // without it a reload wants a network
+  fetchAll(sheet.score.items); // so that it goes on without one
   running.on(window, 'online', () => post.flush());
   running.every(() => post.flush(), AGAIN_MS);
   post.flush();

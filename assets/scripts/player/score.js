@@ -17,8 +17,8 @@
  * @typedef {{sign: string, asks: string, strength: number|null, worse: string, stops: string, alert: string|null,
  *   calls: boolean, words: string}} StopRow
  * @typedef {{items: Item[], stretches: Stretch[], stops: StopRow[]}} Score
- * @typedef {{score: Score, hash: string, secret: string, told: Record<string, string|null>,
- *   isFinished: boolean, defaults: Record<string, number|string>,
+ * @typedef {{score: Score, hash: string, secret: string, page: import('./around.js').Around,
+ *   told: Record<string, string|null>, isFinished: boolean, defaults: Record<string, number|string>,
  *   wrongs: import('./course.js').Wrong[]}} Sheet
  */
 

@@ -7,10 +7,11 @@ import { Sound } from './sound.js';
  * What this client wants beside the words, remembered in this browser; all of it off to begin with.
  * @param {HTMLElement} root
  * @param {import('../core/running.js').Running} running
+ * @param {string} client
  * @returns {With}
  */
-export function settingsOf(root, running) {
-  const key = `garden-with-${data(root, 'client')}`;
+export function settingsOf(root, running, client) {
+  const key = `garden-with-${client}`;
   /** @type {With} */
   const wanted = { voice: false, ticks: false, buzz: false, onekey: false, ...kept(key) };
   for (const box of all(root, '[data-with]', HTMLInputElement)) {

@@ -22,7 +22,7 @@ export function stageOf(root, running, director) {
   const { faces, sheet } = director;
   const { items, stops } = sheet.score;
   const guard = new Guard();
-  const wanted = settingsOf(root, running);
+  const wanted = settingsOf(root, running, sheet.page.client);
   const face = faces.get('work');
   const totals = new Totals(running, (item, body) => director.act('counted', item, body));
   const counter = new Counter(totals.add);
