@@ -5,6 +5,8 @@ import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import {
   chmodSync,
+  cpSync,
+  existsSync,
   mkdirSync,
   mkdtempSync,
   readFileSync,
@@ -22,6 +24,7 @@ const out = join(root, 'public/build');
 const kept = join(root, 'build'); // what only the application reads is not served
 const made = mkdtempSync(join(root, 'public/.build-'));
 const manifest = {};
+const BUILDS_SERVED = 3;
 
 const hashOf = (content) => createHash('sha256').update(content).digest('hex').slice(0, 12);
 
@@ -89,11 +92,23 @@ await build({
   outfile: join(root, 'public/sw.js'),
 });
 
+// A page that is open loads what it was built with: the last builds stay served.
+const builtBefore = join(kept, 'builds.json');
+const now = Object.values(manifest);
+const before = existsSync(builtBefore) ? JSON.parse(readFileSync(builtBefore, 'utf8')) : [];
+const others = before.filter((names) => names.join() !== now.join());
+const builds = [now, ...others].slice(0, BUILDS_SERVED);
+for (const name of new Set(builds.flat())) {
+  const served = join(out, name);
+  if (!existsSync(join(made, name)) && existsSync(served)) cpSync(served, join(made, name));
+}
+
 const php = Object.entries(manifest)
   .map(([name, target]) => `    '${name}' => '${target}',`)
   .join('\n');
 rmSync(work, { recursive: true, force: true });
 mkdirSync(kept, { recursive: true });
+writeFileSync(builtBefore, JSON.stringify(builds));
 writeFileSync(join(kept, 'manifest.php'), `<?php\n\nreturn [\n${php}\n];\n`);
 chmodSync(made, 0o755); // the web server runs as somebody else
 rmSync(out, { recursive: true, force: true });
