@@ -102,6 +102,20 @@ final class SittingRepository implements ResetInterface
         ));
     }
 
+    /** The newest sitting of a day that was begun and not finished. */
+    public function unfinished(Client $client, \DateTimeImmutable $day): ?Sitting
+    {
+        return $this->entities->getRepository(Sitting::class)->findOneBy(
+            [
+                'clientId' => $client->id,
+                'clinicId' => $client->clinicId,
+                'day' => $day,
+                'finishedAt' => null,
+            ],
+            ['startedAt' => 'DESC', 'id' => 'DESC'],
+        );
+    }
+
     /** The log as far as rules look back, the newest line however old, and what is kept of the time before. */
     public function log(Client $client): SittingLog
     {
@@ -189,6 +203,35 @@ final class SittingRepository implements ResetInterface
     public function score(Sitting $sitting): ?SittingScore
     {
         return $this->entities->find(SittingScore::class, $sitting->id);
+    }
+
+    /** @return list<SittingEvent> in the order in which things were done */
+    public function events(Sitting $sitting): array
+    {
+        $events = $this->entities->getRepository(SittingEvent::class)->findBy(
+            ['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId],
+        );
+        usort(
+            $events,
+            static fn (SittingEvent $a, SittingEvent $b): int => $a->folded()->place() <=> $b->folded()->place(),
+        );
+
+        return $events;
+    }
+
+    /** @return array<string, array{name: string, hands: string, dose: string}> by item, as it was played */
+    public function plannedWords(Sitting $sitting): array
+    {
+        $words = [];
+        foreach ($this->score($sitting)?->items() ?? [] as $item) {
+            $words[$item->get('id')->string()] = [
+                'name' => $item->get('name')->string(),
+                'hands' => $item->get('hands')->string(),
+                'dose' => $item->get('dose')->string(),
+            ];
+        }
+
+        return $words;
     }
 
     /** @return list<array<string, mixed>> what was wrong in it: item, sign, strength, worse */

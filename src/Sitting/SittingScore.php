@@ -6,6 +6,7 @@ namespace HandGarden\Sitting;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Core\Data\Node;
 
 /** What a sitting plays, as it was written down when it began: it never changes, whatever the catalogue becomes. */
 #[ORM\Entity(readOnly: true)]
@@ -46,6 +47,12 @@ class SittingScore
             version: ScoreSheet::VERSION,
             body: (string) gzencode($json),
         );
+    }
+
+    /** @return list<Node> what was planned, item by item */
+    public function items(): array
+    {
+        return Node::fromJson($this->json())->get('items')->items();
     }
 
     public function json(): string

@@ -110,6 +110,9 @@ final class StartSitting extends AbstractController
             'kinds' => $this->plans->kinds($client),
             'banner' => $this->cautions->for($client),
             'hindrance' => $hindrance,
+            'unfinished' => null === $hindrance
+                ? $this->sittings->unfinished($client, $this->clock->today($client->zone))
+                : null,
             'resting' => $given->resting,
             'problems' => $problems,
             'earlier' => array_map(

@@ -165,6 +165,39 @@ final class EventsTest extends OdalysTestCase
         self::assertSame([], $this->toldOf($third));
     }
 
+    public function testTheRecordSaysWhatWasPlannedDoneAndSaidByWhomAndWhatWasCorrected(): void
+    {
+        $item = $this->items()[1];
+        $this->sent([
+            $this->event('line', $item, ['outcome' => 'part', 'repetitions' => 2, 'reason' => 'tired']),
+            $this->event('wrong', $item, ['sign' => 'pain', 'strength' => 5]),
+            $this->event('line', $item, ['outcome' => 'done', 'felt' => 'right', 'note' => 'A <b>word</b>']),
+            $this->event('after', null, ['pain' => 2, 'felt' => 'too-hard']),
+        ]);
+
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/sittings/new');
+        self::assertStringContainsString('begun at', $this->shown());
+        $this->browser->request('GET', '/sittings/'.$this->sitting->id.'/record');
+        $this->assertStatus(200);
+        $page = $this->shown();
+        foreach (
+            [
+                'run by Sefa Ouland, not finished',
+                'Pain before 1.',
+                'Pain at the end 2.',
+                'The whole was too hard.',
+                'done, right, pain ? → 5',
+                'a part, because: Tired, 2 counted',
+                'A &lt;b&gt;word&lt;/b&gt;',
+                'in place of the line before',
+                'something wrong of',
+                'Pain, 5',
+            ] as $said
+        ) {
+            self::assertStringContainsString($said, $page);
+        }
+    }
+
     public function testStrongPainToldAtTheEndHoldsWhatWasDone(): void
     {
         $item = $this->items()[1];

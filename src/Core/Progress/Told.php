@@ -87,7 +87,7 @@ final readonly class Told
             felt: Felt::harder($this->felt, $earlier->felt),
             loadKilograms: $this->loadKilograms ?? $earlier->loadKilograms,
             levels: $this->levels ?? $earlier->levels,
-            reason: $this->reason ?? $earlier->reason,
+            reason: $this->reason,
             wornMinutes: self::most($this->wornMinutes, $earlier->wornMinutes),
             skin: Skin::worse($this->skin, $earlier->skin),
             noticed: $this->noticed + $earlier->noticed,
