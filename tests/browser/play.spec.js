@@ -81,6 +81,17 @@ test('a closed tab goes on where it was, and what waited goes out', async ({ pag
     .not.toEqual([]);
 });
 
+test('a second tab says that the sitting is open in the first', async ({ page, context }) => {
+  await begin(page);
+  await expect(face(page, 'ready')).toBeVisible();
+  const second = await context.newPage();
+  await second.goto(page.url());
+  await expect(face(second, 'open')).toContainText('open in another tab');
+  await page.close();
+  await second.reload();
+  await expect(face(second, 'ready')).toBeVisible();
+});
+
 test('what one kept goes out under their own name when another is signed in', async ({ page }) => {
   await begin(page);
   await page.route('**/played/events', (route) => route.abort());

@@ -32,3 +32,12 @@ export function takenOut(row, items, at) {
   const resting = new Set(items[at].restsWith);
   return items.flatMap((item, i) => (i === at || resting.has(item.id) ? [i] : []));
 }
+
+/**
+ * @param {number[]} out
+ * @param {import('./score.js').Item[]} items
+ */
+export function leftOut(out, items) {
+  const names = out.map((place) => items[place].name);
+  return names.length === 0 ? '' : `Left out today: ${[...new Set(names)].join(', ')}.`;
+}

@@ -81,12 +81,12 @@ export class Director {
 
   /**
    * @param {import('./wrong.js').Answer} answer
-   * @param {import('./score.js').Item|null} item in which it came
+   * @param {import('./score.js').Item|null} item in which it came, where it was in one
    */
-  wrong(answer, item) {
+  wrong(answer, item, began = new Date().toISOString()) {
     this.stage.playing.end();
     const stopped = this.course.stops({ item: item?.id ?? null, ...answer });
-    this.act('wrong', item?.id ?? null, saidOf(answer));
+    this.act('wrong', item?.id ?? null, saidOf(answer, began));
     for (const id of stopped) this.act('line', id, { outcome: 'skipped', reason: 'stopped' });
   }
 

@@ -4,6 +4,7 @@ import { putAround } from './around.js';
 import { Director } from './director.js';
 import { Faces } from './faces.js';
 import { Keeper } from './keeper.js';
+import { isOnlyHere } from './only.js';
 import { Post } from './post.js';
 import { fetchAll } from './picture.js';
 import { opened } from './score.js';
@@ -34,6 +35,11 @@ export function connect(root) {
 async function open(root, running, says) {
   const sitting = location.pathname.split('/')[2] ?? '';
   const token = data(root, 'token');
+  if (!(await isOnlyHere(sitting))) {
+    says.textContent =
+      'This sitting is open in another tab. Go on there, or close that tab and load this page again.';
+    return;
+  }
   const keeper = await Keeper.open();
   const fresh = token === '' ? null : await opened(`/sittings/${sitting}/open`, token);
   if (fresh !== null) await keeper.keepSheet(sitting, fresh);

@@ -37,8 +37,7 @@ function wrongOf(item, body) {
 /**
  * A sign as an event tells it.
  * @param {import('./wrong.js').Answer} answer
+ * @param {string} began
  */
-export const saidOf = (answer) =>
-  Object.fromEntries(
-    Object.entries({ ...answer, began: new Date().toISOString() }).filter(([, v]) => v !== null),
-  );
+export const saidOf = (answer, began) =>
+  Object.fromEntries(Object.entries({ ...answer, began }).filter(([, value]) => value !== null));

@@ -48,7 +48,7 @@ export function stageOf(root, running, director) {
     items,
     guard,
     isDone: (item) => director.course.isDone(item),
-    tell: (answer, row, item) => director.wrong(answer, item),
+    tell: (answer, item, began) => director.wrong(answer, item, began),
     leave: () => director.onwards(),
   });
   askAfter(faces, running, guard, (body) => director.finish(body));

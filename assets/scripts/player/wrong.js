@@ -1,5 +1,5 @@
 import { all, data, one } from '../core/dom.js';
-import { decide, takenOut } from './decide.js';
+import { decide, leftOut, takenOut } from './decide.js';
 
 /**
  * @typedef {import('./score.js').Item} Item
@@ -21,7 +21,7 @@ export class WrongFaces {
    * @param {import('./faces.js').Faces} faces
    * @param {import('../core/running.js').Running} running
    * @param {{stops: StopRow[], items: Item[], guard: import('./guard.js').Guard,
-   *   isDone: (item: Item) => boolean, tell: (answer: Answer, row: StopRow, item: Item|null) => void,
+   *   isDone: (item: Item) => boolean, tell: (answer: Answer, item: Item|null, began?: string) => void,
    *   leave: (row: StopRow|null, out: number[]) => void}} game leave: null, when nothing was wrong
    */
   constructor(faces, running, game) {
@@ -41,6 +41,11 @@ export class WrongFaces {
       one(first, '[data-others]', HTMLElement).hidden = false;
     });
     on(one(first, '[data-unwrong]', HTMLElement), () => game.leave(null, []));
+    const earlier = one(faces.get('told'), '[data-earlier]', HTMLInputElement);
+    running.on(earlier, 'change', () => {
+      faces.put('told', { time: earlier.value });
+      game.tell(this.#answer, this.#item, earlier.value);
+    });
     for (const button of all(faces.get('strength'), '[data-strength]', HTMLElement)) {
       on(button, () => this.#told({ strength: Number(data(button, 'strength')) }));
     }
@@ -81,7 +86,7 @@ export class WrongFaces {
     const { items, isDone } = this.game;
     const out = takenOut(row, items, at).filter((place) => !isDone(items[place]));
     this.#show(row, out);
-    this.game.tell(this.#answer, row, this.#item);
+    this.game.tell(this.#answer, this.#item);
   }
 
   /**
@@ -99,7 +104,7 @@ export class WrongFaces {
         minute: '2-digit',
         hourCycle: 'h23',
       }),
-      out: ends ? 'This sitting is over for today.' : this.#leftOut(out),
+      out: ends ? 'This sitting is over for today.' : leftOut(out, this.game.items),
       heard: ends ? 'I have read it' : 'I have read it: go on with the others',
       sent: '',
     });
@@ -108,11 +113,5 @@ export class WrongFaces {
     one(face, '[data-out]', HTMLElement).hidden = row.stops === 'nothing';
     heard.onclick = () => this.game.leave(row, out);
     this.faces.show('told');
-  }
-
-  /** @param {number[]} out */
-  #leftOut(out) {
-    const names = out.map((i) => this.game.items[i].name);
-    return names.length === 0 ? '' : `Left out today: ${[...new Set(names)].join(', ')}.`;
   }
 }

@@ -77,9 +77,9 @@ final class TimeTest extends TestCase
         self::assertSame(30, $large->restSeconds());
 
         self::assertSame(
-            $large->seconds() + 15 + 5 + $large->dose->workSeconds(),
+            $large->seconds() + 2 * 15 + 5 + $large->dose->workSeconds(),
             (new Sequence([$large, $large]))->seconds(),
-            'a tap to log it, 5 s to set up, and no second rest of 30 s',
+            'going on in both rounds, 5 s to set up, and no second rest of 30 s',
         );
     }
 
