@@ -57,7 +57,7 @@ foreach (array_unique($m[1]) as $client) {
         $page = (string) parse_url($begun, \PHP_URL_PATH);
         preg_match_all(
             '/data-item="([0-9a-f-]{36})"/',
-            $maren->alone($maren->ask($page))->body,
+            $maren->alone($maren->ask($page.'/lines'))->body,
             $found,
         );
         foreach (array_unique($found[1]) as $item) {

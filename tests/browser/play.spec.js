@@ -179,4 +179,11 @@ test('signs of a stroke end the sitting at once, without a network, and there is
   await page.goto(`${client}/sittings/new`);
   await expect(page.getByRole('main')).toContainText('signs of a stroke');
   await expect(page.getByRole('button', { name: 'Begin' })).toHaveCount(0);
+
+  // a therapist looks, answers and opens it again
+  await page.goto(`${client}/decisions`);
+  await page.getByLabel('What was found', { exact: true }).fill('Seen, nothing found.');
+  await page.getByRole('button', { name: /^Reopen/ }).click();
+  await page.goto(`${client}/sittings/new`);
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
 });
