@@ -12,6 +12,7 @@ use HandGarden\Content\Format\LogFormat;
 use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Data\Node;
+use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Told;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\ItemEvent;
@@ -159,6 +160,9 @@ class SittingEvent implements TellsOfClient
             totals: EventKind::Counted === $this->kind ? EventFormat::totals($this->body) : [],
             pain: EventKind::After === $this->kind && \is_int($this->body['pain'] ?? null)
                 ? $this->body['pain']
+                : null,
+            whole: EventKind::After === $this->kind && \is_string($this->body['felt'] ?? null)
+                ? Felt::tryFrom($this->body['felt'])
                 : null,
             noticed: EventKind::Noticed === $this->kind
                 ? LogFormat::noticed(Node::root($this->body, 'noticed'))

@@ -154,13 +154,16 @@ final class EventsTest extends OdalysTestCase
     public function testPainToldAtTheEndIsThatOfEveryItemWithoutAnAnswerOfItsOwn(): void
     {
         [$one, $other, $third] = $this->items();
-        $after = $this->event('after', null, ['pain' => 3]);
+        $after = $this->event('after', null, ['pain' => 3, 'felt' => 'too-hard']);
         $own = $this->event('line', $other, ['outcome' => 'done', 'pain_after' => 5]);
         $this->sent([$this->event('line', $one, ['outcome' => 'done'])]);
         $this->sent([$after]);
         $this->sent([$own]);
 
-        self::assertSame(3, $this->toldOf($one)['pain_after']);
+        self::assertSame([3, 'too-hard'], [
+            $this->toldOf($one)['pain_after'],
+            $this->toldOf($one)['whole'],
+        ]);
         self::assertSame(5, $this->toldOf($other)['pain_after']);
         self::assertSame([], $this->toldOf($third));
     }

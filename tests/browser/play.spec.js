@@ -135,6 +135,9 @@ test('one key is enough: a light walks, and the key takes what it stands on', as
   await expect(lit).toHaveText(/Something is wrong/, { timeout: 9000 });
   await page.keyboard.press(' ');
   await expect(face(page, 'wrong')).toBeVisible();
+  await expect(lit).toHaveText(/Tingling/, { timeout: 20_000 });
+  await page.keyboard.press(' ');
+  await expect(face(page, 'doubt')).toBeVisible();
 });
 
 test('by keys: space is the big button, w says that something is wrong', async ({ page }) => {

@@ -15,8 +15,14 @@ const shown = (root) => (/** @type {string} */ selector) =>
  */
 export function listen(root, running, hasOneKey) {
   const find = shown(root);
-  const stops = () =>
-    [find('[data-big]'), find('[data-wrong]'), find('[data-halt]')].filter((b) => b !== null);
+  const stops = () => {
+    const big = find('[data-big]');
+    const lit = [big, find('[data-wrong]'), find('[data-halt]')];
+    // where nothing is the big one, it walks over all that can be chosen
+    return (big === null ? all(root, '[data-face] .btn', HTMLElement) : lit).filter(
+      (button) => button !== null && button.offsetParent !== null,
+    );
+  };
   let at = 0;
   const light = () => {
     for (const lit of all(root, '.is-lit', HTMLElement)) lit.classList.remove('is-lit');

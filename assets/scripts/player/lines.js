@@ -2,7 +2,7 @@ import { all, data } from '../core/dom.js';
 
 /** @typedef {import('./score.js').Item} Item */
 
-const WORDS = new Set(['felt', 'tone', 'help', 'skin']);
+const WORDS = new Set(['outcome', 'felt', 'tone', 'help', 'skin']);
 
 /**
  * What a row says, as the body of a line. Empty fields say nothing.

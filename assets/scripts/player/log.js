@@ -5,6 +5,14 @@ import { made, one } from '../core/dom.js';
  * @typedef {import('./score.js').Field} Field
  */
 
+/** Of one exercise of a chain, where it went otherwise than the rest. @type {Field} */
+const OTHERWISE = {
+  name: 'outcome',
+  words: 'Otherwise than the rest?',
+  kind: 'choice',
+  options: { done: 'done', part: 'a part', skipped: 'not done' },
+};
+
 /**
  * The lines of a stretch: what must be told stands open, the rest is one touch away.
  * @param {HTMLElement} rows
@@ -18,7 +26,9 @@ export function showRows(rows, items, counted) {
       .map((item) => {
         const row = made('form', { className: 'play-row' });
         row.dataset.item = item.id;
-        if (items.length > 1) row.append(made('h2', { textContent: item.name }));
+        if (items.length > 1) {
+          row.append(made('h2', { textContent: item.name }), input(OTHERWISE, item.id, undefined));
+        }
         const isOpen = (/** @type {Field} */ field) => field.needed || field.name === 'felt';
         const known = counted[item.id] ?? {};
         row.append(

@@ -17,6 +17,7 @@ export class Logging {
    */
   constructor(faces, running, guard, done) {
     this.faces = faces;
+    this.done = done;
     this.face = faces.get('log');
     for (const [place, outcome] of [
       ['big', 'done'],
@@ -24,7 +25,7 @@ export class Logging {
       ['undone', 'skipped'],
     ]) {
       running.on(one(this.face, `[data-${place}]`, HTMLElement), 'click', (event) => {
-        if (guard.lets(event.timeStamp)) this.#tell(outcome, done);
+        if (guard.lets(event.timeStamp)) this.#tell(outcome);
       });
     }
   }
@@ -35,6 +36,10 @@ export class Logging {
    */
   show(items, counted) {
     this.#items = items;
+    if (items.every((item) => item.isPause)) {
+      this.#tell('done'); // a pause asks for no tap
+      return;
+    }
     this.faces.put('log', {
       title: items.length > 1 ? 'How did these go?' : `${items[0].name}: how did it go?`,
     });
@@ -45,10 +50,10 @@ export class Logging {
 
   /**
    * @param {string} outcome
-   * @param {(lines: {item: string, body: Record<string, unknown>}[]) => void} done
    */
-  #tell(outcome, done) {
-    const rows = all(this.face, '[data-rows] [data-item]', HTMLElement);
+  #tell(outcome) {
+    const isOfPauses = this.#items.every((item) => item.isPause);
+    const rows = isOfPauses ? [] : all(this.face, '[data-rows] [data-item]', HTMLElement);
     const problem = one(this.face, '[data-problem]', HTMLElement);
     if (!rows.every(isFilledWell)) {
       problem.textContent = 'One of the numbers cannot be. Correct it, or leave it empty.';
@@ -57,6 +62,6 @@ export class Logging {
     }
     const lines = rows.map((row) => ({ item: data(row, 'item'), body: bodyOf(row, outcome) }));
     const pauses = this.#items.filter((item) => item.isPause);
-    done([...lines, ...pauses.map((item) => ({ item: item.id, body: { outcome } }))]);
+    this.done([...lines, ...pauses.map((item) => ({ item: item.id, body: { outcome } }))]);
   }
 }

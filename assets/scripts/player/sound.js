@@ -30,7 +30,8 @@ export class Sound {
     this.#beat = -1;
     const words = speechOf(cue, isAfresh);
     if (words !== '') this.say(words);
-    if (cue.part === 'work' && !cue.kind.startsWith('breathe')) this.tick(cue.done ? 880 : 620);
+    const hasTick = cue.part === 'work' && !cue.kind.startsWith('breathe') && !cue.beat;
+    if (hasTick) this.tick(cue.done ? 880 : 620);
     if (this.with.buzz && cue.part === 'work') navigator.vibrate?.(cue.done ? 60 : 30);
   }
 
@@ -43,7 +44,8 @@ export class Sound {
     if (second > this.#second) {
       this.#second = second;
       const count = countOf(cue, second);
-      if (count !== '') this.say(count);
+      // what is still being said is not cut off by a number
+      if (count !== '' && !(Sound.hasVoice && window.speechSynthesis.speaking)) this.say(count);
     }
     const beat = cue.beat === undefined ? -1 : beatAt(cue, since);
     if (beat > this.#beat) {

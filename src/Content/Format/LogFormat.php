@@ -53,6 +53,7 @@ final readonly class LogFormat
         'worn',
         'skin',
         'noticed',
+        'whole',
     ];
 
     public function __construct(
@@ -122,6 +123,7 @@ final readonly class LogFormat
             wornMinutes: $node->optional('worn')?->int(0, self::MOST_MINUTES),
             skin: $node->optional('skin')?->enum(Skin::class),
             noticed: self::noticed($node->optional('noticed')),
+            whole: $node->optional('whole')?->enum(Felt::class),
         );
     }
 
@@ -194,6 +196,7 @@ final readonly class LogFormat
                 'noticed' => [] === $told->noticed
                     ? null
                     : array_map(static fn (Noticed $n): string => $n->value, $told->noticed),
+                'whole' => $told->whole?->value,
             ],
             static fn (mixed $value): bool => null !== $value,
         );
@@ -247,6 +250,7 @@ final readonly class LogFormat
             noticed: \is_array($kept['noticed'] ?? null)
                 ? self::noticed(Node::root($kept['noticed'], 'noticed'))
                 : [],
+            whole: Felt::tryFrom($text('whole')),
         );
     }
 }

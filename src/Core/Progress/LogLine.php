@@ -21,6 +21,7 @@ final readonly class LogLine
      * @param bool               $systemic     dizzy, breathless, chest pain, faint, signs of a stroke or a fit
      * @param Dose               $dose         with which it was done
      * @param ?int               $errors       wrong or missed ones; null: nobody counted
+     * @param ?Felt              $whole        of the sitting as a whole; null: nobody told
      */
     public function __construct(
         public string $id,
@@ -43,6 +44,7 @@ final readonly class LogLine
         public bool $hurtLater = false,
         public ?int $errors = null,
         public ?Felt $felt = null,
+        public ?Felt $whole = null,
     ) {
     }
 
@@ -79,6 +81,7 @@ final readonly class LogLine
             hurtLater: $told->hurtLater,
             errors: $told->errors,
             felt: $told->felt,
+            whole: $told->whole,
         );
     }
 

@@ -100,6 +100,12 @@ final readonly class PracticeDay
         return $said > 1 && 2 * $said > \count($this->lines);
     }
 
+    /** Whether it was said of a whole sitting that day. */
+    public function wholeWas(Felt $felt): bool
+    {
+        return [] !== array_filter($this->lines, static fn (LogLine $l): bool => $felt === $l->whole);
+    }
+
     public function fatigue(): ?int
     {
         $told = array_filter(

@@ -27,6 +27,7 @@ final readonly class Told
      * @param ?int               $wornMinutes  that something was worn; null: nothing was, or nobody told
      * @param ?Skin              $skin         under it, afterwards
      * @param array<string, Noticed> $noticed  by what was asked
+     * @param ?Felt              $whole        how hard the sitting was as a whole, told at its end
      * @param ?Levels            $levels       at which it was really done, where they were not as planned
      */
     public function __construct(
@@ -52,6 +53,7 @@ final readonly class Told
         public ?int $wornMinutes = null,
         public ?Skin $skin = null,
         public array $noticed = [],
+        public ?Felt $whole = null,
     ) {
     }
 
@@ -91,6 +93,7 @@ final readonly class Told
             wornMinutes: self::most($this->wornMinutes, $earlier->wornMinutes),
             skin: Skin::worse($this->skin, $earlier->skin),
             noticed: $this->noticed + $earlier->noticed,
+            whole: Felt::harder($this->whole, $earlier->whole),
         );
     }
 
@@ -100,10 +103,14 @@ final readonly class Told
         return $this->with(['noticed' => $noticed + $this->noticed]);
     }
 
-    /** @param ?int $pain 0 to 10, of all that was done; an answer of its own counts more */
-    public function withPainAfter(?int $pain): self
+    /**
+     * What was told at the end of the sitting. Of pain an answer of its own counts more.
+     *
+     * @param ?int $pain 0 to 10
+     */
+    public function withTheEnd(?int $pain, ?Felt $whole): self
     {
-        return $this->with(['painAfter' => $this->painAfter ?? $pain]);
+        return $this->with(['painAfter' => $this->painAfter ?? $pain, 'whole' => $whole ?? $this->whole]);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Sitting;
 
+use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Told;
 
 /**
@@ -42,7 +43,7 @@ final class Fold
             $told = $told->withNoticed($noticed->noticed);
         }
         $told = $told->withTotals(self::totals(self::of($once, EventKind::Counted)));
-        $told = $told->withPainAfter(self::painAfter($once));
+        $told = $told->withTheEnd(self::painAfter($once), self::whole($once));
         $hurtLater = [] !== self::of($once, EventKind::HurtLater);
 
         return new FoldedItem($hurtLater ? $told->hurtLater() : $told, $first->day, $first->at);
@@ -57,6 +58,17 @@ final class Fold
         }
 
         return $worst;
+    }
+
+    /** @param list<ItemEvent> $events */
+    private static function whole(array $events): ?Felt
+    {
+        $whole = null;
+        foreach (self::of($events, EventKind::After) as $after) {
+            $whole = Felt::harder($whole, $after->whole);
+        }
+
+        return $whole;
     }
 
     /** @param list<ItemEvent> $events what came later stands later */

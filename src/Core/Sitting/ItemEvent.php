@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Sitting;
 
+use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Noticed;
 use HandGarden\Core\Progress\Told;
 
@@ -19,6 +20,7 @@ final readonly class ItemEvent
      * @param array<string, int>     $totals  running, by what is counted
      * @param array<string, Noticed> $noticed by what was asked
      * @param ?int                   $pain    0 to 10, told at the end, where the item has its share of it
+     * @param ?Felt                  $whole   how hard the sitting was as a whole
      */
     public function __construct(
         public string $id,
@@ -31,6 +33,7 @@ final readonly class ItemEvent
         public array $totals = [],
         public array $noticed = [],
         public ?int $pain = null,
+        public ?Felt $whole = null,
     ) {
     }
 

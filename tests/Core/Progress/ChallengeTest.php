@@ -194,6 +194,26 @@ final class ChallengeTest extends TestCase
         );
     }
 
+    public function testAWholeSittingTooHardTwiceShortensTheNextAndEasesNoExercise(): void
+    {
+        $lines = $items = [];
+        foreach (['soft-squeeze', 'coin-still-hold'] as $rung) {
+            $items[] = new Prescribed(Cases::catalogue()->rung($rung), Hands::Right, self::start($rung));
+            foreach ([3, 1] as $ago) {
+                $told = new Told(Outcome::Done, whole: Felt::TooHard);
+                $lines[] = self::line($rung, self::start($rung), $ago, $told);
+            }
+        }
+        $rules = self::rules((new Proposer(Cases::catalogue()))->propose(
+            $items,
+            new SittingLog($lines),
+            self::situation(),
+        ));
+
+        self::assertContains('ease.fatigue', $rules);
+        self::assertNotContains('ease.target', $rules);
+    }
+
     /** With the counts and holds that come before at their cap. */
     private static function atTheCapOfItsCounts(string $id): Dose
     {

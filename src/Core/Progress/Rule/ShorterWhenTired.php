@@ -13,7 +13,7 @@ use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Words\Phrase;
 
-/** The last days were all very tiring, or most of what was done was called too hard: a quarter less time. */
+/** The last days were all very tiring, or the whole or most of it was called too hard: a quarter less time. */
 final readonly class ShorterWhenTired implements RoutineRule
 {
     public function __construct(
@@ -30,7 +30,8 @@ final readonly class ShorterWhenTired implements RoutineRule
         $tiring = array_filter(
             $days,
             fn (PracticeDay $d): bool => ($d->fatigue() ?? 0) >= $this->settings->fatigueHigh
-                || $d->isMostly(Felt::TooHard),
+                || $d->isMostly(Felt::TooHard)
+                || $d->wholeWas(Felt::TooHard),
         );
         $tired = array_map(fn (PracticeDay $d): LogLine => $this->mostTiring($d), array_values($tiring));
 
