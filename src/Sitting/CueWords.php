@@ -58,7 +58,8 @@ final readonly class CueWords
             );
         }
         $shapes = $this->catalogue->get()->handbook()->shapes;
-        if (1 === preg_match(self::LED, $unit, $found) && isset($shapes[$found[1]])) {
+        $isLed = 1 === preg_match(self::LED, $unit, $found);
+        if ($isLed && isset($shapes[$found[1]])) {
             return $this->wording->word(
                 'unit.led',
                 ['shape' => $shapes[$found[1]]->label, 'side' => $found[2]],

@@ -63,6 +63,10 @@ final readonly class EventTime
     /** As it is kept: what is finer would order events before they are kept and be gone afterwards. */
     private static function inSeconds(\DateTimeImmutable $at): \DateTimeImmutable
     {
-        return $at->setTime((int) $at->format('G'), (int) $at->format('i'), (int) $at->format('s'));
+        return $at->setTime(
+            (int) $at->format('G'),
+            (int) $at->format('i'),
+            (int) $at->format('s'),
+        );
     }
 }

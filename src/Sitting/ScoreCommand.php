@@ -104,7 +104,10 @@ final class ScoreCommand extends Command
         foreach ($stretches as $stretch) {
             $at = 0.0;
             foreach ($stretch['cues'] as $cue) {
-                $place = array_filter([$cue['side'] ?? null, $cue['unit'] ?? null], is_string(...));
+                $place = array_filter(
+                    [$cue['side'] ?? null, $cue['unit'] ?? null],
+                    is_string(...),
+                );
                 $output->writeln(\sprintf(
                     '%2d:%04.1f  %-30s %s',
                     intdiv((int) $at, 60),
@@ -114,7 +117,11 @@ final class ScoreCommand extends Command
                 ));
                 $at += \is_int($cue['s']) || \is_float($cue['s']) ? $cue['s'] : 0.0;
             }
-            $output->writeln(\sprintf("%2d:%04.1f  the end\n", intdiv((int) $at, 60), fmod($at, 60.0)));
+            $output->writeln(\sprintf(
+                "%2d:%04.1f  the end\n",
+                intdiv((int) $at, 60),
+                fmod($at, 60.0),
+            ));
         }
     }
 

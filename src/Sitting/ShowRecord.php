@@ -99,7 +99,7 @@ final class ShowRecord extends AbstractController
                 'said' => $isLine ? $this->words->of(LogFormat::kept($event->body)) : [],
                 'sign' => EventKind::Wrong === $event->kind ? EventFormat::wrong($event->body) : null,
                 'corrects' => $isLine && \in_array($event->itemId, $told, true),
-                'received' => $event->receivedAt->getTimestamp() - $event->at->getTimestamp() > self::LATE
+                'received' => self::cameLate($event)
                     ? $event->receivedAt->setTimezone($zone)
                     : null,
             ];
@@ -109,6 +109,13 @@ final class ShowRecord extends AbstractController
         }
 
         return $trail;
+    }
+
+    private static function cameLate(SittingEvent $event): bool
+    {
+        $waited = $event->receivedAt->getTimestamp() - $event->at->getTimestamp();
+
+        return $waited > self::LATE;
     }
 
     private function nameOf(SittingItem $item): string

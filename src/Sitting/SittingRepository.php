@@ -261,7 +261,9 @@ final class SittingRepository implements ResetInterface
     /** What was planned, as an item of the catalogue; null when the catalogue no longer has its exercise. */
     public function planned(SittingItem $item): ?Item
     {
-        return (new RoutineFormat($this->catalogue->get()))->read([$item->planned])[0] ?? null;
+        $format = new RoutineFormat($this->catalogue->get());
+
+        return $format->read([$item->planned])[0] ?? null;
     }
 
     public function event(string $id): ?SittingEvent

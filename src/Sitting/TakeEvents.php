@@ -68,7 +68,12 @@ final class TakeEvents extends AbstractController
                     $batch->optional('sent_at'),
                     device: $device,
                 );
-                $kept[] = $this->intake->take($sitting, $client, $told, $player->actor())->id;
+                $kept[] = $this->intake->take(
+                    $sitting,
+                    $client,
+                    $told,
+                    $player->actor(),
+                )->id;
             } catch (InvalidData|DifferentBody $e) {
                 $refused[] = ['id' => self::nameOf($event), 'problem' => $e->getMessage()];
             }

@@ -209,8 +209,12 @@ final readonly class LogFormat
      */
     public static function kept(array $kept): Told
     {
-        $int = static fn (string $key): ?int => \is_int($kept[$key] ?? null) ? $kept[$key] : null;
-        $text = static fn (string $key): string => \is_string($kept[$key] ?? null) ? $kept[$key] : '';
+        $int = static fn (string $key): ?int => \is_int($kept[$key] ?? null)
+            ? $kept[$key]
+            : null;
+        $text = static fn (string $key): string => \is_string($kept[$key] ?? null)
+            ? $kept[$key]
+            : '';
         $is = static fn (string $key): bool => true === ($kept[$key] ?? false);
         $load = $kept['load'] ?? null;
         $tricks = [];

@@ -110,7 +110,10 @@ final readonly class Told
      */
     public function withTheEnd(?int $pain, ?Felt $whole): self
     {
-        return $this->with(['painAfter' => $this->painAfter ?? $pain, 'whole' => $whole ?? $this->whole]);
+        return $this->with([
+            'painAfter' => $this->painAfter ?? $pain,
+            'whole' => $whole ?? $this->whole,
+        ]);
     }
 
     /**

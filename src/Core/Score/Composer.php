@@ -53,7 +53,8 @@ final readonly class Composer
                     steps: $this->tasks?->of($item) ?? [],
                 ))->all();
         }
-        $rests = self::rests($items, max(array_map(count(...), $turns)) - 1);
+        $rounds = max(array_map(count(...), $turns));
+        $rests = self::rests($items, $rounds - 1);
         $cues = [];
         foreach ([0, ...$rests] as $round => $rest) {
             if ($round > 0) {
@@ -68,7 +69,11 @@ final readonly class Composer
                     $cues,
                     ...$this->before($items, $nth, $round, $before),
                     ...$turns[$nth][$round],
-                    ...$this->after($item, $nth, isLast: !isset($turns[$nth][$round + 1])),
+                    ...$this->after(
+                        $item,
+                        $nth,
+                        isLast: !isset($turns[$nth][$round + 1]),
+                    ),
                 );
                 $before = $item->isPause ? $before : $nth;
             }

@@ -29,7 +29,10 @@ final class Fold
         foreach ($events as $event) {
             $once[$event->id] = $event;
         }
-        usort($once, static fn (ItemEvent $a, ItemEvent $b): int => $a->place() <=> $b->place());
+        usort(
+            $once,
+            static fn (ItemEvent $a, ItemEvent $b): int => $a->place() <=> $b->place(),
+        );
         $lines = self::of($once, EventKind::Line);
         $wrongs = self::of($once, EventKind::Wrong);
         $first = array_values(
