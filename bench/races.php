@@ -291,7 +291,7 @@ $page = (string) parse_url(
 );
 preg_match_all(
     '/data-item="([0-9a-f-]{36})"/',
-    $first->alone($first->ask($page))->body,
+    $first->alone($first->ask($page.'/lines'))->body,
     $items,
 );
 $stored = $alike = 0;
