@@ -1,14 +1,9 @@
+import { fetchedBook, layersOf } from '../core/book.js';
 import { data, one } from '../core/dom.js';
 import { frameAt, hang } from '../core/drawing.js';
 import { Running } from '../core/running.js';
 
-/**
- * @typedef {{
- *   window: number[],
- *   paint: Record<string, Record<string, string>>,
- *   frames: [string, string, boolean?][][],
- * }} Book
- */
+/** @typedef {import('../core/book.js').Book} Book */
 
 /**
  * Shows the movement in place of the end picture. Nothing is fetched before it is wanted; with reduced motion the
@@ -53,7 +48,7 @@ export function connect(box) {
     }
     if (book === null) {
       button.textContent = 'Drawing …';
-      book = await fetched(data(box, 'book'));
+      book = await fetchedBook(data(box, 'book'));
     }
     if (book === null) {
       button.textContent = 'Could not be drawn. Try again';
@@ -76,28 +71,4 @@ function canvasFor(still) {
   moving.setAttribute('role', 'img');
   moving.setAttribute('aria-label', `${still.alt}, moving`);
   return moving;
-}
-
-/**
- * @param {Book} book
- * @param {number} frame
- */
-function layersOf(book, frame) {
-  return book.frames[frame].map(([name, d, hole]) => ({
-    d,
-    paint: hole ? { ...book.paint[name], 'fill-rule': 'evenodd' } : book.paint[name],
-  }));
-}
-
-/**
- * @param {string} address
- * @returns {Promise<Book|null>}
- */
-async function fetched(address) {
-  try {
-    const response = await fetch(address);
-    return response.ok ? await response.json() : null;
-  } catch {
-    return null;
-  }
 }

@@ -1,4 +1,4 @@
-import { decide, takenOut } from './decide.js';
+import { decide, endsAll, takenOut } from './decide.js';
 
 /**
  * @typedef {import('./score.js').Score} Score
@@ -35,7 +35,7 @@ export class Course {
     for (const place of takenOut(row, this.score.items, at === -1 ? null : at)) {
       this.out.add(this.score.items[place].id);
     }
-    this.isOver ||= row.stops === 'sitting' || row.stops === 'everything';
+    this.isOver ||= endsAll(row);
   }
 
   /**

@@ -26,7 +26,7 @@ export function decide(stops, sign, strength = null, worse = null) {
  * @returns {number[]}
  */
 export function takenOut(row, items, at) {
-  if (row.stops === 'sitting' || row.stops === 'everything') return items.map((_, i) => i);
+  if (endsAll(row)) return items.map((_, i) => i);
   if (at === null || row.stops === 'nothing') return [];
   if (row.stops === 'item') return [at];
   const resting = new Set(items[at].restsWith);
@@ -41,3 +41,6 @@ export function leftOut(out, items) {
   const names = out.map((place) => items[place].name);
   return names.length === 0 ? '' : `Left out today: ${[...new Set(names)].join(', ')}.`;
 }
+
+/** @param {StopRow} row */
+export const endsAll = (row) => row.stops === 'sitting' || row.stops === 'everything';

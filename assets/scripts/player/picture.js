@@ -1,8 +1,8 @@
+import { fetchedBook, layersOf } from '../core/book.js';
 import { hang } from '../core/drawing.js';
 
 /**
- * @typedef {{window: number[], paint: Record<string, Record<string, string>>, frames: [string, string, boolean?][][]}}
- *     Book
+ * @typedef {import('../core/book.js').Book} Book
  * @typedef {import('./score.js').Cue} Cue
  * @typedef {import('./score.js').Item} Item
  */
@@ -30,13 +30,8 @@ export class Moving {
    */
   async load(item) {
     if (this.#books.has(item.book)) return;
-    this.#books.set(item.book, null);
-    try {
-      const response = await fetch(item.book);
-      if (response.ok) this.#books.set(item.book, await response.json());
-    } catch {
-      // the still picture stays
-    }
+    this.#books.set(item.book, null); // till it is here, and without it, the still picture stays
+    this.#books.set(item.book, await fetchedBook(item.book));
   }
 
   /**
@@ -60,14 +55,7 @@ export class Moving {
     if (name === this.#shown) return;
     this.#shown = name;
     this.scene.setAttribute('aria-label', item.name);
-    hang(
-      this.scene,
-      book.window,
-      book.frames[frame].map(([paint, d, hole]) => ({
-        d,
-        paint: hole ? { ...book.paint[paint], 'fill-rule': 'evenodd' } : book.paint[paint],
-      })),
-    );
+    hang(this.scene, book.window, layersOf(book, frame));
   }
 }
 

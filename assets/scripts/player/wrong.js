@@ -1,5 +1,5 @@
 import { all, data, one } from '../core/dom.js';
-import { decide, leftOut, takenOut } from './decide.js';
+import { decide, endsAll, leftOut, takenOut } from './decide.js';
 
 /**
  * @typedef {import('./score.js').Item} Item
@@ -96,7 +96,7 @@ export class WrongFaces {
   #show(row, out) {
     const face = this.faces.get('told');
     const heard = one(face, '[data-heard]', HTMLButtonElement);
-    const ends = row.stops === 'sitting' || row.stops === 'everything';
+    const ends = endsAll(row);
     this.faces.put('told', {
       told: row.words,
       time: new Date().toLocaleTimeString([], {
