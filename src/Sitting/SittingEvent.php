@@ -85,31 +85,20 @@ class SittingEvent implements TellsOfClient
      */
     public static function noted(
         Sitting $sitting,
-        ?string $itemId,
+        ?SittingItem $item,
         EventKind $kind,
         Actor $actor,
         EventTime $time,
         array $body = [],
     ): self {
-        return new self(
+        return self::told($sitting, new Incoming(
             Uuid::v7()->toRfc4122(),
-            $sitting->clinicId,
-            $sitting->clientId,
-            $sitting->id,
-            itemId: $itemId,
-            actorKind: $actor->kind,
-            actorId: $actor->id,
-            deviceId: null,
-            seq: null,
-            kind: $kind,
-            body: $body,
-            bodyHash: self::hash($sitting->id, $itemId ?? '', $body),
-            deviceAt: $time->deviceAt,
-            offsetSeconds: $time->offsetSeconds,
-            at: $time->at,
-            day: $time->day,
-            receivedAt: $time->receivedAt,
-        );
+            $item,
+            $kind,
+            $body,
+            hash: self::hash($sitting->id, $item->id ?? '', $body),
+            time: $time,
+        ), $actor);
     }
 
     /** What a device or a form told. */

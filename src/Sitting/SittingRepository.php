@@ -211,12 +211,13 @@ final class SittingRepository implements ResetInterface
         $events = $this->entities->getRepository(SittingEvent::class)->findBy(
             ['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId],
         );
-        usort(
+        $placed = array_map(
+            static fn (SittingEvent $e): array => [$e->folded()->place(), $e],
             $events,
-            static fn (SittingEvent $a, SittingEvent $b): int => $a->folded()->place() <=> $b->folded()->place(),
         );
+        usort($placed, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return $events;
+        return array_column($placed, 1);
     }
 
     /** @return array<string, array{name: string, hands: string, dose: string}> by item, as it was played */

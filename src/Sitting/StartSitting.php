@@ -207,7 +207,7 @@ final class StartSitting extends AbstractController
                 if ('' === $itemId || $item->id === $itemId) {
                     $this->sittings->record(SittingEvent::noted(
                         $sitting,
-                        $item->id,
+                        $item,
                         EventKind::HurtLater,
                         actor: $this->who->actor(),
                         time: EventTime::now($this->clock->now(), $client->zone),

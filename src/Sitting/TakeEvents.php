@@ -58,14 +58,16 @@ final class TakeEvents extends AbstractController
                 JsonResponse::HTTP_UNPROCESSABLE_ENTITY,
             );
         }
+        $items = $this->sittings->items($sitting);
         $kept = $refused = [];
         foreach ($events as $event) {
             try {
                 $told = $this->read(
                     $sitting,
+                    $items,
                     $client,
                     $event,
-                    $batch->optional('sent_at'),
+                    sentAt: $batch->optional('sent_at'),
                     device: $device,
                 );
                 $kept[] = $this->intake->take(
@@ -82,9 +84,14 @@ final class TakeEvents extends AbstractController
         return new JsonResponse(['kept' => $kept, 'refused' => $refused]);
     }
 
-    /** @throws InvalidData */
+    /**
+     * @param list<SittingItem> $items of the sitting
+     *
+     * @throws InvalidData
+     */
     private function read(
         Sitting $sitting,
+        array $items,
         Client $client,
         Node $event,
         ?Node $sentAt,
@@ -94,7 +101,7 @@ final class TakeEvents extends AbstractController
         $kind = $event->get('kind')->enum(EventKind::class);
         $item = null === $event->optional('item')
             ? null
-            : Envelope::item($this->sittings->items($sitting), $event->get('item'));
+            : Envelope::item($items, $event->get('item'));
         if (null === $item && $kind->needsAnItem()) {
             throw $event->fail('is of no item');
         }

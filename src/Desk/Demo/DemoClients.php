@@ -371,7 +371,7 @@ final readonly class DemoClients
         $planned = SittingItem::from($sitting, $place, $item->withDose($dose));
         $event = SittingEvent::noted(
             $sitting,
-            $planned->id,
+            $planned,
             EventKind::Line,
             actor: $sitting->actor(),
             time: $time,
