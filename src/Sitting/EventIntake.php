@@ -43,6 +43,7 @@ final readonly class EventIntake
             $this->sittings->together(function () use ($known, $event, $sitting, $client, $told): void {
                 if (null === $known) {
                     $this->sittings->record($event);
+                    $sitting->hears($event);
                     $this->audit->wrote('logged', $event->clientId, $event->id);
                 }
                 $this->follow($event, $sitting, $client, $told);
@@ -79,10 +80,6 @@ final readonly class EventIntake
                 $told->item,
                 $event,
             );
-        }
-        if (\in_array($told->kind, [EventKind::Finished, EventKind::After], true)) {
-            $sitting->hears($event);
-            $this->sittings->keep($sitting);
         }
         if (EventKind::After === $told->kind && null !== ($told->body['pain'] ?? null)) {
             $this->afterLogging->check($client); // pain at the end is that of all that was done

@@ -209,18 +209,17 @@ final class PlaySitting extends AbstractController
     #[Route('/sittings/{sitting}/finish', name: 'sitting_finish', methods: ['POST'])]
     public function finish(Request $request, Sitting $sitting): Response
     {
-        $now = $this->clock->now();
-        $sitting->finishedAt ??= $now;
         $note = mb_substr(trim((string) $request->request->get('note', '')), 0, 2000);
-        $sitting->note = '' === $note ? $sitting->note : trim($sitting->note."\n".$note);
-        $this->sittings->keep($sitting, SittingEvent::noted(
+        $finished = SittingEvent::noted(
             $sitting,
             null,
             EventKind::Finished,
             actor: Actor::staff($this->who->staff()->id),
-            time: EventTime::now($now, $this->client($sitting)->zone),
+            time: EventTime::now($this->clock->now(), $this->client($sitting)->zone),
             body: '' === $note ? [] : ['note' => $note],
-        ));
+        );
+        $sitting->hears($finished);
+        $this->sittings->keep($sitting, $finished);
         $this->audit->wrote('finished sitting', $sitting->clientId, $sitting->id);
         $this->addFlash('done', 'The sitting is kept.');
 

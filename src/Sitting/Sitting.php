@@ -72,14 +72,17 @@ class Sitting implements TellsOfClient
         ], static fn (int|string|null $said): bool => null !== $said);
     }
 
-    /** What was told of it as a whole: that it is over, how hard it was, a note. */
+    /** What was told of it as a whole, once: that it is over, how hard it was, a note. */
     public function hears(SittingEvent $event): void
     {
+        if ($event->kind->isOfAnItem()) {
+            return;
+        }
         if (EventKind::Finished === $event->kind) {
             $this->finishedAt ??= $event->at;
         }
         $note = $event->body['note'] ?? '';
-        if (\is_string($note) && '' !== $note && !str_contains($this->note, $note)) {
+        if (\is_string($note) && '' !== $note) {
             $this->note = trim($this->note."\n".$note);
         }
     }

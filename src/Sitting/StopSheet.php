@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Sitting;
 
+use HandGarden\Content\Format\EventFormat;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Sitting\StopTable;
 use HandGarden\Web\Wording;
@@ -30,11 +31,7 @@ final readonly class StopSheet
                 'sign' => $sign->value,
                 'asks' => $sign->asks()->value,
                 'strength' => $strength,
-                'worse' => match ($isWorse) {
-                    true => 'yes',
-                    false => 'no',
-                    null => 'not-sure',
-                },
+                'worse' => EventFormat::answer($isWorse),
                 'stops' => $then->stops->value,
                 'alert' => $then->alert?->value,
                 'calls' => $then->calls,

@@ -13,9 +13,11 @@ export function askAfter(faces, running, guard, done) {
   /** @param {string} face @param {string} name @param {(value: string) => void} act */
   const each = (face, name, act) => {
     for (const button of all(faces.get(face), `[data-${name}]`, HTMLElement)) {
-      running.on(button, 'click', (event) => {
-        if (guard.lets(event.timeStamp)) act(data(button, name));
-      });
+      running.on(
+        button,
+        'click',
+        guard.steady(() => act(data(button, name))),
+      );
     }
   };
   each('after', 'pain', (pain) => {
@@ -27,9 +29,9 @@ export function askAfter(faces, running, guard, done) {
     faces.show('tell');
   });
   const face = faces.get('tell');
-  running.on(one(face, '[data-big]', HTMLElement), 'click', (event) => {
-    if (!guard.lets(event.timeStamp)) return;
+  const finish = () => {
     const note = one(face, '[data-note]', HTMLTextAreaElement).value.trim();
     done(note === '' ? body : { ...body, note });
-  });
+  };
+  running.on(one(face, '[data-big]', HTMLElement), 'click', guard.steady(finish));
 }

@@ -23,4 +23,15 @@ export class Guard {
     this.#last = at;
     return true;
   }
+
+  /**
+   * What is done at a touch, and not at the second of two.
+   * @param {() => void} act
+   * @returns {(event: Event) => void}
+   */
+  steady(act) {
+    return (event) => {
+      if (this.lets(event.timeStamp)) act();
+    };
+  }
 }

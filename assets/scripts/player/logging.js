@@ -24,9 +24,12 @@ export class Logging {
       ['part', 'part'],
       ['undone', 'skipped'],
     ]) {
-      running.on(one(this.face, `[data-${place}]`, HTMLElement), 'click', (event) => {
-        if (guard.lets(event.timeStamp)) this.#tell(outcome);
-      });
+      const button = one(this.face, `[data-${place}]`, HTMLElement);
+      running.on(
+        button,
+        'click',
+        guard.steady(() => this.#tell(outcome)),
+      );
     }
   }
 

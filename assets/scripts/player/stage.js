@@ -56,7 +56,11 @@ export function stageOf(root, running, director) {
   /** @param {string} name @param {string} place @param {(button: HTMLElement) => void} act */
   const on = (name, place, act) => {
     for (const button of all(faces.get(name), `[data-${place}]`, HTMLElement)) {
-      running.on(button, 'click', (event) => guard.lets(event.timeStamp) && act(button));
+      running.on(
+        button,
+        'click',
+        guard.steady(() => act(button)),
+      );
     }
   };
   on('ready', 'big', () => director.begin());

@@ -29,10 +29,7 @@ export class WrongFaces {
     this.game = game;
     const first = faces.get('wrong');
     /** @param {Element} button @param {() => void} act */
-    const on = (button, act) =>
-      running.on(button, 'click', (event) => {
-        if (game.guard.lets(event.timeStamp)) act();
-      });
+    const on = (button, act) => running.on(button, 'click', game.guard.steady(act));
     for (const button of all(first, '[data-sign]', HTMLElement)) {
       on(button, () => this.#chosen(data(button, 'sign')));
     }

@@ -62,6 +62,12 @@ final readonly class EventFormat
         );
     }
 
+    /** The answer to the one question of a sign, as it is told. */
+    public static function answer(?bool $isWorse): string
+    {
+        return (string) array_search($isWorse, self::WORSE, true);
+    }
+
     /**
      * @param array<string, mixed> $kept of running totals
      *
@@ -143,10 +149,7 @@ final readonly class EventFormat
 
     private static function text(?Node $node, int $letters): ?string
     {
-        $text = trim($node?->string() ?? '');
-        if (mb_strlen($text) > $letters) {
-            throw $node?->fail(\sprintf('is longer than %d letters', $letters)) ?? InvalidData::at('', '');
-        }
+        $text = trim($node?->text($letters) ?? '');
 
         return '' === $text ? null : $text;
     }

@@ -92,13 +92,7 @@ final readonly class LogFormat
      */
     public static function told(Node $node): Told
     {
-        $note = $node->optional('note')?->string() ?? '';
-        if (mb_strlen($note) > self::NOTE_LETTERS) {
-            throw $node->get('note')->fail(\sprintf(
-                'is longer than %d letters',
-                self::NOTE_LETTERS,
-            ));
-        }
+        $note = $node->optional('note')?->text(self::NOTE_LETTERS) ?? '';
 
         return new Told(
             $node->get('outcome')->enum(Outcome::class),

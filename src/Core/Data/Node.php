@@ -114,6 +114,20 @@ final readonly class Node
         return \is_string($this->value) ? $this->value : throw $this->fail('expected text');
     }
 
+    /**
+     * Text up to a length.
+     *
+     * @throws InvalidData
+     */
+    public function text(int $letters): string
+    {
+        $text = $this->string();
+
+        return mb_strlen($text) <= $letters
+            ? $text
+            : throw $this->fail(\sprintf('is longer than %d letters', $letters));
+    }
+
     /** Text or a number, as text: for values such as grades, where `2` and `"1+"` stand side by side. */
     public function scalarText(): string
     {
