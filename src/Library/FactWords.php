@@ -59,9 +59,7 @@ final class FactWords
 
     public function rungName(string $id): string
     {
-        $catalogue = $this->store->get();
-
-        return $catalogue->hasRung($id) ? $catalogue->rung($id)->name : $id;
+        return $this->store->get()->nameOf($id);
     }
 
     public function unit(string $code): string

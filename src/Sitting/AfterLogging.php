@@ -46,12 +46,9 @@ final readonly class AfterLogging
         };
         $why = new Phrase(
             $code,
-            ['item' => $this->nameOf($line->rungId), 'on' => Phrase::day($line->day)],
+            ['item' => $this->catalogue->get()->nameOf($line->rungId), 'on' => Phrase::day($line->day)],
         );
-        $now = $this->clock->now();
-        foreach ($this->resting($line) as $key) {
-            $this->plans->suspend($client, $key, $why, $told, at: $now);
-        }
+        $this->suspend($client, $this->resting($line), $why, $told);
         $this->alerts->raise(
             $client,
             $line->systemic ? AlertKind::Emergency : AlertKind::Part,
@@ -71,20 +68,17 @@ final readonly class AfterLogging
     {
         $consequence = $wrong->consequence(new StopTable(new ProgressSettings()));
         $why = new Phrase('suspension.sign', [
-            'item' => null === $item ? '' : $this->nameOf($item->rungId),
+            'item' => null === $item ? '' : $this->catalogue->get()->nameOf($item->rungId),
             'sign' => $wrong->sign->value,
             'strength' => $wrong->strength ?? -1,
             'on' => Phrase::day($event->day),
         ]);
-        foreach ($this->heldBy($consequence->holds, $item) as $key) {
-            $this->plans->suspend(
-                $client,
-                $key,
-                $why,
-                $event->receivedAt,
-                at: $this->clock->now(),
-            );
-        }
+        $this->suspend(
+            $client,
+            $this->heldBy($consequence->holds, $item),
+            $why,
+            $event->receivedAt,
+        );
         if (null !== $consequence->alert) {
             $isOfAll = null === $item || $consequence->stops->endsTheSitting();
             $this->alerts->raise(
@@ -95,6 +89,18 @@ final readonly class AfterLogging
                 begunAt: $event->at,
                 told: $event->receivedAt,
             );
+        }
+    }
+
+    /** @param list<string> $keys of what rests */
+    private function suspend(
+        Client $client,
+        array $keys,
+        Phrase $why,
+        \DateTimeImmutable $told,
+    ): void {
+        foreach ($keys as $key) {
+            $this->plans->suspend($client, $key, $why, $told, at: $this->clock->now());
         }
     }
 
@@ -141,13 +147,6 @@ final readonly class AfterLogging
         }
 
         return $keys;
-    }
-
-    private function nameOf(string $rungId): string
-    {
-        $catalogue = $this->catalogue->get();
-
-        return $catalogue->hasRung($rungId) ? $catalogue->rung($rungId)->name : $rungId;
     }
 
     /** Looks again at the last line of each item, after late pain was told. */

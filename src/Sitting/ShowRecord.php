@@ -45,7 +45,7 @@ final class ShowRecord extends AbstractController
         foreach ($this->sittings->items($sitting) as $item) {
             $told = $item->said();
             $rows[$item->id] = [
-                'name' => $planned[$item->id]['name'] ?? $this->nameOf($item),
+                'name' => $planned[$item->id]['name'] ?? $this->catalogue->get()->nameOf($item->rungId),
                 'hands' => $planned[$item->id]['hands'] ?? $item->hands->label(),
                 'dose' => $planned[$item->id]['dose'] ?? '',
                 'outcome' => $told?->outcome->value,
@@ -116,12 +116,5 @@ final class ShowRecord extends AbstractController
         $waited = $event->receivedAt->getTimestamp() - $event->at->getTimestamp();
 
         return $waited > self::LATE;
-    }
-
-    private function nameOf(SittingItem $item): string
-    {
-        $catalogue = $this->catalogue->get();
-
-        return $catalogue->hasRung($item->rungId) ? $catalogue->rung($item->rungId)->name : $item->rungId;
     }
 }

@@ -305,10 +305,10 @@ final class SittingRepository implements ResetInterface
             if (null !== $item) {
                 $this->entities->refresh($item);
             }
-            foreach ($this->touchedBy($event, $item) as $touched) {
-                $touched->keep(Fold::item($this->eventsOf($touched)));
-                $this->keep();
-                $this->memories->renew($touched);
+            $touched = $this->touchedBy($event, $item);
+            $this->foldAnew($event->sittingId, $touched);
+            foreach ($touched as $one) {
+                $this->memories->renew($one);
             }
         });
     }
@@ -345,15 +345,31 @@ final class SittingRepository implements ResetInterface
         );
     }
 
-    /** @return list<ItemEvent> */
-    private function eventsOf(SittingItem $item): array
+    /**
+     * Folds the events of items, each with those of the sitting as a whole.
+     *
+     * @param list<SittingItem> $items of one sitting
+     */
+    private function foldAnew(string $sittingId, array $items): void
     {
-        return array_map(
-            static fn (SittingEvent $e): ItemEvent => $e->folded(),
-            $this->entities->getRepository(SittingEvent::class)->findBy(
-                ['sittingId' => $item->sittingId, 'itemId' => [$item->id, null]],
-            ),
+        if ([] === $items) {
+            return;
+        }
+        $ids = array_map(static fn (SittingItem $i): string => $i->id, $items);
+        $events = $this->entities->getRepository(SittingEvent::class)->findBy(
+            ['sittingId' => $sittingId, 'itemId' => [...$ids, null]],
         );
+        foreach ($items as $item) {
+            $own = array_filter(
+                $events,
+                static fn (SittingEvent $e): bool => null === $e->itemId || $e->itemId === $item->id,
+            );
+            $item->keep(Fold::item(array_map(
+                static fn (SittingEvent $e): ItemEvent => $e->folded(),
+                array_values($own),
+            )));
+        }
+        $this->keep();
     }
 
     public function keep(object ...$records): void

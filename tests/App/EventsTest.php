@@ -113,7 +113,7 @@ final class EventsTest extends OdalysTestCase
             $this->toldOf($item),
         );
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
-        self::assertStringContainsString('signs of a stroke', $this->shown());
+        self::assertStringContainsString('Wrist ease-back: signs of a stroke', $this->shown());
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/sittings/new');
         self::assertStringContainsString('suspended', $this->shown());
     }

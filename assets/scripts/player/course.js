@@ -28,16 +28,6 @@ export class Course {
     this.told.set(item, outcome);
   }
 
-  /** @param {Wrong} wrong */
-  hears({ item, sign, strength, worse }) {
-    const row = decide(this.score.stops, sign, strength, worse);
-    const at = this.score.items.findIndex((one) => one.id === item);
-    for (const place of takenOut(row, this.score.items, at === -1 ? null : at)) {
-      this.out.add(this.score.items[place].id);
-    }
-    this.isOver ||= endsAll(row);
-  }
-
   /**
    * Items of a stretch that are still to be played.
    * @param {number} stretch
@@ -67,8 +57,12 @@ export class Course {
    * @returns {string[]} items that are left out for it, the one in which it came aside
    */
   stops(wrong) {
-    this.hears(wrong);
-    const unsaid = this.score.items.filter(
+    const { items, stops } = this.score;
+    const row = decide(stops, wrong.sign, wrong.strength, wrong.worse);
+    const at = items.findIndex((one) => one.id === wrong.item);
+    for (const place of takenOut(row, items, at === -1 ? null : at)) this.out.add(items[place].id);
+    this.isOver ||= endsAll(row);
+    const unsaid = items.filter(
       ({ id, isPause }) => this.out.has(id) && !this.told.has(id) && !isPause,
     );
     for (const { id } of unsaid) this.tell(id, 'skipped');

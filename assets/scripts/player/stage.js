@@ -26,11 +26,12 @@ export function stageOf(root, running, director) {
   const face = faces.get('work');
   const totals = new Totals(running, (item, body) => director.act('counted', item, body));
   const counter = new Counter(totals.add);
+  const work = new Work(face, items);
   /** @type {Buttons|null} */
   let buttons = null;
   const playing = new Playing(running, {
     items,
-    work: new Work(face, items),
+    work,
     sound: new Sound(wanted),
     changed: () => buttons?.show(),
     ended: () => director.ended(),
@@ -69,5 +70,5 @@ export function stageOf(root, running, director) {
   on('skip', 'unskip', () => faces.show('ready'));
   on('skip', 'reason', (button) => director.skip(data(button, 'reason')));
   running.on(one(root, '[data-wrong]', HTMLElement), 'click', () => director.somethingIsWrong());
-  return { playing, counter, logging, wrong };
+  return { playing, counter, logging, wrong, moving: work.moving };
 }

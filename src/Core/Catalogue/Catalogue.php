@@ -122,6 +122,12 @@ final class Catalogue
         return null !== $this->found($id);
     }
 
+    /** Its name; of an exercise that the catalogue no longer has the id. */
+    public function nameOf(string $id): string
+    {
+        return $this->hasRung($id) ? $this->rung($id)->name : $id;
+    }
+
     /** @return list<Ladder> whose standing rung may stand after a grip, the one to be tried first in front */
     public function laddersThatLetGo(): array
     {

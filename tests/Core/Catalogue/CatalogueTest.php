@@ -123,6 +123,12 @@ final class CatalogueTest extends TestCase
      * Orders that practitioners work in: preparation before what it prepares, letting go after gripping, tasks
      * last.
      */
+    public function testAnExerciseThatIsGoneIsNamedByItsId(): void
+    {
+        self::assertSame('Single-finger soft taps', Cases::catalogue()->nameOf('single-finger-taps'));
+        self::assertSame('long-gone', Cases::catalogue()->nameOf('long-gone'));
+    }
+
     public function testTheOrdersThatWorkGoAlongWithTheOrderOfASitting(): void
     {
         /** @var array<string, list<string>> $orders */
