@@ -2,7 +2,17 @@ import js from '@eslint/js';
 import globals from 'globals';
 
 export default [
-  { ignores: ['vendor/', 'node_modules/', 'build/', 'public/build/', 'public/sw.js', 'var/', 'test-results/'] },
+  {
+    ignores: [
+      'vendor/',
+      'node_modules/',
+      'build/',
+      'public/build/',
+      'public/sw.js',
+      'var/',
+      'test-results/',
+    ],
+  },
   js.configs.recommended,
   {
     files: ['assets/scripts/**/*.js'],

@@ -118,9 +118,10 @@ test('a second tab says that the sitting is open in the first', async ({ page, c
 });
 
 test('what one kept goes out under their own name when another is signed in', async ({ page }) => {
-  await begin(page);
   await page.route('**/played/events', (route) => route.abort());
+  await begin(page);
   await playOne(page);
+  await expect(face(page, 'ready')).toBeVisible(); // the next exercise: what was done is kept
   await page.goto('/');
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByText('One thing of a sitting waits in this browser.')).toBeVisible();
