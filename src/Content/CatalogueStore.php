@@ -11,6 +11,7 @@ use HandGarden\Core\Catalogue\Handbook;
 use HandGarden\Core\Catalogue\MoreRungs;
 use HandGarden\Core\Catalogue\ReadyLadders;
 use HandGarden\Core\Catalogue\ReleaseProtocol;
+use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Drawing\DrawingLibrary;
@@ -37,6 +38,8 @@ final class CatalogueStore implements CacheWarmerInterface
 
     private ?Catalogue $catalogue = null;
 
+    private ?KeptLadders $ladders = null;
+
     private ?DrawingLibrary $drawings = null;
 
     /** @var Kept|null */
@@ -58,7 +61,7 @@ final class CatalogueStore implements CacheWarmerInterface
             $rest = unserialize($kept['rest']);
             $this->catalogue = $rest instanceof Catalogue
                 ? $rest->over(
-                    new KeptLadders($kept['ladders'], $kept['rungs']),
+                    $this->ladders(),
                     self::handbook($kept['handbook']),
                 )
                 : throw new \LogicException('The kept catalogue is of another make.');
@@ -68,6 +71,17 @@ final class CatalogueStore implements CacheWarmerInterface
         }
 
         return $this->catalogue;
+    }
+
+    /** One exercise, while the rest of the catalogue stays where it is; null: there is none of that name. */
+    public function rung(string $id): ?Rung
+    {
+        return $this->ladders()->with($id)?->rung($id) ?? $this->more?->find($id)[1] ?? null;
+    }
+
+    private function ladders(): KeptLadders
+    {
+        return $this->ladders ??= new KeptLadders($this->kept()['ladders'], $this->kept()['rungs']);
     }
 
     /** @return \Closure(): Handbook */

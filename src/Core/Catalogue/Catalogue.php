@@ -158,13 +158,9 @@ final class Catalogue
     private function found(string $id): ?array
     {
         $ladder = $this->ladders->with($id);
-        foreach ($ladder->rungs ?? [] as $rung) {
-            if ($rung->id === $id && null !== $ladder) {
-                return [$ladder, $rung];
-            }
-        }
+        $rung = $ladder?->rung($id);
 
-        return $this->more?->find($id);
+        return null === $ladder || null === $rung ? $this->more?->find($id) : [$ladder, $rung];
     }
 
     /** @return list<Rung> in the order of a sitting, without a clinic's own */

@@ -61,6 +61,14 @@ final readonly class Ladder
         return null;
     }
 
+    /** Null when it is of another ladder. */
+    public function rung(string $id): ?Rung
+    {
+        $position = $this->positionOf($id);
+
+        return null === $position ? null : $this->rungs[$position - 1];
+    }
+
     /**
      * @param list<Condition> $conditions
      *
