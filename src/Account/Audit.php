@@ -27,6 +27,28 @@ final class Audit
         $this->connection->insert('audit_line', $this->line($action, $clientId, $subjectId));
     }
 
+    /**
+     * The same of several subjects of one client.
+     *
+     * @param list<string> $subjectIds
+     */
+    public function wroteEach(string $action, string $clientId, array $subjectIds): void
+    {
+        if ([] === $subjectIds) {
+            return;
+        }
+        $lines = array_map(
+            fn (string $id): array => $this->line($action, $clientId, $id),
+            $subjectIds,
+        );
+        $columns = implode(', ', array_keys($lines[0]));
+        $this->connection->executeStatement(
+            "INSERT INTO audit_line ($columns)
+                SELECT $columns FROM jsonb_populate_recordset(NULL::audit_line, ?)",
+            [json_encode($lines, \JSON_THROW_ON_ERROR)],
+        );
+    }
+
     public function read(string $what, string $clientId): void
     {
         $this->reads[] = $this->line('read '.$what, $clientId, '');

@@ -10,7 +10,9 @@ use Doctrine\ORM\Event\PostRemoveEventArgs;
 use Doctrine\ORM\Event\PostUpdateEventArgs;
 use Doctrine\ORM\Events;
 use HandGarden\Client\Client;
+use HandGarden\Client\ClientChanged;
 use HandGarden\Client\TellsOfClient;
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Contracts\Service\ResetInterface;
 
 /** Marks a client's row as stale whenever a record that tells of them is written, in the same transaction. */
@@ -40,6 +42,13 @@ final class MarkChanged implements ResetInterface
     public function postRemove(PostRemoveEventArgs $event): void
     {
         $this->see($event->getObject());
+    }
+
+    /** A sitting tells every few seconds: its row is worked out for whoever looks, or when the minute is over. */
+    #[AsEventListener]
+    public function changed(ClientChanged $event): void
+    {
+        $this->caseload->mark($event->clientId);
     }
 
     /** @return list<string> client ids */

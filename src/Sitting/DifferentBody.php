@@ -16,14 +16,4 @@ final class DifferentBody extends \DomainException
             ),
         );
     }
-
-    public static function meanwhile(string $id): self
-    {
-        return new self(
-            \sprintf(
-                'Log line %s arrived twice at the same moment. Send it once more to see what is stored.',
-                $id,
-            ),
-        );
-    }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Sitting;
 
-use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use HandGarden\Account\Audit;
 use HandGarden\Client\Client;
 use HandGarden\Content\Format\EventFormat;
@@ -15,74 +14,121 @@ use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Sitting\EventKind;
 
 /**
- * Keeps events. Each has a UUID of its own: the same event twice is stored once, the same name with another body is
- * refused. Event, fold and what follows from it are kept together; an event that comes again is looked at again, so
- * that what should have followed from it does.
+ * Takes events. Each has a UUID of its own: the same event twice is stored once, the same name with another body is
+ * refused. Events, fold and what follows from them are kept in the one transaction of the request; an event that comes
+ * again is looked at again, so that what should have followed from it does.
  */
 final readonly class EventIntake
 {
     public function __construct(
+        private EventKeeper $keeper,
         private SittingRepository $sittings,
         private AfterLogging $afterLogging,
         private Audit $audit,
     ) {
     }
 
-    /** @throws DifferentBody */
-    public function take(Sitting $sitting, Client $client, Incoming $told, Actor $actor): SittingEvent
-    {
-        $known = $this->sittings->event($told->id);
-        if (
-            null !== $known
-            && ($known->clinicId !== $sitting->clinicId || $known->bodyHash !== $told->hash)
-        ) {
-            throw DifferentBody::from($told->id);
-        }
-        $event = $known ?? SittingEvent::told($sitting, $told, $actor);
-        try {
-            $this->sittings->together(function () use ($known, $event, $sitting, $client, $told): void {
-                if (null === $known) {
-                    $this->sittings->record($event);
-                    $sitting->hears($event);
-                    $this->audit->wrote('logged', $event->clientId, $event->id);
-                }
-                $this->follow($event, $sitting, $client, $told);
-            });
-        } catch (UniqueConstraintViolationException) {
-            throw DifferentBody::meanwhile(
-                $told->id,
-            ); // of another client, whose requests do not wait for ours
-        }
-
-        return $event;
-    }
-
-    private function follow(
-        SittingEvent $event,
+    /**
+     * @param list<SittingItem> $items of the sitting
+     *
+     * @throws DifferentBody
+     */
+    public function take(
         Sitting $sitting,
+        array $items,
         Client $client,
         Incoming $told,
-    ): void {
-        if (EventKind::Line === $told->kind && null !== $told->item) {
-            $this->afterLogging->line($client, LogLine::from(
-                $told->item->id,
-                $sitting->id,
-                new ItemKey($told->item->rungId, $told->item->hands),
-                $this->sittings->doseOf($told->item),
-                day: $event->day,
-                told: LogFormat::kept($event->body),
-            ), $event->receivedAt);
+        Actor $actor,
+    ): SittingEvent {
+        return $this->takeAll($sitting, $items, $client, [$told], actor: $actor)[$told->id]
+            ?? throw DifferentBody::from($told->id);
+    }
+
+    /**
+     * @param list<SittingItem> $items of the sitting
+     * @param non-empty-list<Incoming> $told
+     *
+     * @return array<string, SittingEvent> as they are kept, by id; missing: another content is kept under its name
+     */
+    public function takeAll(
+        Sitting $sitting,
+        array $items,
+        Client $client,
+        array $told,
+        Actor $actor,
+    ): array {
+        $events = array_map(
+            static fn (Incoming $one): SittingEvent => SittingEvent::told($sitting, $one, $actor),
+            $told,
+        );
+
+        return $this->keep($events, $sitting, $items, $client);
+    }
+
+    /**
+     * @param non-empty-list<SittingEvent> $events
+     * @param list<SittingItem>            $items
+     *
+     * @return array<string, SittingEvent>
+     */
+    private function keep(array $events, Sitting $sitting, array $items, Client $client): array
+    {
+        $added = $this->keeper->keep($events, $items);
+        $taken = [];
+        foreach ($events as $event) {
+            $taken[$event->id] = $added->takenAs($event);
         }
-        if (EventKind::Wrong === $told->kind) {
+        $taken = array_filter($taken);
+        $new = array_intersect_key($taken, $added->new);
+        array_map($sitting->hears(...), $new);
+        $this->sittings->keep();
+        $told = array_filter($new, static fn (SittingEvent $e): bool => $e->kind->isTold());
+        $this->audit->wroteEach('logged', $client->id, array_keys($told));
+        foreach ($taken as $event) {
+            $this->follow($event, $items, $client);
+        }
+
+        return $taken;
+    }
+
+    /** @param list<SittingItem> $items */
+    private function follow(SittingEvent $event, array $items, Client $client): void
+    {
+        $of = array_values(
+            array_filter(
+                $items,
+                static fn (SittingItem $i): bool => $i->id === $event->itemId,
+            ),
+        )[0] ?? null;
+        if (EventKind::Line === $event->kind && null !== $of) {
+            $this->afterLogging->line(
+                $client,
+                $this->line($event, $of),
+                $event->receivedAt,
+            );
+        }
+        if (EventKind::Wrong === $event->kind) {
             $this->afterLogging->wrong(
                 $client,
                 EventFormat::wrong($event->body),
-                $told->item,
+                $of,
                 $event,
             );
         }
-        if (EventKind::After === $told->kind && null !== ($told->body['pain'] ?? null)) {
+        if (EventKind::After === $event->kind && null !== ($event->body['pain'] ?? null)) {
             $this->afterLogging->check($client); // pain at the end is that of all that was done
         }
+    }
+
+    private function line(SittingEvent $event, SittingItem $of): LogLine
+    {
+        return LogLine::from(
+            $of->id,
+            $event->sittingId,
+            new ItemKey($of->rungId, $of->hands),
+            $this->sittings->doseOf($of),
+            day: $event->day,
+            told: LogFormat::kept($event->body),
+        );
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace HandGarden\Sitting;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\ParameterType;
 use HandGarden\Core\Routine\ItemKey;
 
 /**
@@ -25,18 +27,40 @@ final readonly class ItemMemories
     ) {
     }
 
-    /** After the log of one item changed, inside the transaction that holds the client. */
-    public function renew(SittingItem $item): void
+    /**
+     * After the log of items of one client changed, inside the transaction that holds the client.
+     *
+     * @param list<SittingItem> $items
+     */
+    public function renew(array $items): void
     {
-        $of = [$item->clientId, $item->rungId, $item->hands->value];
-        $kept = $this->connection->executeStatement(
-            \sprintf(self::REMEMBER, 'AND client_id = ? AND rung_id = ? AND hands = ?'),
-            $of,
+        if ([] === $items) {
+            return;
+        }
+        $keys = [];
+        foreach ($items as $item) {
+            $key = (new ItemKey($item->rungId, $item->hands))->text();
+            $keys[$key] = $key;
+        }
+        /** @var list<string> $kept */
+        $kept = $this->connection->fetchFirstColumn(
+            \sprintf(
+                self::REMEMBER,
+                "AND client_id = ? AND rung_id IN (?) AND rung_id || '|' || hands IN (?)",
+            ).' RETURNING item_key',
+            [
+                $items[0]->clientId,
+                array_column($items, 'rungId'), // finds by the index
+                array_values($keys),
+            ],
+            [ParameterType::STRING, ArrayParameterType::STRING, ArrayParameterType::STRING],
         );
-        if (0 === (int) $kept) { // all of it was skipped, or taken back
+        $gone = array_diff_key($keys, array_flip($kept)); // all of it was skipped, or taken back
+        if ([] !== $gone) {
             $this->connection->executeStatement(
-                'DELETE FROM item_memory WHERE client_id = ? AND item_key = ?',
-                [$item->clientId, (new ItemKey($item->rungId, $item->hands))->text()],
+                'DELETE FROM item_memory WHERE client_id = ? AND item_key IN (?)',
+                [$items[0]->clientId, array_values($gone)],
+                [ParameterType::STRING, ArrayParameterType::STRING],
             );
         }
     }

@@ -32,10 +32,11 @@ final readonly class LogIntake
     public function take(Sitting $sitting, Client $client, Node $line, Actor $actor): SittingEvent
     {
         $line->only(...self::ENVELOPE, ...LogFormat::BODY);
-        $item = $this->item($sitting, $line->get('item'));
+        $items = $this->sittings->items($sitting);
+        $item = $this->item($items, $line->get('item'));
         $told = LogFormat::toldOf($this->catalogue->get()->rung($item->rungId), $line);
 
-        return $this->intake->take($sitting, $client, new Incoming(
+        return $this->intake->take($sitting, $items, $client, new Incoming(
             Envelope::uuid($line->get('id')),
             $item,
             EventKind::Line,
@@ -52,18 +53,19 @@ final readonly class LogIntake
             ),
             device: Envelope::device($line),
             seq: $line->optional('seq')?->int(0),
-        ), $actor);
+        ), actor: $actor);
     }
 
     /**
      * An item is named by its id. A page that was opened before items had ids names it by where it stands among the
      * exercises that the catalogue has.
      *
+     * @param list<SittingItem> $items of the sitting
+     *
      * @throws InvalidData
      */
-    private function item(Sitting $sitting, Node $named): SittingItem
+    private function item(array $items, Node $named): SittingItem
     {
-        $items = $this->sittings->items($sitting);
         if (!\is_int($named->raw())) {
             return Envelope::item($items, $named);
         }

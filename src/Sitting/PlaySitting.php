@@ -71,8 +71,11 @@ final class PlaySitting extends AbstractController
      * which its events come.
      */
     #[Route('/sittings/{sitting}/open', name: 'sitting_open', methods: ['POST'])]
-    public function open(Sitting $sitting, ClinicRepository $clinics): JsonResponse
-    {
+    public function open(
+        Sitting $sitting,
+        ClinicRepository $clinics,
+        EventStore $events,
+    ): JsonResponse {
         $score = $this->sittings->score($sitting)
             ?? throw $this->createNotFoundException('This sitting was begun before there were scores.');
         $told = [];
@@ -95,7 +98,7 @@ final class PlaySitting extends AbstractController
             $secret,
             json_encode($this->page($sitting, $clinics->own()), \JSON_THROW_ON_ERROR),
             json_encode((object) $told, \JSON_THROW_ON_ERROR),
-            json_encode($this->sittings->wrongs($sitting), \JSON_THROW_ON_ERROR),
+            json_encode($events->wrongs($sitting), \JSON_THROW_ON_ERROR),
             json_encode((object) $sitting->saidBefore(), \JSON_THROW_ON_ERROR),
             null === $sitting->finishedAt ? 'false' : 'true',
         ));

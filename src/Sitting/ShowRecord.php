@@ -27,6 +27,7 @@ final class ShowRecord extends AbstractController
 
     public function __construct(
         private readonly SittingRepository $sittings,
+        private readonly EventStore $events,
         private readonly ClientRepository $clients,
         private readonly CatalogueStore $catalogue,
         private readonly StaffNames $names,
@@ -39,7 +40,7 @@ final class ShowRecord extends AbstractController
     {
         $client = $this->clients->find($sitting->clinicId, $sitting->clientId)
             ?? throw $this->createNotFoundException();
-        $events = $this->sittings->events($sitting);
+        $events = $this->events->of($sitting);
         $planned = $this->sittings->plannedWords($sitting);
         $rows = [];
         foreach ($this->sittings->items($sitting) as $item) {

@@ -16,6 +16,7 @@ use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Told;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\ItemEvent;
+use HandGarden\Web\Row;
 use Symfony\Component\Uid\Uuid;
 
 /** Something that happened in a sitting, under the id that its device gave it. Never changed. */
@@ -129,6 +130,57 @@ class SittingEvent implements TellsOfClient
     public static function hash(string $sittingId, string $item, array $body): string
     {
         return hash('sha256', $sittingId.'|'.$item.'|'.json_encode($body, \JSON_THROW_ON_ERROR));
+    }
+
+    /** One that is kept. While a sitting runs hundreds are read: past the records that Doctrine watches, for speed. */
+    public static function kept(Row $row): self
+    {
+        $event = new self(
+            $row->text('id'),
+            $row->text('clinic_id'),
+            $row->text('client_id'),
+            $row->text('sitting_id'),
+            itemId: $row->textOrNull('item_id'),
+            actorKind: ActorKind::from($row->text('actor_kind')),
+            actorId: $row->text('actor_id'),
+            deviceId: $row->textOrNull('device_id'),
+            seq: $row->intOrNull('seq'),
+            kind: EventKind::from($row->text('kind')),
+            body: $row->json('body'),
+            bodyHash: $row->text('body_hash'),
+            deviceAt: $row->instant('device_at'),
+            offsetSeconds: $row->intOrNull('offset_seconds'),
+            at: $row->instant('at'),
+            day: $row->day('day'),
+            receivedAt: $row->instant('received_at'),
+        );
+        $event->arrival = $row->int('arrival');
+
+        return $event;
+    }
+
+    /** @return array<string, mixed> by column, as it is added */
+    public function row(): array
+    {
+        return [
+            'id' => $this->id,
+            'clinic_id' => $this->clinicId,
+            'client_id' => $this->clientId,
+            'sitting_id' => $this->sittingId,
+            'item_id' => $this->itemId,
+            'actor_kind' => $this->actorKind->value,
+            'actor_id' => $this->actorId,
+            'device_id' => $this->deviceId,
+            'seq' => $this->seq,
+            'kind' => $this->kind->value,
+            'body' => $this->body,
+            'body_hash' => $this->bodyHash,
+            'device_at' => $this->deviceAt->format(\DATE_ATOM),
+            'offset_seconds' => $this->offsetSeconds,
+            'at' => $this->at->format(\DATE_ATOM),
+            'day' => $this->day->format('Y-m-d'),
+            'received_at' => $this->receivedAt->format(\DATE_ATOM),
+        ];
     }
 
     public function actor(): Actor

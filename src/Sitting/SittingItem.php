@@ -79,6 +79,35 @@ class SittingItem implements TellsOfClient
         $this->at = $folded?->at;
     }
 
+    /** Whether the same is told of it, at the same time. */
+    public function saysAs(self $other): bool
+    {
+        return $this->foldedRow() === $other->foldedRow();
+    }
+
+    /** Whether it counts for the same day, as done or as not done. */
+    public function countsAs(self $other): bool
+    {
+        return $this->day?->format('Y-m-d') === $other->day?->format('Y-m-d')
+            && ($this->told['outcome'] ?? null) === ($other->told['outcome'] ?? null);
+    }
+
+    /** @return array<string, mixed> what its events say, by column */
+    public function foldedRow(): array
+    {
+        $told = $this->told;
+        if (null !== $told) {
+            ksort($told);
+        }
+
+        return [
+            'id' => $this->id,
+            'told' => $told,
+            'day' => $this->day?->format('Y-m-d'),
+            'at' => $this->at?->format(\DATE_ATOM),
+        ];
+    }
+
     public function said(): ?Told
     {
         return null === $this->told ? null : LogFormat::kept($this->told);

@@ -7,6 +7,7 @@ namespace HandGarden\Sitting;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\Query;
 use Doctrine\ORM\Query\Parameter;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
@@ -20,9 +21,6 @@ use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
-use HandGarden\Core\Sitting\EventKind;
-use HandGarden\Core\Sitting\Fold;
-use HandGarden\Core\Sitting\ItemEvent;
 use HandGarden\Planning\RoutineFormat;
 use HandGarden\Web\Clock;
 use HandGarden\Web\Row;
@@ -53,7 +51,6 @@ final class SittingRepository implements ResetInterface
         private readonly EntityManagerInterface $entities,
         private readonly CatalogueStore $catalogue,
         private readonly Clock $clock,
-        private readonly ItemMemories $memories,
     ) {
     }
 
@@ -64,6 +61,29 @@ final class SittingRepository implements ResetInterface
                 ['id' => $id, 'clinicId' => $clinicId],
             )
             : null;
+    }
+
+    /**
+     * With its client, for somebody who is about to change what is kept of them: one at a time, the others wait.
+     *
+     * @return array{Sitting, Client}|null
+     */
+    public function findToChange(string $clinicId, string $id): ?array
+    {
+        /** @var list<object> $found */
+        $found = $this->entities
+            ->createQuery(
+                'SELECT s, c FROM '.Sitting::class.' s, '.Client::class.' c'
+                    .' WHERE s.id = :id AND s.clinicId = :clinic AND c.id = s.clientId AND c.clinicId = s.clinicId',
+            )
+            ->setParameter('id', $id)
+            ->setParameter('clinic', $clinicId)
+            ->setLockMode(LockMode::PESSIMISTIC_WRITE)
+            ->setHint(Query::HINT_REFRESH, true)
+            ->getResult();
+        [$sitting, $client] = [...$found, null, null];
+
+        return $sitting instanceof Sitting && $client instanceof Client ? [$sitting, $client] : null;
     }
 
     /** Id of the client whose sitting this is; '' when there is none. */
@@ -205,21 +225,6 @@ final class SittingRepository implements ResetInterface
         return $this->entities->find(SittingScore::class, $sitting->id);
     }
 
-    /** @return list<SittingEvent> in the order in which things were done */
-    public function events(Sitting $sitting): array
-    {
-        $events = $this->entities->getRepository(SittingEvent::class)->findBy(
-            ['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId],
-        );
-        $placed = array_map(
-            static fn (SittingEvent $e): array => [$e->folded()->place(), $e],
-            $events,
-        );
-        usort($placed, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-
-        return array_column($placed, 1);
-    }
-
     /** @return array<string, array{name: string, hands: string, dose: string}> by item, as it was played */
     public function plannedWords(Sitting $sitting): array
     {
@@ -235,26 +240,10 @@ final class SittingRepository implements ResetInterface
         return $words;
     }
 
-    /** @return list<array<string, mixed>> what was wrong in it: item, sign, strength, worse */
-    public function wrongs(Sitting $sitting): array
-    {
-        return array_map(
-            static fn (SittingEvent $e): array => ['item' => $e->itemId] + $e->body
-                + ['strength' => null, 'worse' => null],
-            $this->entities->getRepository(SittingEvent::class)->findBy(
-                ['sittingId' => $sitting->id, 'kind' => EventKind::Wrong],
-                ['arrival' => 'ASC'],
-            ),
-        );
-    }
-
     public function doseOf(SittingItem $item): Dose
     {
         $dose = $item->planned['dose'] ?? null;
-        $catalogue = $this->catalogue->get();
-        $otherwise = $catalogue->hasRung($item->rungId)
-            ? $catalogue->rung($item->rungId)->dosing->start
-            : Dose::once();
+        $otherwise = $this->catalogue->rung($item->rungId)->dosing->start ?? Dose::once();
 
         return \is_array($dose) ? DoseFormat::read(Node::root($dose), $otherwise) : $otherwise;
     }
@@ -265,11 +254,6 @@ final class SittingRepository implements ResetInterface
         $format = new RoutineFormat($this->catalogue->get());
 
         return $format->read([$item->planned])[0] ?? null;
-    }
-
-    public function event(string $id): ?SittingEvent
-    {
-        return $this->entities->find(SittingEvent::class, $id);
     }
 
     /** @return list<\DateTimeImmutable> days on which something was done, newest first */
@@ -290,44 +274,6 @@ final class SittingRepository implements ResetInterface
         );
     }
 
-    /** Keeps an event and folds its item anew, or neither. */
-    public function record(SittingEvent $event): void
-    {
-        $this->entities->wrapInTransaction(function () use ($event): void {
-            $item = null === $event->itemId
-                ? null
-                : $this->entities->find(
-                    SittingItem::class,
-                    $event->itemId,
-                    LockMode::PESSIMISTIC_WRITE,
-                );
-            $this->keep($event);
-            if (null !== $item) {
-                $this->entities->refresh($item);
-            }
-            $touched = $this->touchedBy($event, $item);
-            $this->foldAnew($event->sittingId, $touched);
-            foreach ($touched as $one) {
-                $this->memories->renew($one);
-            }
-        });
-    }
-
-    /** @return list<SittingItem> what is told at the end is of all items */
-    private function touchedBy(SittingEvent $event, ?SittingItem $item): array
-    {
-        if (null !== $item) {
-            return [$item];
-        }
-
-        return EventKind::After === $event->kind
-            ? array_values(array_filter(
-                $this->itemsOf($event->sittingId, $event->clinicId),
-                static fn (SittingItem $i): bool => null !== $i->told,
-            ))
-            : [];
-    }
-
     /** @param callable(): void $work */
     public function together(callable $work): void
     {
@@ -343,33 +289,6 @@ final class SittingRepository implements ResetInterface
             ['sittingId' => $sittingId, 'clinicId' => $clinicId],
             ['place' => 'ASC', 'id' => 'ASC'],
         );
-    }
-
-    /**
-     * Folds the events of items, each with those of the sitting as a whole.
-     *
-     * @param list<SittingItem> $items of one sitting
-     */
-    private function foldAnew(string $sittingId, array $items): void
-    {
-        if ([] === $items) {
-            return;
-        }
-        $ids = array_map(static fn (SittingItem $i): string => $i->id, $items);
-        $events = $this->entities->getRepository(SittingEvent::class)->findBy(
-            ['sittingId' => $sittingId, 'itemId' => [...$ids, null]],
-        );
-        foreach ($items as $item) {
-            $own = array_filter(
-                $events,
-                static fn (SittingEvent $e): bool => null === $e->itemId || $e->itemId === $item->id,
-            );
-            $item->keep(Fold::item(array_map(
-                static fn (SittingEvent $e): ItemEvent => $e->folded(),
-                array_values($own),
-            )));
-        }
-        $this->keep();
     }
 
     public function keep(object ...$records): void

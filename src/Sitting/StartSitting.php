@@ -43,6 +43,7 @@ final class StartSitting extends AbstractController
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
         private readonly AfterLogging $afterLogging,
+        private readonly EventKeeper $events,
         private readonly Audit $audit,
         private readonly Who $who,
         private readonly Clock $clock,
@@ -203,16 +204,21 @@ final class StartSitting extends AbstractController
             $client,
             $sitting,
         ): void {
+            $hurt = [];
             foreach ($earlier as $item) {
                 if ('' === $itemId || $item->id === $itemId) {
-                    $this->sittings->record(SittingEvent::noted(
+                    $hurt[] = SittingEvent::noted(
                         $sitting,
                         $item,
                         EventKind::HurtLater,
                         actor: $this->who->actor(),
                         time: EventTime::now($this->clock->now(), $client->zone),
-                    ));
+                    );
                 }
+            }
+            if ([] !== $hurt) {
+                $this->events->keep($hurt, $earlier);
+                $this->sittings->keep();
             }
             $this->afterLogging->check($client);
         });

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace HandGarden\Sitting;
 
 use HandGarden\Client\Client;
-use HandGarden\Client\ClientRepository;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\EventFormat;
 use HandGarden\Core\Data\InvalidData;
@@ -30,7 +29,6 @@ final class TakeEvents extends AbstractController
 
     public function __construct(
         private readonly SittingRepository $sittings,
-        private readonly ClientRepository $clients,
         private readonly CatalogueStore $catalogue,
         private readonly EventIntake $intake,
         private readonly Envelope $envelope,
@@ -40,9 +38,7 @@ final class TakeEvents extends AbstractController
     public function __invoke(Request $request, #[CurrentUser] Player $player): JsonResponse
     {
         // what others are changing of the client is waited for
-        $client = $this->clients->findToChange($player->clinicId(), $player->clientId())
-            ?? throw $this->createNotFoundException();
-        $sitting = $this->sittings->find($player->clinicId(), $player->sittingId())
+        [$sitting, $client] = $this->sittings->findToChange($player->clinicId(), $player->sittingId())
             ?? throw $this->createNotFoundException();
         try {
             $batch = Node::fromJson($request->getContent());
@@ -59,10 +55,10 @@ final class TakeEvents extends AbstractController
             );
         }
         $items = $this->sittings->items($sitting);
-        $kept = $refused = [];
+        $told = $refused = [];
         foreach ($events as $event) {
             try {
-                $told = $this->read(
+                $told[] = $this->read(
                     $sitting,
                     $items,
                     $client,
@@ -70,18 +66,20 @@ final class TakeEvents extends AbstractController
                     sentAt: $batch->optional('sent_at'),
                     device: $device,
                 );
-                $kept[] = $this->intake->take(
-                    $sitting,
-                    $client,
-                    $told,
-                    $player->actor(),
-                )->id;
-            } catch (InvalidData|DifferentBody $e) {
+            } catch (InvalidData $e) {
                 $refused[] = ['id' => self::nameOf($event), 'problem' => $e->getMessage()];
             }
         }
+        $kept = [] === $told
+            ? []
+            : $this->intake->takeAll($sitting, $items, $client, $told, actor: $player->actor());
+        foreach ($told as $one) {
+            if (!isset($kept[$one->id])) {
+                $refused[] = ['id' => $one->id, 'problem' => DifferentBody::from($one->id)->getMessage()];
+            }
+        }
 
-        return new JsonResponse(['kept' => $kept, 'refused' => $refused]);
+        return new JsonResponse(['kept' => array_keys($kept), 'refused' => $refused]);
     }
 
     /**
@@ -108,11 +106,10 @@ final class TakeEvents extends AbstractController
         if (null !== $item && !$kind->isOfAnItem()) {
             throw $event->fail('is of the sitting, and not of an item');
         }
-        $catalogue = $this->catalogue->get();
         $body = EventFormat::read(
             $kind,
             $event->get('body'),
-            null !== $item && $catalogue->hasRung($item->rungId) ? $catalogue->rung($item->rungId) : null,
+            null === $item ? null : $this->catalogue->rung($item->rungId),
         );
 
         return new Incoming(

@@ -40,16 +40,25 @@ final readonly class Row
         return is_numeric($value) ? (float) $value : null;
     }
 
-    /** A calendar day, as midnight UTC. */
     public function int(string $column): int
+    {
+        return $this->intOrNull($column)
+            ?? throw new \UnexpectedValueException($column.' is no number.');
+    }
+
+    public function intOrNull(string $column): ?int
     {
         $value = $this->values[$column] ?? null;
 
-        return is_numeric($value)
-            ? (int) $value
-            : throw new \UnexpectedValueException($column.' is no number.');
+        return is_numeric($value) ? (int) $value : null;
     }
 
+    public function instant(string $column): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable($this->text($column));
+    }
+
+    /** A calendar day, as midnight UTC. */
     public function day(string $column): \DateTimeImmutable
     {
         return new \DateTimeImmutable($this->text($column), new \DateTimeZone('UTC'));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
+use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Planning\Suspension;
@@ -11,6 +12,9 @@ use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Sitting;
 use HandGarden\Sitting\SittingEvent;
 use HandGarden\Sitting\SittingItem;
+use HandGarden\Sitting\SittingSecret;
+use Symfony\Component\EventDispatcher\EventDispatcherInterface;
+use Symfony\Component\HttpKernel\KernelEvents;
 use Symfony\Component\Uid\Uuid;
 
 /** What a player sends: batches of events, each kept once, in whatever order and however often they come. */
@@ -79,6 +83,55 @@ final class EventsTest extends OdalysTestCase
         self::assertCount(4, $this->entities->getRepository(SittingEvent::class)->findBy(
             ['sittingId' => $this->sitting->id, 'itemId' => $item->id],
         ));
+    }
+
+    public function testABatchAsksFewThingsOfTheDatabaseHoweverMuchItTells(): void
+    {
+        $this->sent([$this->event('line', $this->items()[0], ['outcome' => 'done'])]);
+        $batch = [];
+        foreach (\array_slice($this->items(), 0, 7) as $item) {
+            $batch[] = $this->event('counted', $item, ['repetitions' => 2]);
+            $batch[] = $this->event('counted', $item, ['repetitions' => 3]);
+            $batch[] = $this->event('line', $item, ['outcome' => 'part']);
+        }
+        $this->entities->clear();
+        $log = $this->service(QueryLog::class);
+        $log->count = 0;
+        $asked = null;
+        $this->service(EventDispatcherInterface::class)->addListener(
+            KernelEvents::TERMINATE, // rows of lists are worked out after the answer
+            static function () use ($log, &$asked): void {
+                $asked ??= $log->count;
+            },
+            1000,
+        );
+
+        self::assertCount(21, $this->sent($batch)['kept']);
+        self::assertLessThanOrEqual(8, $asked);
+        self::assertGreaterThan(0, $asked);
+    }
+
+    public function testANameThatAnotherSittingUsedIsRefusedAndTheRestIsTaken(): void
+    {
+        $taken = $this->event('line', $this->items()[0], ['outcome' => 'done']);
+        $this->sent([$taken]);
+        $other = $this->sitting($this->odalys, $this->therapist);
+        [$this->secret, $kept] = SittingSecret::of(
+            $other,
+            Actor::staff($this->therapist->id),
+            $other->startedAt,
+        );
+        $this->keep($kept);
+        $this->sitting = $other;
+        $same = ['id' => $taken['id']] + $this->event('line', $this->items()[0], ['outcome' => 'done']);
+        $answer = $this->sent([
+            $same,
+            $this->event('line', $this->items()[1], ['outcome' => 'part']),
+        ]);
+
+        self::assertCount(1, $answer['kept']);
+        self::assertSame([$taken['id']], array_column($answer['refused'], 'id'));
+        self::assertSame([], $this->items()[0]->told ?? []);
     }
 
     public function testWhatCanNeverBeTakenIsNamedAndDoesNotStandBeforeTheRest(): void

@@ -31,6 +31,12 @@ enum EventKind: string
         };
     }
 
+    /** Whether somebody told it; a running total only counts on, every second or so. */
+    public function isTold(): bool
+    {
+        return self::Counted !== $this;
+    }
+
     /** Whether it needs one. */
     public function needsAnItem(): bool
     {

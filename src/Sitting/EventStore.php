@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\ORM\EntityManagerInterface;
+use HandGarden\Core\Sitting\EventKind;
+
+/** The events of sittings: added, many at a time, and never changed. */
+final readonly class EventStore
+{
+    /** Keeps what is not there yet and gives all that there is, in one go: with what came before and what is new. */
+    private const ADD = 'WITH kept AS (
+            INSERT INTO sitting_event (%1$s)
+            SELECT %1$s FROM jsonb_populate_recordset(NULL::sitting_event, :told)
+            ON CONFLICT (id) DO NOTHING RETURNING *
+        )
+        SELECT *, TRUE AS is_new FROM kept
+        UNION ALL
+        SELECT *, FALSE FROM sitting_event
+        WHERE sitting_id = :sitting AND (item_id IS NULL OR item_id IN (:items))';
+
+    public function __construct(
+        private EntityManagerInterface $entities,
+    ) {
+    }
+
+    /**
+     * An event whose id is taken already is left out.
+     *
+     * @param non-empty-list<SittingEvent> $told  of one sitting
+     * @param list<SittingItem>            $items of that sitting, whose other events are wanted
+     */
+    public function add(array $told, array $items): AddedEvents
+    {
+        $rows = array_map(static fn (SittingEvent $e): array => $e->row(), $told);
+
+        return AddedEvents::found($this->entities->getConnection()->fetchAllAssociative(
+            \sprintf(self::ADD, implode(', ', array_keys($rows[0]))),
+            [
+                'told' => json_encode($rows, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+                'sitting' => $told[0]->sittingId,
+                'items' => array_column($items, 'id'),
+            ],
+            ['items' => ArrayParameterType::STRING],
+        ));
+    }
+
+    /** @return list<SittingEvent> in the order in which things were done */
+    public function of(Sitting $sitting): array
+    {
+        $events = $this->entities->getRepository(SittingEvent::class)->findBy(
+            ['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId],
+        );
+        $placed = array_map(
+            static fn (SittingEvent $e): array => [$e->folded()->place(), $e],
+            $events,
+        );
+        usort($placed, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return array_column($placed, 1);
+    }
+
+    /** @return list<array<string, mixed>> what was wrong in a sitting: item, sign, strength, worse */
+    public function wrongs(Sitting $sitting): array
+    {
+        return array_map(
+            static fn (SittingEvent $e): array => ['item' => $e->itemId] + $e->body
+                + ['strength' => null, 'worse' => null],
+            $this->entities->getRepository(SittingEvent::class)->findBy(
+                ['sittingId' => $sitting->id, 'kind' => EventKind::Wrong],
+                ['arrival' => 'ASC'],
+            ),
+        );
+    }
+}
