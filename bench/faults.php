@@ -2,13 +2,14 @@
 
 declare(strict_types=1);
 
-// php bench/faults.php URL PASSWORD STATE EVENTS SEED [KIND ...]: lines of sittings are sent by four browsers while
-// processes of the house are killed; each is sent until it is acknowledged, some of them again afterwards. Then it is
+// php bench/faults.php URL PASSWORD STATE EVENTS SEED [KIND ...]: what players keep is sent, in batches, while
+// processes of the house are killed; each batch until it is answered, some of them again afterwards. Then it is
 // counted what is lost, doubled, changed, or kept without what has to follow from it. Ends with 1 when anything is.
 
 use HandGarden\Bench\Faults\Database;
 use HandGarden\Bench\Faults\Killer;
 use HandGarden\Bench\Faults\Person;
+use HandGarden\Bench\Faults\PlayedSitting;
 use HandGarden\Bench\Fuzz\Chance;
 use Symfony\Component\Uid\Uuid;
 
@@ -22,94 +23,66 @@ $kinds = [] === $kinds
     : $kinds;
 $chance = new Chance((int) $seed);
 $killer = new Killer($state, $chance);
-$people = array_map(
-    static fn (int $n): Person => new Person(
-        $base,
-        ['maren', 'sefa', 'jory'][$n % 3].'@quayside.example',
-        $password,
-    ),
-    range(0, 3),
-);
-array_map(static fn (Person $p) => $p->signIn(), $people);
+$maren = new Person($base, 'maren@quayside.example', $password);
+$maren->signIn();
 
-// sittings to log into
-$maren = $people[0];
 preg_match_all(
     '#href="(/clients/[0-9a-f-]{36})"#',
     $maren->alone($maren->ask('/'))->body,
     $m,
 );
-$items = [];
+$sittings = [];
 foreach (array_unique($m[1]) as $client) {
     for ($sitting = 0; $sitting < 3; ++$sitting) {
-        $start = $maren->alone($maren->ask($client.'/sittings/new'))->body;
-        preg_match('/name="_token" value="([^"]+)"/', $start, $token);
-        $begun = $maren->alone($maren->post(
-            $client.'/sittings/new',
-            [
-                '_token' => $token[1] ?? '',
-                'pain_before' => '1',
-                'hurt_later' => 'no',
-                'help' => 'none',
-                'kind' => 'home',
-            ],
-        ))->leadsTo();
-        $page = (string) parse_url($begun, \PHP_URL_PATH);
-        preg_match_all(
-            '/data-item="([0-9a-f-]{36})"/',
-            $maren->alone($maren->ask($page.'/lines'))->body,
-            $found,
-        );
-        foreach (array_unique($found[1]) as $item) {
-            $items[] = [$page, $item];
-        }
+        $sittings[] = PlayedSitting::begun($base, $maren, $client);
     }
 }
-printf(
-    "%d items of %d sittings\n",
-    count($items),
-    count(array_unique(array_column($items, 0))),
-);
-if ([] === $items) {
-    exit(1);
-}
+printf("%d sittings\n", count($sittings));
 
-/** @var list<array{string, array<string, mixed>}> $waiting address and line */
-$waiting = $lines = [];
-$device = Uuid::v4()->toRfc4122();
-for ($event = 0; $event < (int) $events; ++$event) {
-    [$page, $item] = $chance->of($items);
-    $line = [
-        'id' => Uuid::v4()->toRfc4122(),
-        'item' => $item,
-        'outcome' => $chance->of(['done', 'part', 'skipped']),
-        'pain_after' => $chance->below(3),
-        'note' => 'n'.$event,
-        'device' => $device,
-        'seq' => $event,
-        'device_at' => gmdate('Y-m-d\TH:i:s\Z'),
-    ] + ($chance->oneIn(100) ? ['new_tingling' => true] : []);
-    $waiting[] = [$page.'/log', $line];
-    $lines[$line['id']] = $line;
+/** @var list<array{int, list<array<string, mixed>>}> $waiting number of the sitting and its batch */
+$waiting = [];
+/** @var array<string, array{string, array<string, mixed>}> $lines item and body by id */
+$lines = [];
+for ($event = 0; $event < (int) $events;) {
+    $number = $chance->below(count($sittings));
+    $played = $sittings[$number];
+    $batch = [];
+    for ($most = 1 + $chance->below(20); $most > 0 && $event < (int) $events; --$most) {
+        $item = $chance->of($played->items);
+        $body = [
+            'outcome' => $chance->of(['done', 'part', 'skipped']),
+            'pain_after' => $chance->below(3),
+            'note' => 'n'.$event++,
+        ] + ($chance->oneIn(100) ? ['new_tingling' => true] : []);
+        $id = Uuid::v4()->toRfc4122();
+        $batch[] = ['id' => $id] + $played->event('line', $item, $body);
+        $lines[$id] = [$item, $body];
+    }
+    $waiting[] = [$number, $batch];
 }
 $sent = $refused = 0;
 $nextKill = microtime(true) + 1.0;
 $started = microtime(true);
 while ([] !== $waiting) {
-    $now = array_splice($waiting, 0, count($people));
-    $requests = [];
-    foreach ($now as $n => [$path, $line]) {
-        $requests[] = $people[$n]->json($path, $line);
+    $now = [];
+    foreach ($waiting as $n => [$number]) { // one batch of a sitting at a time, as a browser sends them
+        if (!isset($now[$number]) && count($now) < 4) {
+            $now[$number] = $waiting[$n];
+            unset($waiting[$n]);
+        }
     }
+    [$now, $waiting] = [array_values($now), array_values($waiting)];
+    $requests = array_map(
+        static fn (array $sent): CurlHandle => $sittings[$sent[0]]->batch($sent[1]),
+        $now,
+    );
     foreach (Person::together($requests) as $n => $answer) {
         ++$sent;
-        match (true) {
-            200 === $answer->status => $chance->oneIn(10) ? $waiting[] = $now[$n] : null, // and once more
-            in_array($answer->status, [409, 422], true) => ++$refused,
-            default => $waiting[] = $now[$n],
-        };
-        if (in_array($answer->status, [302, 400, 403], true)) {
-            $people[$n]->signIn();
+        if (200 === $answer->status) {
+            $refused += substr_count($answer->body, '"problem"');
+        }
+        if (200 !== $answer->status || $chance->oneIn(10)) {
+            $waiting[] = $now[$n]; // until it is answered, and now and then once more
         }
         if (0 === $answer->status || $answer->status >= 500) {
             usleep(50_000);
@@ -136,10 +109,10 @@ $ids = "'".implode("','", array_keys($lines))."'";
 $kept = $changed = 0;
 foreach ($database->rows("SELECT id, item_id, body FROM sitting_event WHERE id IN ($ids)") as $row) {
     ++$kept;
-    $line = $lines[$row['id']];
+    [$item, $told] = $lines[$row['id']];
     $body = json_decode($row['body'], true);
-    $isTheSame = $row['item_id'] === $line['item'] && is_array($body)
-        && $body['note'] === $line['note'] && $body['outcome'] === $line['outcome'];
+    $isTheSame = $row['item_id'] === $item && is_array($body)
+        && $body['note'] === $told['note'] && $body['outcome'] === $told['outcome'];
     $changed += $isTheSame ? 0 : 1;
 }
 $counts = [
@@ -169,7 +142,7 @@ $counts = [
     ),
 ];
 printf(
-    "%d events in %d sendings, seed %s, %.0f s; killed: %s\n",
+    "%d events in %d batches, seed %s, %.0f s; killed: %s\n",
     count($lines),
     $sent,
     $seed,
