@@ -33,7 +33,8 @@ $clients = array_values(array_unique($found[1]));
 $played = [];
 foreach ($people as $n => $person) {
     for ($i = 0; $i < 2 * EACH / A_SITTING; ++$i) {
-        $played[$n][] = PlayedSitting::begun($base, $person, $clients[$n % count($clients)]);
+        $played[$n][] = PlayedSitting::begun($base, $person, $clients[$n % count($clients)])
+            ?? throw new RuntimeException('Nothing is begun.');
     }
 }
 

@@ -34,10 +34,14 @@ preg_match_all(
 $sittings = [];
 foreach (array_unique($m[1]) as $client) {
     for ($sitting = 0; $sitting < 3; ++$sitting) {
-        $sittings[] = PlayedSitting::begun($base, $maren, $client);
+        $begun = PlayedSitting::begun($base, $maren, $client);
+        $sittings = [...$sittings, ...(null === $begun ? [] : [$begun])];
     }
 }
 printf("%d sittings\n", count($sittings));
+if ([] === $sittings) {
+    exit(1);
+}
 
 /** @var list<array{int, list<array<string, mixed>>}> $waiting number of the sitting and its batch */
 $waiting = [];

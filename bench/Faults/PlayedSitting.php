@@ -34,8 +34,10 @@ final class PlayedSitting
     /**
      * @param non-empty-string $base
      * @param string           $client path of their page
+     *
+     * @return ?self null: nothing is begun with them today
      */
-    public static function begun(string $base, Person $person, string $client): self
+    public static function begun(string $base, Person $person, string $client): ?self
     {
         $start = $person->alone($person->ask($client.'/sittings/new'))->body;
         preg_match('/name="_token" value="([^"]+)"/', $start, $token);
@@ -47,6 +49,9 @@ final class PlayedSitting
             'kind' => 'home',
         ]))->leadsTo();
         $page = (string) parse_url($begun, \PHP_URL_PATH);
+        if ('' === $page) {
+            return null;
+        }
         $answer = $person->alone($person->json($page.'/open', []))->body;
         $sheet = Node::fromJson($answer);
         $items = array_map(
