@@ -120,6 +120,8 @@ final readonly class CatalogueCheck
                 }
             }
         }
+        $this->rungExists($book->release->grasp, 'release.yaml.in_turn_with');
+        $this->rungExists($book->release->rest, 'release.yaml.ends_with');
         foreach ($book->release->steps as $i => $step) {
             $this->rungExists($step->rungId, "release.yaml.steps[$i].rung");
         }
@@ -136,7 +138,10 @@ final readonly class CatalogueCheck
     private function rungExists(string $id, string $path): void
     {
         if (!$this->catalogue->hasRung($id)) {
-            throw InvalidData::at($path, \sprintf('there is no exercise "%s"', $id));
+            throw InvalidData::at(
+                $path,
+                \sprintf('there is no exercise "%s"', $id),
+            );
         }
     }
 

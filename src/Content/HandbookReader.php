@@ -10,6 +10,7 @@ use HandGarden\Core\Catalogue\HelperScript;
 use HandGarden\Core\Catalogue\Material;
 use HandGarden\Core\Catalogue\ReleaseProtocol;
 use HandGarden\Core\Catalogue\ReleaseStep;
+use HandGarden\Core\Catalogue\ReleaseTurn;
 use HandGarden\Core\Catalogue\ScriptPart;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
@@ -24,7 +25,10 @@ final readonly class HandbookReader
      */
     public function read(array $data): Handbook
     {
-        $file = static fn (string $name): Node => Node::root($data[$name] ?? null, $name.'.yaml');
+        $file = static fn (string $name): Node => Node::root(
+            $data[$name] ?? null,
+            $name.'.yaml',
+        );
         $shapes = $file('shapes')->only('shapes', 'number_code');
         $code = [];
         foreach ($shapes->get('number_code')->items() as $i => $call) {
@@ -35,7 +39,10 @@ final readonly class HandbookReader
             $this->materials($file('materials')),
             $this->shapes($shapes->get('shapes')),
             $code,
-            array_map(static fn (Node $rule): string => $rule->string(), $file('rules')->map()),
+            array_map(
+                static fn (Node $rule): string => $rule->string(),
+                $file('rules')->map(),
+            ),
             scripts: array_map($this->script(...), $file('scripts')->items()),
             release: $this->release($file('release')),
             cautions: array_map(
@@ -113,7 +120,7 @@ final readonly class HandbookReader
 
     private function release(Node $node): ReleaseProtocol
     {
-        $node->only('rules', 'steps');
+        $node->only('rules', 'steps', 'in_turn_with', 'ends_with');
         $steps = [];
         foreach ($node->get('steps')->items() as $i => $step) {
             $step->only(
@@ -129,6 +136,8 @@ final readonly class HandbookReader
                 'gate',
                 'if_tone_rises_to',
                 'optional',
+                'raises_arm',
+                'turning',
             );
             if ($step->get('number')->int() !== $i + 1) {
                 throw $step->get('number')->fail(
@@ -152,9 +161,27 @@ final readonly class HandbookReader
                 ),
                 gate: $text('gate'),
                 isOptional: $step->optional('optional')?->bool() ?? false,
+                raisesArm: $step->optional('raises_arm')?->bool() ?? false,
+                turning: array_map(
+                    static function (Node $turn): ReleaseTurn {
+                        $turn->only('words', 'seconds', 'pressure');
+
+                        return new ReleaseTurn(
+                            $turn->get('words')->string(),
+                            $turn->get('seconds')->int(1, 60),
+                            $turn->get('pressure')->float(0.0, 1.0),
+                        );
+                    },
+                    $step->optional('turning')?->items() ?? [],
+                ),
             );
         }
 
-        return new ReleaseProtocol($node->get('rules')->strings(), $steps);
+        return new ReleaseProtocol(
+            $node->get('rules')->strings(),
+            $steps,
+            $node->get('in_turn_with')->string(),
+            $node->get('ends_with')->string(),
+        );
     }
 }

@@ -22,7 +22,7 @@ final class RoomsTest extends TestCase
         ['Placement', 'Approach'],
         ['Routine', 'Goal'],
         ['Progress', 'Week'],
-        ['Score', 'Sitting', 'WhatIf'],
+        ['Release', 'Score', 'Sitting', 'WhatIf'],
     ];
 
     /** What these answer is a code; the words are in translations/. */

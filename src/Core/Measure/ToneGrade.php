@@ -25,6 +25,17 @@ enum ToneGrade: string
         return self::SlightThroughRange === $this ? 1.5 : (float) $this->value;
     }
 
+    /** @return array<int|string, float> by grade */
+    public static function ranks(): array
+    {
+        $ranks = [];
+        foreach (self::cases() as $grade) {
+            $ranks[$grade->value] = $grade->rank();
+        }
+
+        return $ranks;
+    }
+
     public static function fromRank(float $rank): self
     {
         foreach (self::cases() as $grade) {
