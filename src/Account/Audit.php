@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Account;
 
 use Doctrine\DBAL\Connection;
+use HandGarden\Core\Actor\ActorKind;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\TerminateEvent;
 use Symfony\Component\HttpKernel\KernelEvents;
@@ -24,7 +25,10 @@ final class Audit
 
     public function wrote(string $action, ?string $clientId, string $subjectId = ''): void
     {
-        $this->connection->insert('audit_line', $this->line($action, $clientId, $subjectId));
+        $this->connection->insert(
+            'audit_line',
+            $this->line($action, $clientId, $subjectId),
+        );
     }
 
     /**
@@ -47,6 +51,21 @@ final class Audit
                 SELECT $columns FROM jsonb_populate_recordset(NULL::audit_line, ?)",
             [json_encode($lines, \JSON_THROW_ON_ERROR)],
         );
+    }
+
+    /** What the program itself did, or somebody at its command line. */
+    public function noted(string $clinicId, string $action, string $subjectId): void
+    {
+        $this->connection->insert('audit_line', [
+            'id' => Uuid::v7()->toRfc4122(),
+            'clinic_id' => $clinicId,
+            'actor_kind' => ActorKind::System->value,
+            'actor_id' => '',
+            'action' => $action,
+            'client_id' => null,
+            'subject_id' => $subjectId,
+            'at' => gmdate('Y-m-d H:i:sP'),
+        ]);
     }
 
     public function read(string $what, string $clientId): void

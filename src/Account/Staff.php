@@ -26,6 +26,10 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
     #[ORM\Column]
     public bool $active = true;
 
+    /** Trained in the hands-on release since; null: that is not offered. */
+    #[ORM\Column(type: Types::DATE_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $releaseTrainedOn = null;
+
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clinicId,
@@ -52,7 +56,15 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
     /** @return list<string> */
     public function getRoles(): array
     {
-        return [$this->role->securityRole()];
+        return $this->isTrainedInRelease()
+            ? [$this->role->securityRole(), 'ROLE_RELEASE']
+            : [$this->role->securityRole()];
+    }
+
+    /** The mark counts for a therapist alone. */
+    public function isTrainedInRelease(): bool
+    {
+        return Role::Assistant !== $this->role && null !== $this->releaseTrainedOn;
     }
 
     public function getPassword(): string
@@ -64,12 +76,13 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
     {
     }
 
-    /** Asked of the person kept in the session: a new password, another role or leaving ends the session. */
+    /** Asked of the person kept in the session: a new password, another role, a mark or leaving ends the session. */
     public function isEqualTo(UserInterface $user): bool
     {
         return $user instanceof self
             && $user->active
             && $user->role === $this->role
+            && $user->isTrainedInRelease() === $this->isTrainedInRelease()
             && $this->password === hash('crc32c', $user->password);
     }
 
@@ -86,6 +99,7 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
             'email' => $this->email,
             'name' => $this->name,
             'role' => $this->role,
+            'releaseTrainedOn' => $this->releaseTrainedOn,
             'forDemo' => $this->forDemo,
             'active' => $this->active,
             'password' => hash('crc32c', $this->password),

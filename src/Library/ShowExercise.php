@@ -54,7 +54,7 @@ final class ShowExercise extends AbstractController
         $rung = $catalogue->rung($id);
         $ladder = $catalogue->ladderOf($id);
         if (LadderKind::Protocol === $ladder->kind) {
-            $this->denyAccessUnlessGranted('ROLE_THERAPIST');
+            $this->denyAccessUnlessGranted('ROLE_RELEASE');
         }
         $own = OwnExercise::keyAndVersion($id);
 

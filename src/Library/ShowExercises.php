@@ -78,7 +78,7 @@ final class ShowExercises extends AbstractController
                     'performers' => array_filter(
                         Performer::cases(),
                         fn (Performer $p): bool => Performer::TrainedTherapist !== $p || $this->isGranted(
-                            'ROLE_THERAPIST',
+                            'ROLE_RELEASE',
                         ),
                     ),
                     'postures' => Posture::cases(),
@@ -90,7 +90,7 @@ final class ShowExercises extends AbstractController
 
     private function maySee(LadderKind $kind): bool
     {
-        return LadderKind::Protocol !== $kind || $this->isGranted('ROLE_THERAPIST');
+        return LadderKind::Protocol !== $kind || $this->isGranted('ROLE_RELEASE');
     }
 
     /**

@@ -35,7 +35,7 @@ final class ShowHandbook extends AbstractController
             array_filter(
                 $this->store->get()->ladders(),
                 fn ($l): bool => $l->strand === $strand && (
-                    LadderKind::Protocol !== $l->kind || $this->isGranted('ROLE_THERAPIST')
+                    LadderKind::Protocol !== $l->kind || $this->isGranted('ROLE_RELEASE')
                 ),
             ),
         );
@@ -62,7 +62,7 @@ final class ShowHandbook extends AbstractController
     }
 
     #[Route('/exercises/hands-on-release', name: 'library_release', methods: ['GET'])]
-    #[IsGranted('ROLE_THERAPIST')]
+    #[IsGranted('ROLE_RELEASE')]
     public function release(): Response
     {
         $catalogue = $this->store->get();

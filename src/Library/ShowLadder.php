@@ -26,7 +26,7 @@ final class ShowLadder extends AbstractController
         foreach ($store->get()->ladders() as $found) {
             if ($found->key === $ladder) {
                 if (LadderKind::Protocol === $found->kind) {
-                    $this->denyAccessUnlessGranted('ROLE_THERAPIST');
+                    $this->denyAccessUnlessGranted('ROLE_RELEASE');
                 }
 
                 return $this->render('Library/ladder.html.twig', ['ladder' => $found]);

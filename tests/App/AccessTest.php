@@ -76,9 +76,10 @@ final class AccessTest extends GardenTestCase
         'library_export',
         'library_import',
         'library_pose',
-        'library_release',
         'library_shapes',
     ];
+    /** For therapists with the mark "trained in hands-on release". */
+    private const RELEASE = ['library_release', 'sitting_release'];
     /** Of these, what a lead alone may do. */
     private const LEAD = ['library_shapes', 'planning_weights'];
     /** Asks for a token of its own, whoever is signed in. */
@@ -155,6 +156,8 @@ final class AccessTest extends GardenTestCase
                     $toSignIn || \in_array($name, self::PUBLIC, true),
                     "$what: $status",
                 );
+            } elseif (\in_array($name, self::RELEASE, true)) {
+                self::assertSame(403, $status, $what);
             } elseif ((
                 Role::Assistant === $role && \in_array($name, self::THERAPIST, true)
             ) || (Role::Therapist === $role && \in_array($name, self::LEAD, true))) {
@@ -172,7 +175,7 @@ final class AccessTest extends GardenTestCase
         self::assertSame(
             [],
             array_diff(
-                [...self::THERAPIST, ...self::PUBLIC, ...self::BY_TOKEN, ...self::WITHOUT_RECORD],
+                [...self::THERAPIST, ...self::RELEASE, ...self::PUBLIC, ...self::BY_TOKEN, ...self::WITHOUT_RECORD],
                 $names,
             ),
         );
@@ -183,7 +186,10 @@ final class AccessTest extends GardenTestCase
     {
         $clinic = $this->clinic();
         $addresses = $this->addresses($clinic->id, $this->staff($clinic));
-        $this->signIn($this->staff($this->clinic('Another clinic'), Role::Lead));
+        $lead = $this->staff($this->clinic('Another clinic'), Role::Lead);
+        $lead->releaseTrainedOn = new \DateTimeImmutable('-1 year');
+        $this->entities->flush();
+        $this->signIn($lead);
         $token = $this->token();
         $tried = 0;
         foreach ($addresses as [$name, $method, $path]) {

@@ -57,6 +57,7 @@ final class LoadDemo extends Command
         );
         $this->entities->persist($clinic);
         $lead = $this->staff($clinic, 'maren', 'Maren Ilves', Role::Lead);
+        $lead->releaseTrainedOn = $this->clock->now()->modify('-14 months')->setTime(0, 0);
         $this->staff($clinic, 'sefa', 'Sefa Ouland', Role::Therapist);
         $assistant = $this->staff($clinic, 'jory', 'Jory Tamm', Role::Assistant);
         $this->entities->flush();
