@@ -88,7 +88,10 @@ final class Rubric
     public function lines(): array
     {
         $all = $this->routines();
-        $percent = static fn (int $part, int $of): string => \sprintf('%.1f %%', 100 * $part / max(1, $of));
+        $percent = static fn (int $part, int $of): string => \sprintf(
+            '%.1f %%',
+            100 * $part / max(1, $of),
+        );
         $lines = [
             \sprintf('%d routines, %d more clients had none', $all, $this->counts['empty']),
             'minutes used                median '.self::at($this->used, 0.5).', tenth '.self::at(
@@ -196,7 +199,10 @@ final class Rubric
      */
     private function codes(array $items, SittingRules $rules): array
     {
-        return array_map(static fn ($broken): string => $broken->code, $rules->broken($items));
+        return array_map(
+            static fn ($broken): string => $broken->code,
+            $rules->broken($items),
+        );
     }
 
     /** @param list<Item> $items */
@@ -233,7 +239,11 @@ final class Rubric
 
     private function endsInTask(Routine $routine, Brief $brief): bool
     {
-        $known = new KnownFacts($brief->facts, $this->catalogue->vocabulary, $brief->today);
+        $known = new KnownFacts(
+            $brief->facts,
+            $this->catalogue->vocabulary,
+            $brief->today,
+        );
         $today = (new TaskChoice($this->catalogue, $brief->facts, $known))->of($brief->goals);
         $hasTask = [] !== array_filter(
             $routine->sequence->items,

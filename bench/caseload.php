@@ -28,7 +28,13 @@ foreach (
         'findings' => [$client.'/findings', 8.0],
     ] as $name => [$path, $most]
 ) {
-    $median = Stopwatch::run($name, 10, 60, $page($path), limitMs: $most * $yardstick);
+    $median = Stopwatch::run(
+        $name,
+        10,
+        60,
+        $page($path),
+        limitMs: $most * $yardstick,
+    );
     printf(
         "%-46s %.2f x the bare signed-in page, peak %.1f MB\n",
         '',

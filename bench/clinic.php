@@ -54,7 +54,11 @@ for ($part = 0; $part < $processes; ++$part) {
         for ($seed = $part; $seed < $clients; $seed += $processes) {
             $client = new MadeUpClient($seed);
             $trace = $clinic->run($client);
-            $tally->add($client, $trace, (new Oracle($catalogue, $client))->judge($trace));
+            $tally->add(
+                $client,
+                $trace,
+                (new Oracle($catalogue, $client))->judge($trace),
+            );
         }
         file_put_contents($file, serialize($tally->counts()));
         exit;
@@ -64,7 +68,10 @@ for ($part = 0; $part < $processes; ++$part) {
 $tally = new Tally();
 foreach ($parts as $child => $file) {
     pcntl_waitpid($child, $status);
-    $counts = unserialize((string) file_get_contents($file), ['allowed_classes' => false]);
+    $counts = unserialize(
+        (string) file_get_contents($file),
+        ['allowed_classes' => false],
+    );
     unlink($file);
     $tally->join(is_array($counts) ? $counts : []);
 }

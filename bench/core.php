@@ -113,7 +113,10 @@ Stopwatch::run(
     limitMs: 10.0,
 );
 $placed = array_map(
-    static fn ($case) => (new Placer($catalogue))->place($case->facts, $case->today),
+    static fn ($case) => (new Placer($catalogue))->place(
+        $case->facts,
+        $case->today,
+    ),
     $cases,
 );
 Stopwatch::run(
@@ -141,7 +144,11 @@ for ($day = 84; $day > 0; --$day) {
             new ItemKey($item->rung->id, $item->hands),
             $item->dose,
             day: $cases[0]->today->modify("-$day days"),
-            told: new Told(Outcome::Done, painBefore: 0, painAfter: 0 === ($day + $n) % 5 ? 3 : 0),
+            told: new Told(
+                Outcome::Done,
+                painBefore: 0,
+                painAfter: 0 === ($day + $n) % 5 ? 3 : 0,
+            ),
         );
     }
 }

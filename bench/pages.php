@@ -28,7 +28,13 @@ $signedIn = Stopwatch::run(
     300,
     $page('/bench/signed-in'),
 );
-$median = Stopwatch::run('client page', 50, 300, $page($client), limitMs: 2 * $signedIn);
+$median = Stopwatch::run(
+    'client page',
+    50,
+    300,
+    $page($client),
+    limitMs: 2 * $signedIn,
+);
 printf(
     "%-46s %.2f x the signed-in page, %.2f x the bare Twig page\n",
     'client page',

@@ -25,7 +25,11 @@ for ($seed = 0; $rubric->routines() < $clients; ++$seed) {
     $client = new RandomClient($seed, true);
     $facts = $client->facts([], [], 0 === $seed % 2);
     $goals = Goals::one($catalogue->goals[$seed % count($catalogue->goals)]);
-    $brief = $client->brief($facts, $goals, new Limits(MINUTES[$seed % count(MINUTES)]));
+    $brief = $client->brief(
+        $facts,
+        $goals,
+        new Limits(MINUTES[$seed % count(MINUTES)]),
+    );
     try {
         $routine = $builder->build($brief);
     } catch (NothingFits) {
@@ -33,7 +37,12 @@ for ($seed = 0; $rubric->routines() < $clients; ++$seed) {
         continue;
     }
     $rules = $builder->rulesFor($facts, $brief->limits, $client->today);
-    $rubric->add($routine, $brief, (new Candidates($catalogue, $brief))->groups(), $rules);
+    $rubric->add(
+        $routine,
+        $brief,
+        (new Candidates($catalogue, $brief))->groups(),
+        $rules,
+    );
 }
 foreach ($rubric->lines() as $line) {
     echo $line, "\n";

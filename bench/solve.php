@@ -30,7 +30,11 @@ for ($seed = 0; count($times) < CLIENTS; ++$seed) {
         1 => Goals::from([[$tasks[$seed % 6], 3], [$tasks[($seed + 2) % 6], 1 + $seed % 3]]),
         default => Goals::one($tasks[$seed % 6]),
     };
-    $brief = $client->brief($facts, $goals, new Limits(MINUTES[$seed % count(MINUTES)]));
+    $brief = $client->brief(
+        $facts,
+        $goals,
+        new Limits(MINUTES[$seed % count(MINUTES)]),
+    );
     $start = Stopwatch::processorMs();
     try {
         $routine = $builder->build($brief);
@@ -68,4 +72,8 @@ printf(
     $gaps[intdiv(count($gaps), 2)] ?? 0.0,
     [] === $gaps ? 0.0 : max($gaps),
 );
-printf("%-46s %.1f MB  (limit 64)\n", 'peak memory', memory_get_peak_usage(true) / 1e6);
+printf(
+    "%-46s %.1f MB  (limit 64)\n",
+    'peak memory',
+    memory_get_peak_usage(true) / 1e6,
+);

@@ -17,7 +17,11 @@ enum OfTwo
     public function isRight(array $statuses): bool
     {
         return match ($this) {
-            self::SecondIsAskedAgain => 303 === $statuses[0] && \in_array($statuses[1], [409, 422], true),
+            self::SecondIsAskedAgain => 303 === $statuses[0] && \in_array(
+                $statuses[1],
+                [409, 422],
+                true,
+            ),
             self::OnlyTheLead => true,
             default => [303, 303] === $statuses,
         };

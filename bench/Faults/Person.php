@@ -128,7 +128,10 @@ final class Person
         } while ($running > 0);
         $answers = [];
         foreach ($requests as $request) {
-            $answers[] = Answer::from($request, (string) curl_multi_getcontent($request));
+            $answers[] = Answer::from(
+                $request,
+                (string) curl_multi_getcontent($request),
+            );
             curl_multi_remove_handle($all, $request);
         }
         curl_multi_close($all);

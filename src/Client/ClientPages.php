@@ -55,6 +55,7 @@ final class ClientPages
             ],
             'Do' => [
                 new ClientPage('Sitting', 'sitting_start', key: 'i'),
+                new ClientPage('Hands-on release', 'sitting_release', 'ROLE_RELEASE'),
             ],
             'Follow' => [
                 new ClientPage('Decisions', 'progress_decisions', key: 'd'),

@@ -114,7 +114,10 @@ final class BarReader
 
     private static function meet(?Node $one, ?Node $other): bool
     {
-        return [] !== array_intersect($one?->strings() ?? [], $other?->strings() ?? []);
+        return [] !== array_intersect(
+            $one?->strings() ?? [],
+            $other?->strings() ?? [],
+        );
     }
 
     private function condition(Node $while, ?string $part): Condition

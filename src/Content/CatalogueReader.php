@@ -62,7 +62,10 @@ final readonly class CatalogueReader
             handbook: $handbook,
             impairments: (new ImpairmentReader(
                 new ConditionParser($codes),
-                array_map(static fn (Ladder $ladder): string => $ladder->key, $read),
+                array_map(
+                    static fn (Ladder $ladder): string => $ladder->key,
+                    $read,
+                ),
                 array_merge(...array_map(
                     static fn (Ladder $l): array => array_map(
                         static fn (Rung $r): string => $r->id,

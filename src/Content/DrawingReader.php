@@ -122,7 +122,10 @@ final readonly class DrawingReader
         }
 
         return array_map(
-            static fn (Node $item, array $limit): float => $item->float($limit[0], $limit[1]),
+            static fn (Node $item, array $limit): float => $item->float(
+                $limit[0],
+                $limit[1],
+            ),
             $items,
             $limits,
         );
@@ -188,7 +191,10 @@ final readonly class DrawingReader
 
         return new Place(
             $items[0]->string(),
-            ...array_map(static fn (Node $n): float => $n->float(), \array_slice($items, 1)),
+            ...array_map(
+                static fn (Node $n): float => $n->float(),
+                \array_slice($items, 1),
+            ),
         );
     }
 

@@ -216,7 +216,10 @@ final readonly class LadderReader
                         $together,
                     ),
                 bars: $this->bars($demands, $node, $together),
-                settledWhen: $this->settledWhen($node->optional('settled_when'), $together),
+                settledWhen: $this->settledWhen(
+                    $node->optional('settled_when'),
+                    $together,
+                ),
             ),
             load: self::load($node, $segment),
             dosing: $dosing = $this->dosing($node),
@@ -416,7 +419,10 @@ final readonly class LadderReader
 
     private function dosing(Node $node): DosePlan
     {
-        $progress = array_map(ProgressReader::read(...), $node->get('progress')->items());
+        $progress = array_map(
+            ProgressReader::read(...),
+            $node->get('progress')->items(),
+        );
         $start = self::begun(self::dose($node->get('dose')), $progress);
         $range = $node->get('range')->only(
             'passes',
@@ -452,7 +458,12 @@ final readonly class LadderReader
     {
         foreach ($progress as $spec) {
             $challenge = $spec->kind->challenge();
-            $dose = null === $challenge ? $dose : $dose->at($challenge, $spec->levels[0]);
+            $dose = null === $challenge
+                ? $dose
+                : $dose->at(
+                    $challenge,
+                    $spec->levels[0],
+                );
         }
 
         return $dose;

@@ -54,7 +54,10 @@ final readonly class MeasureReader
         $this->file->only('groups', 'measures', 'lists');
         $kinds = [];
         foreach ($this->file->get('measures')->items() as $node) {
-            array_push($kinds, ...($node->has('each') ? $this->hinges($node) : [$this->kind($node)]));
+            array_push(
+                $kinds,
+                ...($node->has('each') ? $this->hinges($node) : [$this->kind($node)]),
+            );
         }
 
         return new MeasureKinds($kinds, array_map(
@@ -74,7 +77,10 @@ final readonly class MeasureReader
             static fn (Node $list): CheckList => new CheckList(
                 $list->only('key', 'title', 'observations')->get('key')->string(),
                 $list->get('title')->string(),
-                array_map(self::observation(...), $list->get('observations')->items()),
+                array_map(
+                    self::observation(...),
+                    $list->get('observations')->items(),
+                ),
             ),
             $this->file->get('lists')->items(),
         );

@@ -68,7 +68,10 @@ final readonly class ScreeningReader
                 $node->optional('gives_on_yes')?->map() ?? [],
             ),
             unblocks: $node->get('unblocks')->string(),
-            daysAfterInjection: $node->optional('days_after_injection')?->int(1, 365),
+            daysAfterInjection: $node->optional('days_after_injection')?->int(
+                1,
+                365,
+            ),
         );
     }
 

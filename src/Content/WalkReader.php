@@ -118,7 +118,12 @@ final readonly class WalkReader
             throw $half->fail('expected half');
         }
 
-        return new Cue($kind, 0.0, null === $half ? 1.0 : 0.5, $node->get('say')->string());
+        return new Cue(
+            $kind,
+            0.0,
+            null === $half ? 1.0 : 0.5,
+            $node->get('say')->string(),
+        );
     }
 
     /** @return list<string> */

@@ -40,7 +40,10 @@ final readonly class EventStore
         return AddedEvents::found($this->entities->getConnection()->fetchAllAssociative(
             \sprintf(self::ADD, implode(', ', array_keys($rows[0]))),
             [
-                'told' => json_encode($rows, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION),
+                'told' => json_encode(
+                    $rows,
+                    \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION,
+                ),
                 'sitting' => $told[0]->sittingId,
                 'items' => array_column($items, 'id'),
             ],
@@ -61,6 +64,32 @@ final readonly class EventStore
         usort($placed, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return array_column($placed, 1);
+    }
+
+    /**
+     * How a hands-on release has gone, so that it goes on where it was.
+     *
+     * @return list<array{kind: string, item: ?string, at: string, body: array<string, mixed>}> in the order of the
+     *    doing; empty for every other sitting
+     */
+    public function acts(Sitting $sitting): array
+    {
+        $kinds = [EventKind::Marked, EventKind::Tested, EventKind::Positioned, EventKind::Counted];
+        $of = array_filter(
+            $this->of($sitting),
+            static fn (SittingEvent $e): bool => \in_array($e->kind, $kinds, true),
+        );
+        $hasRelease = [] !== array_filter(
+            $of,
+            static fn (SittingEvent $e): bool => EventKind::Counted !== $e->kind,
+        );
+
+        return !$hasRelease ? [] : array_map(static fn (SittingEvent $e): array => [
+            'kind' => $e->kind->value,
+            'item' => $e->itemId,
+            'at' => $e->at->format(\DATE_ATOM),
+            'body' => $e->body,
+        ], array_values($of));
     }
 
     /** @return list<array<string, mixed>> what was wrong in a sitting: item, sign, strength, worse */

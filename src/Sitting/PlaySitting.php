@@ -92,14 +92,19 @@ final class PlaySitting extends AbstractController
         $this->audit->read('sitting', $sitting->clientId);
 
         return JsonResponse::fromJsonString(\sprintf(
-            '{"score":%s,"hash":"%s","secret":"%s","page":%s,"told":%s,"wrongs":%s,"defaults":%s,"isFinished":%s}',
+            '{"score":%s,"hash":"%s","secret":"%s","page":%s,"told":%s,"wrongs":%s,"defaults":%s,"acts":%s,'
+                .'"isFinished":%s}',
             $score->json(),
             $score->hash,
             $secret,
-            json_encode($this->page($sitting, $clinics->own()), \JSON_THROW_ON_ERROR),
+            json_encode(
+                $this->page($sitting, $clinics->own()),
+                \JSON_THROW_ON_ERROR,
+            ),
             json_encode((object) $told, \JSON_THROW_ON_ERROR),
             json_encode($events->wrongs($sitting), \JSON_THROW_ON_ERROR),
             json_encode((object) $sitting->saidBefore(), \JSON_THROW_ON_ERROR),
+            json_encode($events->acts($sitting), \JSON_THROW_ON_ERROR),
             null === $sitting->finishedAt ? 'false' : 'true',
         ));
     }
@@ -166,7 +171,10 @@ final class PlaySitting extends AbstractController
             'kept' => $kept,
             'item' => $item,
             'line' => Uuid::v4()->toRfc4122(),
-            'asks' => null === $item ? null : AskedOfItem::of($item->rung, $item->dose),
+            'asks' => null === $item ? null : AskedOfItem::of(
+                $item->rung,
+                $item->dose,
+            ),
             'rests' => $noActiveWork && null !== $item && !$item->rung->load->class->isRestful(),
         ];
     }
@@ -193,7 +201,12 @@ final class PlaySitting extends AbstractController
                 $sitting,
             );
         } catch (DifferentBody $e) {
-            return $this->refuse($json, $e->getMessage(), Response::HTTP_CONFLICT, $sitting);
+            return $this->refuse(
+                $json,
+                $e->getMessage(),
+                Response::HTTP_CONFLICT,
+                $sitting,
+            );
         }
 
         return $json
@@ -218,7 +231,10 @@ final class PlaySitting extends AbstractController
             null,
             EventKind::Finished,
             actor: Actor::staff($this->who->staff()->id),
-            time: EventTime::now($this->clock->now(), $this->client($sitting)->zone),
+            time: EventTime::now(
+                $this->clock->now(),
+                $this->client($sitting)->zone,
+            ),
             body: '' === $note ? [] : ['note' => $note],
         );
         $sitting->hears($finished);

@@ -32,6 +32,7 @@ final class ShowRecord extends AbstractController
         private readonly CatalogueStore $catalogue,
         private readonly StaffNames $names,
         private readonly ToldWords $words,
+        private readonly ReleaseWords $release,
         private readonly Cautions $cautions,
     ) {
     }
@@ -97,7 +98,9 @@ final class ShowRecord extends AbstractController
                 'kind' => $event->kind->value,
                 'item' => $rows[$event->itemId ?? '']['name'] ?? '',
                 'by' => $this->names->of($event->clinicId, $event->actorId),
-                'said' => $isLine ? $this->words->of(LogFormat::kept($event->body)) : [],
+                'said' => $isLine
+                    ? $this->words->of(LogFormat::kept($event->body))
+                    : $this->release->of($event),
                 'sign' => EventKind::Wrong === $event->kind ? EventFormat::wrong($event->body) : null,
                 'corrects' => $isLine && \in_array($event->itemId, $told, true),
                 'received' => self::cameLate($event)

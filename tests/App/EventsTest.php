@@ -160,13 +160,19 @@ final class EventsTest extends OdalysTestCase
         $this->sent([$this->event('wrong', $item, ['sign' => 'stroke', 'began' => '09:10'])]);
 
         self::assertSame([Decided::EVERYTHING], $this->suspended());
-        self::assertSame([AlertKind::Emergency], array_column($this->alerts(), 'kind'));
+        self::assertSame(
+            [AlertKind::Emergency],
+            array_column($this->alerts(), 'kind'),
+        );
         self::assertSame(
             ['outcome' => 'part', 'systemic' => true],
             $this->toldOf($item),
         );
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
-        self::assertStringContainsString('Wrist ease-back: signs of a stroke', $this->shown());
+        self::assertStringContainsString(
+            'Wrist ease-back: signs of a stroke',
+            $this->shown(),
+        );
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/sittings/new');
         self::assertStringContainsString('suspended', $this->shown());
     }
@@ -262,7 +268,10 @@ final class EventsTest extends OdalysTestCase
             $this->event('after', null, ['pain' => 8]),
         ]);
 
-        self::assertContains($item->rungId.'|'.$item->hands->value, $this->suspended());
+        self::assertContains(
+            $item->rungId.'|'.$item->hands->value,
+            $this->suspended(),
+        );
         self::assertSame([AlertKind::Part], array_column($this->alerts(), 'kind'));
     }
 
@@ -271,8 +280,15 @@ final class EventsTest extends OdalysTestCase
         $event = $this->event('finished', null, []);
         $this->secret();
         $this->signIn($this->staff($this->clinic('Elsewhere')));
-        self::assertSame(404, $this->postJson('/sittings/'.$this->sitting->id.'/open', []));
-        self::assertSame(200, $this->play($this->batch([$event])), 'who is signed in does not matter');
+        self::assertSame(
+            404,
+            $this->postJson('/sittings/'.$this->sitting->id.'/open', []),
+        );
+        self::assertSame(
+            200,
+            $this->play($this->batch([$event])),
+            'who is signed in does not matter',
+        );
         self::assertSame(
             $this->sitting->actorId,
             $this->entities->find(SittingEvent::class, $event['id'])?->actorId,
@@ -344,7 +360,10 @@ final class EventsTest extends OdalysTestCase
     /** @return array<string, mixed> */
     private function opened(): array
     {
-        self::assertSame(200, $this->postJson('/sittings/'.$this->sitting->id.'/open', []));
+        self::assertSame(
+            200,
+            $this->postJson('/sittings/'.$this->sitting->id.'/open', []),
+        );
         /** @var array<string, mixed> $sheet */
         $sheet = json_decode($this->page(), true, 512, \JSON_THROW_ON_ERROR);
 

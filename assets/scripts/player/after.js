@@ -6,8 +6,9 @@ import { all, data, one } from '../core/dom.js';
  * @param {import('../core/running.js').Running} running
  * @param {import('./guard.js').Guard} guard
  * @param {(body: Record<string, unknown>) => void} done
+ * @param {{asksHowHard: boolean}} how a hand that was passive throughout is not asked how hard it was
  */
-export function askAfter(faces, running, guard, done) {
+export function askAfter(faces, running, guard, done, { asksHowHard } = { asksHowHard: true }) {
   /** @type {Record<string, unknown>} */
   const body = {};
   /** @param {string} face @param {string} name @param {(value: string) => void} act */
@@ -22,7 +23,7 @@ export function askAfter(faces, running, guard, done) {
   };
   each('after', 'pain', (pain) => {
     body.pain = Number(pain);
-    faces.show('hard');
+    faces.show(asksHowHard ? 'hard' : 'tell');
   });
   each('hard', 'felt', (felt) => {
     body.felt = felt;

@@ -17,9 +17,10 @@ export function listen(root, running, hasOneKey) {
   const find = shown(root);
   const stops = () => {
     const big = find('[data-big]');
-    const lit = [big, find('[data-wrong]'), find('[data-halt]')];
+    const wrong = find('[data-wrong]');
+    const lit = [big, wrong, find('[data-halt]')];
     // where nothing is the big one, it walks over all that can be chosen
-    return (big === null ? all(root, '[data-face] .btn', HTMLElement) : lit).filter(
+    return (big === null ? [...all(root, '[data-face] .btn', HTMLElement), wrong] : lit).filter(
       (button) => button !== null && button.offsetParent !== null,
     );
   };
@@ -73,6 +74,6 @@ function meant(event, find) {
     case 'ArrowRight':
       return find('[data-big="start"]') ?? find('[data-enough]');
     default:
-      return null;
+      return /^\d$/.test(event.key) ? find(`[data-digit="${event.key}"]`) : null;
   }
 }

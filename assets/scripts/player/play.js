@@ -6,6 +6,7 @@ import { Faces } from './faces.js';
 import { Keeper } from './keeper.js';
 import { isOnlyHere } from './only.js';
 import { Post } from './post.js';
+import { Guide } from './release/guide.js';
 import { fetchAll } from './picture.js';
 import { opened } from './score.js';
 import { showSent } from './status.js';
@@ -62,16 +63,19 @@ async function open(root, running, says) {
   });
   const mine = { sitting, secret: sheet.secret };
   const kept = (await keeper.waiting()).filter((one) => one.sitting === sitting);
-  const director = new Director(root, running, new Faces(root), {
-    sheet,
-    act: (kind, item, body) =>
-      post.act(mine, { kind, item, body }).catch(() => {
-        waits.textContent =
-          'This could not be kept. Write it down, and free some room on this device.';
-        waits.classList.add('halt');
-      }),
-  });
-  director.start(kept.map(({ told }) => told));
+  /** @type {import('./director.js').Director['act']} */
+  const act = (kind, item, body) =>
+    post.act(mine, { kind, item, body }).catch(() => {
+      waits.textContent =
+        'This could not be kept. Write it down, and free some room on this device.';
+      waits.classList.add('halt');
+    });
+  const faces = new Faces(root);
+  const { release } = sheet.score;
+  const leads = release
+    ? new Guide(root, running, faces, { sheet, release, act })
+    : new Director(root, running, faces, { sheet, act });
+  leads.start(kept.map(({ told }) => told));
   navigator.serviceWorker?.register('/sw.js').catch(() => {}); // without it a reload wants a network
   fetchAll(sheet.score.items); // so that it goes on without one
   running.on(window, 'online', () => post.flush());

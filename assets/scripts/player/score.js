@@ -16,10 +16,11 @@
  * @typedef {{items: number[], cues: Cue[]}} Stretch
  * @typedef {{sign: string, asks: string, strength: number|null, worse: string, stops: string, alert: string|null,
  *   calls: boolean, words: string}} StopRow
- * @typedef {{items: Item[], stretches: Stretch[], stops: StopRow[]}} Score
+ * @typedef {{items: Item[], stretches: Stretch[], stops: StopRow[],
+ *   release?: import('./release/run.js').Release}} Score
  * @typedef {{score: Score, hash: string, secret: string, page: import('./around.js').Around,
  *   told: Record<string, string|null>, isFinished: boolean, defaults: Record<string, number|string>,
- *   wrongs: import('./course.js').Wrong[]}} Sheet
+ *   wrongs: import('./course.js').Wrong[], acts?: import('./release/run.js').Act[]}} Sheet
  */
 
 /**

@@ -101,7 +101,12 @@ final class CalendarFormat
         \DateTimeImmutable $now,
     ): string {
         $calendar = new VCalendar(['PRODID' => '-//Hand Garden//Week//EN']);
-        ZoneFormat::define($calendar, $zone, $week->days[0]->day, \count($week->days));
+        ZoneFormat::define(
+            $calendar,
+            $zone,
+            $week->days[0]->day,
+            \count($week->days),
+        );
         foreach ($week->days as $day) {
             $midnight = new \DateTimeImmutable($day->day->format('Y-m-d'), $zone);
             $at = static fn (int $minutes): \DateTimeImmutable => $midnight->setTime(
@@ -117,7 +122,10 @@ final class CalendarFormat
                     'SUMMARY' => 'Hand exercises',
                     'DESCRIPTION' => implode(
                         "\n",
-                        array_map(static fn (Item $i): string => $i->rung->name, $day->items),
+                        array_map(
+                            static fn (Item $i): string => $i->rung->name,
+                            $day->items,
+                        ),
                     ),
                 ]);
             }

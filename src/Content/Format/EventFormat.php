@@ -43,6 +43,10 @@ final readonly class EventFormat
                 LogFormat::noticed($body),
             ),
             EventKind::Wrong => self::wrongOf($body),
+            EventKind::Marked, EventKind::Tested, EventKind::Positioned => ReleaseFormat::read(
+                $kind,
+                $body,
+            ),
             EventKind::After => self::after($body),
             EventKind::Finished => self::finished($body),
             EventKind::Begun, EventKind::HurtLater => throw $body->fail('is not told by a device'),
@@ -84,7 +88,10 @@ final readonly class EventFormat
         $body->only(...LogFormat::BODY);
 
         return LogFormat::write(
-            null === $rung ? LogFormat::told($body) : LogFormat::toldOf($rung, $body),
+            null === $rung ? LogFormat::told($body) : LogFormat::toldOf(
+                $rung,
+                $body,
+            ),
         );
     }
 

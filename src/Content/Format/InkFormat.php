@@ -37,7 +37,11 @@ final class InkFormat
         $items = $node->get('strokes')->items();
         if (\count($items) > self::MOST_STROKES) {
             throw $node->get('strokes')->fail(
-                \sprintf('%d strokes; at most %d', \count($items), self::MOST_STROKES),
+                \sprintf(
+                    '%d strokes; at most %d',
+                    \count($items),
+                    self::MOST_STROKES,
+                ),
             );
         }
         foreach ($items as $stroke) {
@@ -66,7 +70,10 @@ final class InkFormat
     /** @throws InvalidData */
     public static function guide(Node $node): Guide
     {
-        $number = static fn (string $key): float => $node->get($key)->float(-10_000.0, 10_000.0);
+        $number = static fn (string $key): float => $node->get($key)->float(
+            -10_000.0,
+            10_000.0,
+        );
         try {
             return match ($node->get('kind')->string()) {
                 'spiral' => new SpiralGuide(
@@ -152,7 +159,11 @@ final class InkFormat
                 '%s in %.1f s, %d pen lifts.',
                 null === $found->widthMm
                     ? 'Not calibrated: no millimetres. Written'
-                    : \sprintf('%.0f by %.0f mm', $found->widthMm, $found->heightMm),
+                    : \sprintf(
+                        '%.0f by %.0f mm',
+                        $found->widthMm,
+                        $found->heightMm,
+                    ),
                 $found->seconds,
                 $found->penLifts,
             ),

@@ -111,7 +111,10 @@ final readonly class LogFormat
             errors: $node->optional('errors')?->int(0, 200),
             drops: $node->optional('drops')?->int(0, 200),
             felt: $node->optional('felt')?->enum(Felt::class),
-            loadKilograms: $node->optional('load')?->float(0.0, self::MOST_KILOGRAMS),
+            loadKilograms: $node->optional('load')?->float(
+                0.0,
+                self::MOST_KILOGRAMS,
+            ),
             levels: DoseFormat::levels($node->optional('levels')),
             reason: $node->optional('reason')?->enum(SkipReason::class),
             wornMinutes: $node->optional('worn')?->int(0, self::MOST_MINUTES),
@@ -189,7 +192,10 @@ final readonly class LogFormat
                 'skin' => $told->skin?->value,
                 'noticed' => [] === $told->noticed
                     ? null
-                    : array_map(static fn (Noticed $n): string => $n->value, $told->noticed),
+                    : array_map(
+                        static fn (Noticed $n): string => $n->value,
+                        $told->noticed,
+                    ),
                 'whole' => $told->whole?->value,
             ],
             static fn (mixed $value): bool => null !== $value,

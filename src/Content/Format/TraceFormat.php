@@ -26,7 +26,10 @@ final class TraceFormat
         /** @var list<array{float, float, float, float}> $rows */
         $rows = $samples->rows(4, 4, self::MOST_SAMPLES);
         try {
-            return Trace::fromSamples($node->get('rate_hz')->float(20.0, 1000.0), $rows);
+            return Trace::fromSamples(
+                $node->get('rate_hz')->float(20.0, 1000.0),
+                $rows,
+            );
         } catch (InvalidTrace $e) {
             throw $samples->fail($e->getMessage());
         }

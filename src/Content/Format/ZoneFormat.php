@@ -22,7 +22,10 @@ final class ZoneFormat
             return;
         }
         $begin = $firstDay->getTimestamp() - self::DAY_SECONDS;
-        $changes = $zone->getTransitions($begin, $begin + ($days + 2) * self::DAY_SECONDS);
+        $changes = $zone->getTransitions(
+            $begin,
+            $begin + ($days + 2) * self::DAY_SECONDS,
+        );
         if ([] === $changes) {
             return;
         }

@@ -52,6 +52,19 @@ final readonly class Setting
         );
     }
 
+    /** In the clinic, with somebody who is trained in the hands-on release. */
+    public function withReleaseTrained(): self
+    {
+        return new self(
+            $this->helperHere,
+            $this->helperSigned,
+            supervised: true,
+            atHome: false,
+            materials: null,
+            releaseTrained: true,
+        );
+    }
+
     /** @param list<string> $materials at hand */
     public function withMaterials(array $materials): self
     {

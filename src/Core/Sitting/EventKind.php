@@ -18,6 +18,12 @@ enum EventKind: string
     case Wrong = 'wrong';
     /** Told later: it hurt for hours after the item, or the next morning. */
     case HurtLater = 'hurt-later';
+    /** What the hands felt at a step of the hands-on release. */
+    case Marked = 'marked';
+    /** Slow opening and tone, before or after the release. */
+    case Tested = 'tested';
+    /** The release came to positioning, and why. */
+    case Positioned = 'positioned';
     /** What was told at the end, of the sitting as a whole. */
     case After = 'after';
     case Finished = 'finished';
@@ -27,7 +33,7 @@ enum EventKind: string
     {
         return match ($this) {
             self::Line, self::Counted, self::Noticed, self::Wrong, self::HurtLater => true,
-            self::Begun, self::After, self::Finished => false,
+            self::Begun, self::Marked, self::Tested, self::Positioned, self::After, self::Finished => false,
         };
     }
 
