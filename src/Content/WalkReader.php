@@ -14,6 +14,7 @@ use HandGarden\Core\Cue\CountPlan;
 use HandGarden\Core\Cue\Cue;
 use HandGarden\Core\Cue\CueKind;
 use HandGarden\Core\Cue\Flow;
+use HandGarden\Core\Cue\Legs;
 use HandGarden\Core\Cue\UnitOrder;
 use HandGarden\Core\Cue\Walk;
 use HandGarden\Core\Cue\WalkKind;
@@ -54,6 +55,7 @@ final readonly class WalkReader
             'quiet',
             'danger',
             'later',
+            'legs',
         );
         $kind = $node->get('kind')->enum(WalkKind::class);
         $cues = array_map(self::cue(...), $node->get('cues')->items());
@@ -73,6 +75,7 @@ final readonly class WalkReader
             danger: $this->danger($node->get('danger')),
             isQuiet: $node->optional('quiet')?->bool() ?? false,
             laterSeconds: $node->optional('later')?->int(1, 600) ?? 0,
+            legs: self::legs($node->optional('legs')),
         );
         self::check($walk, $dose, $node);
 
@@ -153,6 +156,20 @@ final readonly class WalkReader
         [$digit, $joint] = explode('.', $unit.'.');
 
         return isset(Digit::tryFrom($digit)?->hinges()[(int) $joint - 1]);
+    }
+
+    private static function legs(?Node $node): Legs
+    {
+        if (null === $node) {
+            return new Legs();
+        }
+        $node->only('with', 'sets');
+        $with = array_map(
+            static fn (Node $words): string => $words->string(),
+            $node->optional('with')?->map() ?? [],
+        );
+
+        return new Legs($with, $node->optional('sets')?->strings() ?? []);
     }
 
     private static function beat(?Node $node): ?Beat

@@ -7,6 +7,7 @@ namespace HandGarden\Sitting;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Cue\CueKind;
+use HandGarden\Core\Cue\WalkKind;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Score\Played;
 use HandGarden\Web\Wording;
@@ -32,17 +33,18 @@ final readonly class CueWords
 
         return strtr($cue->words, [
             '{side}' => null === $cue->place->side ? '' : $cue->place->side->value,
-            '{unit}' => $this->unit($cue->place->unit ?? ''),
+            '{unit}' => $this->unit($cue->place->unit ?? '', $item),
             '{n}' => (string) $cue->number,
             '{count}' => (string) $cue->count,
             '{hold}' => (string) (int) $cue->seconds,
         ]);
     }
 
-    /** A finger, joint, space or shape in words; what is in words already stays. */
-    public function unit(string $unit): string
+    /** A finger, joint, space or shape in words; what is in words already stays. A ring is a shape, or a finger. */
+    public function unit(string $unit, Item $item): string
     {
-        if (null !== Digit::tryFrom($unit)) {
+        $isShape = WalkKind::Shapes === $item->rung->walk->kind;
+        if (!$isShape && null !== Digit::tryFrom($unit)) {
             return $this->wording->word('unit.'.$unit);
         }
         if (1 === preg_match(self::JOINT, $unit, $found)) {
@@ -80,7 +82,7 @@ final readonly class CueWords
         return $this->wording->word('cue.'.$code, [
             'item' => $item->rung->name,
             'position' => $item->rung->instructions->position,
-            'unit' => null === $cue->place->unit ? '' : $this->unit($cue->place->unit),
+            'unit' => null === $cue->place->unit ? '' : $this->unit($cue->place->unit, $item),
             'side' => $cue->place->side->value ?? '',
         ]);
     }

@@ -120,15 +120,36 @@ final readonly class ScoreSheet
             $count = \count($stretch->items);
             $stretches[] = [
                 'items' => range($first, $first + $count - 1),
-                'cues' => array_map(
+                'cues' => self::legsOnce(array_map(
                     fn (Played $cue): array => $this->cue($cue, $stretch, $first),
                     $stretch->cues,
-                ),
+                )),
             ];
             $first += $count;
         }
 
         return $stretches;
+    }
+
+    /**
+     * What the legs do is said where it changes.
+     *
+     * @param list<array<string, mixed>> $cues
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function legsOnce(array $cues): array
+    {
+        $before = null;
+        foreach ($cues as $n => $cue) {
+            $legs = $cue['legs'] ?? $before;
+            if ($legs !== $before) {
+                $cues[$n]['saysLegs'] = true;
+            }
+            $before = $legs;
+        }
+
+        return $cues;
     }
 
     /** What a number asks for, in the clinic's number code. */
@@ -151,17 +172,22 @@ final readonly class ScoreSheet
     private function cue(Played $cue, Stretch $stretch, int $first): array
     {
         $place = $cue->place;
+        $item = $stretch->items[$place->item];
 
         return array_filter([
             'part' => $cue->part->value,
             'kind' => $cue->kind->value,
             's' => round($cue->seconds, 3),
             'item' => $first + $place->item,
-            'words' => $this->words->of($cue, $stretch->items[$place->item]),
+            'words' => $this->words->of($cue, $item),
             'side' => $place->side?->value,
             'asks' => CueKind::Notice === $cue->kind ? self::question($cue->words) : null,
-            'unit' => null === $place->unit ? null : $this->words->unit($place->unit),
-            'other' => null === $place->otherUnit ? null : $this->words->unit($place->otherUnit),
+            'unit' => null === $place->unit ? null : $this->words->unit($place->unit, $item),
+            'other' => null === $place->otherUnit ? null : $this->words->unit($place->otherUnit, $item),
+            'legs' => $cue->part->isWork() ? $item->rung->walk->legs->words(
+                $place->unit,
+                $place->set,
+            ) : null,
             'set' => 0 === $place->set ? null : $place->set,
             'rep' => 0 === $place->repetition ? null : $place->repetition,
             'go' => $cue->travel->value,
@@ -174,6 +200,6 @@ final readonly class ScoreSheet
             'means' => $this->meaning($cue),
             'done' => 0 === $cue->done ? null : $cue->done,
             'beat' => $cue->beat,
-        ], static fn (mixed $value): bool => !\in_array($value, [null, false], true));
+        ], static fn (mixed $value): bool => !\in_array($value, [null, false, ''], true));
     }
 }

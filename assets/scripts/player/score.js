@@ -2,6 +2,7 @@
  * What the server wrote down when the sitting began; see ScoreSheet. Nothing is decided here.
  * @typedef {{
  *   part: string, kind: string, s: number, item: number, words?: string, side?: string, unit?: string, other?: string,
+ *   legs?: string, saysLegs?: boolean,
  *   set?: number, rep?: number, go?: string, say?: string, saysSide?: boolean, saysUnit?: boolean, holds?: boolean,
  *   n?: number, of?: number, done?: number, beat?: number, asks?: string, means?: string,
  * }} Cue

@@ -24,6 +24,7 @@ export function speechOf(cue, isAfresh) {
     said.push(cue.other ? `${cue.unit}, other hand ${cue.other}` : cue.unit);
   }
   said.push(...aloudOf(cue, isAfresh));
+  if (isWork && cue.legs && (cue.saysLegs || isAfresh)) said.push(cue.legs);
   return said
     .filter((words) => words)
     .map(plain)

@@ -47,8 +47,7 @@ export class Work {
     this.unit.textContent = isWork ? unitOf(cue) : '';
     this.words.textContent = cue.means ?? cue.words ?? '';
     this.count.textContent = placeOf(cue, item);
-    this.next.textContent =
-      cue.kind === 'shape' && next?.kind === 'shape' ? `then ${next.words}` : '';
+    this.next.textContent = cue.kind === 'shape' && next?.kind === 'shape' ? thenOf(next) : '';
     this.breath.toggleAttribute('hidden', !isABreath);
     const isCalled = isWork && NUMBERED.has(cue.kind) && cue.words === String(cue.n);
     this.called.hidden = !isCalled;
@@ -75,11 +74,15 @@ export class Work {
   }
 }
 
+/** @param {Cue} next a shape, and what the legs do with it */
+const thenOf = ({ words, legs }) => `then ${words}${legs ? `, ${legs}` : ''}`;
+
 /** @param {Cue} cue */
 function unitOf(cue) {
   const parts = [];
   if (cue.side) parts.push(`${cue.side} hand`);
   if (cue.unit && !cue.words?.includes(cue.unit) && cue.kind !== 'beat') parts.push(cue.unit);
+  if (cue.legs) parts.push(cue.legs);
   if (cue.other) parts.push(`other hand: ${cue.other}`);
   return parts.join(' · ');
 }

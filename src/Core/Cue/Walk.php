@@ -18,6 +18,7 @@ final readonly class Walk
      * @param string              $danger     when to stop, beside what is always a reason
      * @param bool                $isQuiet    never counted aloud
      * @param int                 $laterSeconds taken after the sitting
+     * @param Legs                $legs         what they do meanwhile
      */
     public function __construct(
         public WalkKind $kind,
@@ -34,6 +35,7 @@ final readonly class Walk
         public string $danger,
         public bool $isQuiet,
         public int $laterSeconds,
+        public Legs $legs = new Legs(),
     ) {
     }
 
