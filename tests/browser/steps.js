@@ -35,7 +35,7 @@ export async function beginSitting(page) {
 export const face = (page, name) => page.locator(`[data-face="${name}"]`);
 
 /** Longer than a second touch of a shaking hand is unheard. */
-const steadily = (page) => page.waitForTimeout(650);
+export const steadily = (page) => page.waitForTimeout(650);
 
 /** Plays the stretch that is ready to its log, and tells that it was done. */
 export async function playOne(page) {

@@ -1,0 +1,100 @@
+// Every kind of exercise from its start to its end, cue by cue, on a clock that the test moves: what is shown and what
+// is said is what the score has.
+import { execFileSync } from 'node:child_process';
+import { expect, test } from '@playwright/test';
+import { begin, face } from './steps.js';
+
+const KINDS = {
+  'a number-called run': ['called-numbers-short'],
+  'a shape chain with legs': ['hook-two-up-switch', '--hands', 'together'],
+  'a chain that a leading heel changes': ['cup-ring-chain', '--hands', 'together'],
+  'a breathing exercise': ['long-out-breath', '--hands', 'together'],
+  'a counted palm store': ['palm-store-count-up'],
+  'a two-round opening': ['open-attempt', 'close-and-open', '--chain'],
+  'a task, step by step': ['rocker-cut-putty'],
+};
+
+/** @param {string[]} of exercises, and how they are played */
+const scoreOf = (of) =>
+  JSON.parse(
+    execFileSync('php', ['bin/console', 'garden:score', ...of, '--json'], {
+      env: { ...process.env, APP_ENV: 'prod', APP_DEBUG: '0' },
+      encoding: 'utf8',
+      maxBuffer: 2 ** 26,
+    }),
+  );
+
+/** A sitting is begun, and plays another score; nothing of it goes to the clinic. */
+async function play(page, score) {
+  await page.addInitScript(() => {
+    window.said = [];
+    const voice = {
+      speaking: false,
+      cancel() {},
+      speak: ({ text }) => window.said.push(text),
+      getVoices: () => [],
+    };
+    Object.defineProperty(window, 'speechSynthesis', { value: voice });
+  });
+  await page.route('**/open', async (route) => {
+    const sheet = await (await route.fetch()).json();
+    await route.fulfill({ json: { ...sheet, score, told: {}, wrongs: [] } });
+  });
+  await page.route('**/played/events', async (route) => {
+    const { events } = route.request().postDataJSON();
+    await route.fulfill({ json: { kept: events.map(({ id }) => id), refused: [] } });
+  });
+  await begin(page);
+  await expect(face(page, 'ready')).toBeVisible();
+  await page.locator('.play-sound summary').click();
+  await page.getByLabel('Say it aloud').check();
+  await page.locator('.play-sound summary').click();
+}
+
+for (const [name, of] of Object.entries(KINDS)) {
+  test(`${name} is played to its end as the score has it`, async ({ page }) => {
+    const score = scoreOf(of);
+    const { cues } = score.stretches[0];
+    await play(page, score);
+    await page.clock.install();
+    await page.clock.pauseAt(Date.now() + 60_000);
+    await face(page, 'ready').getByRole('button', { name: 'Start' }).click();
+    const work = face(page, 'work');
+    // what was read before the start is not waited for in full
+    const lead = cues[0].part === 'set-up' ? 1 : 0;
+    if (lead === 1) await untilPast(page, cues[0]);
+    for (const cue of cues.slice(lead)) {
+      await page.clock.runFor((cue.s * 1000) / 2);
+      await expect(work.locator('[data-words]')).toHaveText(cue.means ?? cue.words ?? '');
+      if (cue.legs) await expect(work.locator('[data-unit]')).toContainText(cue.legs);
+      if (cue.kind === 'call')
+        await expect(work.locator('[data-called]')).toHaveText(String(cue.n));
+      if (cue.part === 'work' && cue.side) {
+        await expect(work.locator('[data-unit]')).toContainText(`${cue.side} hand`);
+      }
+      if (cue.kind.startsWith('breathe')) await expect(work.locator('[data-breath]')).toBeVisible();
+      await page.clock.runFor((cue.s * 1000) / 2);
+    }
+    await page.clock.runFor(500);
+    await expect(face(page, 'log')).toBeVisible();
+    const said = await page.evaluate(() => window.said);
+    const isABreath = cues.every(({ part, kind }) => part !== 'work' || kind.startsWith('breathe'));
+    if (isABreath) expect(said.filter((words) => /^\d+$/.test(words))).toEqual([]);
+    for (const words of spokenOf(cues)) expect(said.join(' | ')).toContain(words);
+  });
+}
+
+/** Runs the clock until getting ready is over. */
+async function untilPast(page, first) {
+  const words = face(page, 'work').locator('[data-words]');
+  for (let ms = 0; ms <= first.s * 1000 && (await words.textContent()) === first.words; ms += 100) {
+    await page.clock.runFor(100);
+  }
+}
+
+/** Words that the voice cannot have left out. */
+const spokenOf = (cues) => [
+  ...new Set(
+    cues.filter(({ say }) => say === 'words').map(({ words }) => words.split(/\s*\.\.\./)[0]),
+  ),
+];
