@@ -149,14 +149,19 @@ final readonly class AfterLogging
         return $keys;
     }
 
-    /** Looks again at the last line of each item, after late pain was told. */
-    public function check(Client $client): void
+    /**
+     * Looks again at the items of a sitting, after pain was told of it as a whole or of the time after it. Other
+     * symptoms had their consequence when they were told: what a therapist has reopened since stays open.
+     */
+    public function painOf(Client $client, string $sittingId): void
     {
         $log = $this->sittings->log($client);
         foreach ($log->itemKeys() as $key) {
-            $lines = $log->for($key);
-            if ([] !== $lines) {
-                $this->line($client, $lines[array_key_last($lines)], $this->clock->now());
+            foreach ($log->for($key) as $line) {
+                $isPain = !$line->systemic && !$line->newTingling;
+                if ($line->sittingId === $sittingId && $isPain) {
+                    $this->line($client, $line, $this->clock->now());
+                }
             }
         }
     }

@@ -116,7 +116,7 @@ final readonly class EventIntake
             );
         }
         if (EventKind::After === $event->kind && null !== ($event->body['pain'] ?? null)) {
-            $this->afterLogging->check($client); // pain at the end is that of all that was done
+            $this->afterLogging->painOf($client, $event->sittingId);
         }
     }
 

@@ -50,6 +50,7 @@ final class StartSitting extends AbstractController
         private readonly Wording $wording,
         private readonly ScoreSheet $sheet,
         private readonly StopSheet $stops,
+        private readonly HelperLines $helper,
         private readonly ClinicRepository $clinics,
     ) {
     }
@@ -174,14 +175,16 @@ final class StartSitting extends AbstractController
             time: EventTime::now($now, $client->zone),
             body: ['pain_before' => $painBefore],
         ));
+        $ids = array_map(static fn (SittingItem $i): string => $i->id, $kept);
+        $helper = $client->helperPresent ? $this->helper->of($ids, $items) : [];
         $this->sittings->keep(SittingScore::of($sitting, $this->sheet->of(
-            array_map(static fn (SittingItem $i): string => $i->id, $kept),
+            $ids,
             $items,
             $this->plan->worseSide($client),
             onlyCalm: (new Symptoms(new ProgressSettings()))->forbidsActiveWork($painBefore),
             seed: random_int(0, 0x7FFFFFFF),
             stops: $this->stops->rows($this->clinics->own()->emergencyNumber),
-        )));
+        ) + ([] === $helper ? [] : ['helper' => $helper])));
 
         return $sitting;
     }
@@ -220,7 +223,7 @@ final class StartSitting extends AbstractController
                 $this->events->keep($hurt, $earlier);
                 $this->sittings->keep();
             }
-            $this->afterLogging->check($client);
+            $this->afterLogging->painOf($client, $sitting->id);
         });
     }
 }
