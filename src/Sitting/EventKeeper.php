@@ -37,13 +37,13 @@ final readonly class EventKeeper
      * @param list<SittingEvent> $events
      * @param list<SittingItem>  $items
      *
-     * @return list<SittingItem> what is told at the end is of all items
+     * @return list<SittingItem> what is told at the end, or looked at, is of all items
      */
     private static function touchedBy(array $events, array $items): array
     {
         $named = [];
         foreach ($events as $event) {
-            if (EventKind::After === $event->kind) {
+            if (\in_array($event->kind, [EventKind::After, EventKind::Looked], true)) {
                 return $items;
             }
             $named[$event->itemId ?? ''] = true;

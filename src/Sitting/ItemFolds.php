@@ -31,11 +31,12 @@ final readonly class ItemFolds
      */
     public function renew(array $items, array $events): bool
     {
+        $counting = self::counting($events);
         $changed = $remembered = [];
         foreach ($items as $item) {
             $before = clone $item;
             $this->entities->detach($item); // it is written here, once
-            $item->keep(Fold::item(self::of($item, $events)));
+            $item->keep(Fold::item(self::of($item, $counting)));
             if ($item->saysAs($before)) {
                 continue;
             }
@@ -56,6 +57,21 @@ final readonly class ItemFolds
         $this->memories->renew($remembered);
 
         return true;
+    }
+
+    /**
+     * @param array<string, SittingEvent> $events
+     *
+     * @return array<string, SittingEvent> without what is kept aside
+     */
+    private static function counting(array $events): array
+    {
+        $aside = SittingEvent::aside($events);
+
+        return array_filter(
+            $events,
+            static fn (SittingEvent $e): bool => !$e->isAside($aside),
+        );
     }
 
     /**

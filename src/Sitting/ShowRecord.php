@@ -63,6 +63,7 @@ final class ShowRecord extends AbstractController
             'rows' => $rows,
             'after' => $this->after($events),
             'trail' => $this->trail($events, $rows, $client),
+            'aside' => self::aside($events),
         ]);
     }
 
@@ -113,6 +114,17 @@ final class ShowRecord extends AbstractController
         }
 
         return $trail;
+    }
+
+    /** @param list<SittingEvent> $events */
+    private static function aside(array $events): int
+    {
+        $aside = SittingEvent::aside($events);
+
+        return \count(array_filter(
+            $events,
+            static fn (SittingEvent $e): bool => $e->isAside($aside),
+        ));
     }
 
     private static function cameLate(SittingEvent $event): bool

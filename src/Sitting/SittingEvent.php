@@ -14,6 +14,7 @@ use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Told;
+use HandGarden\Core\Sitting\Aside;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\ItemEvent;
 use HandGarden\Web\Row;
@@ -123,6 +124,26 @@ class SittingEvent implements TellsOfClient
             at: $told->time->at,
             day: $told->time->day,
             receivedAt: $told->time->receivedAt,
+        );
+    }
+
+    /** Late, and nobody looked yet; what a person types in without a device is never late. */
+    public function isAside(Aside $aside): bool
+    {
+        return null !== $this->deviceId && $aside->holds($this->receivedAt);
+    }
+
+    /** @param array<array-key, self> $events of one sitting, those of the whole among them */
+    public static function aside(array $events): Aside
+    {
+        $looked = array_filter(
+            $events,
+            static fn (self $e): bool => EventKind::Looked === $e->kind,
+        );
+
+        return Aside::of(
+            array_values(array_map(static fn (self $e) => $e->receivedAt, $events)),
+            array_values(array_map(static fn (self $e) => $e->receivedAt, $looked)),
         );
     }
 

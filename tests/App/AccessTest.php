@@ -65,6 +65,7 @@ final class AccessTest extends GardenTestCase
         'planning_weights',
         'planning_shown_mark',
         'sitting_answer_alert',
+        'sitting_looked',
         'progress_usual_pain',
         'progress_decide',
         'progress_what_if',

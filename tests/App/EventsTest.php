@@ -7,8 +7,10 @@ namespace HandGarden\Tests\App;
 use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Sitting\AlertKind;
+use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\Alert;
+use HandGarden\Sitting\EventTime;
 use HandGarden\Sitting\Sitting;
 use HandGarden\Sitting\SittingEvent;
 use HandGarden\Sitting\SittingItem;
@@ -109,6 +111,60 @@ final class EventsTest extends OdalysTestCase
         self::assertCount(21, $this->sent($batch)['kept']);
         self::assertLessThanOrEqual(8, $asked);
         self::assertGreaterThan(0, $asked);
+    }
+
+    public function testWhatComesTwoWeeksLateIsKeptAsideUntilATherapistLooksButAlertsAtOnce(): void
+    {
+        $item = $this->items()[1];
+        $this->secret();
+        $this->keep(SittingEvent::noted(
+            $this->sitting,
+            null,
+            EventKind::Begun,
+            Actor::staff($this->therapist->id),
+            time: EventTime::now(new \DateTimeImmutable('-15 days'), 'UTC'),
+        ));
+        $this->sent([
+            $this->event('line', $item, ['outcome' => 'done', 'new_tingling' => true]),
+        ]);
+        self::assertSame([], $this->items()[1]->told ?? []);
+        self::assertCount(1, $this->suspended(), 'what was wrong holds at once');
+        self::assertCount(1, $this->alerts());
+
+        $record = '/sittings/'.$this->sitting->id.'/record';
+        $this->browser->request('GET', $record);
+        self::assertStringContainsString('One act reached us more than 14 days after', $this->page());
+        $this->post('/sittings/'.$this->sitting->id.'/looked', []);
+        $this->browser->request('GET', $record);
+        self::assertStringNotContainsString('more than 14 days after', $this->page());
+        self::assertSame('done', $this->toldOf($item)['outcome'] ?? null);
+    }
+
+    public function testPainAtTheEndOfALaterSittingDoesNotUndoWhatATherapistReopened(): void
+    {
+        $this->sent([
+            $this->event('line', $this->items()[1], ['outcome' => 'part', 'systemic' => true]),
+        ]);
+        self::assertSame([Decided::EVERYTHING], $this->suspended());
+        $suspension = $this->entities->getRepository(Suspension::class)->findAll()[0];
+        $this->post(
+            '/clients/'.$this->odalys->id.'/suspensions/'.$suspension->id,
+            ['note' => 'Blood pressure looked at: fine.'],
+        );
+        $this->sent([$this->event('after', null, ['pain' => 1])]);
+        [$this->secret, $kept] = SittingSecret::of(
+            $later = $this->sitting($this->odalys, $this->therapist),
+            Actor::staff($this->therapist->id),
+            $later->startedAt,
+        );
+        $this->keep($kept);
+        $this->sitting = $later;
+        $this->sent([
+            $this->event('line', $this->items()[0], ['outcome' => 'done']),
+            $this->event('after', null, ['pain' => 1]),
+        ]);
+
+        self::assertCount(1, $this->suspended(), 'the one that was reopened');
     }
 
     public function testANameThatAnotherSittingUsedIsRefusedAndTheRestIsTaken(): void

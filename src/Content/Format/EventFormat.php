@@ -49,7 +49,9 @@ final readonly class EventFormat
             ),
             EventKind::After => self::after($body),
             EventKind::Finished => self::finished($body),
-            EventKind::Begun, EventKind::HurtLater => throw $body->fail('is not told by a device'),
+            EventKind::Begun, EventKind::HurtLater, EventKind::Looked => throw $body->fail(
+                'is not told by a device',
+            ),
         };
     }
 

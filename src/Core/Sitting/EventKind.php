@@ -24,6 +24,8 @@ enum EventKind: string
     case Tested = 'tested';
     /** The release came to positioning, and why. */
     case Positioned = 'positioned';
+    /** A therapist looked at what came long after: it counts. */
+    case Looked = 'looked';
     /** What was told at the end, of the sitting as a whole. */
     case After = 'after';
     case Finished = 'finished';
@@ -33,7 +35,8 @@ enum EventKind: string
     {
         return match ($this) {
             self::Line, self::Counted, self::Noticed, self::Wrong, self::HurtLater => true,
-            self::Begun, self::Marked, self::Tested, self::Positioned, self::After, self::Finished => false,
+            self::Begun, self::Marked, self::Tested, self::Positioned => false,
+            self::Looked, self::After, self::Finished => false,
         };
     }
 
