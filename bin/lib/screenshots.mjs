@@ -83,5 +83,20 @@ const player = page.url();
 await page.setViewportSize({ width: 390, height: 844 });
 await page.goto(player);
 await shot('sitting-phone');
-await shot('today-phone', '/');
+await page.setViewportSize({ width: 1280, height: 800 });
+await page.goto(`${base}/clients/${odalys}/release`);
+await page.getByLabel('What you have seen').fill('The arm lies heavy, the skin is whole.');
+await page.locator('[name="pain_before"][value="1"]').check();
+await page.getByRole('button', { name: 'Begin' }).click();
+const steadily = () => page.waitForTimeout(700);
+await steadily();
+await page.locator('[data-opens="30"]').click();
+await steadily();
+await page.locator('[data-grade="2"]').click();
+for (let step = 1; step < 4; step += 1) {
+  await steadily();
+  await page.keyboard.press('1');
+}
+await page.waitForTimeout(4000);
+await shot('release');
 await browser.close();
