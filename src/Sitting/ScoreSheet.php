@@ -101,6 +101,7 @@ final readonly class ScoreSheet
             'end' => $this->pictures->ofRung($item->rung, $side, 'end'),
             'book' => $this->pictures->bookOf($item->rung, $side),
             'repetitions' => $item->dose->repetitions,
+            'fewest' => min($item->dose->repetitions, $item->rung->dosing->range->repetitions[0]),
             'hold' => $item->dose->holdSeconds,
             'counts' => $count->button?->value,
             'drops' => $count->has(Counted::Drops),

@@ -2,7 +2,7 @@
 // is said is what the score has.
 import { execFileSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { begin, face } from './steps.js';
+import { begin, face, steadily } from './steps.js';
 
 const KINDS = {
   'a number-called run': ['called-numbers-short'],
@@ -42,6 +42,7 @@ async function play(page, score) {
   });
   await page.route('**/played/events', async (route) => {
     const { events } = route.request().postDataJSON();
+    await page.evaluate((more) => (window.told ??= []).push(...more), events);
     await route.fulfill({ json: { kept: events.map(({ id }) => id), refused: [] } });
   });
   await begin(page);
@@ -98,3 +99,45 @@ const spokenOf = (cues) => [
     cues.filter(({ say }) => say === 'words').map(({ words }) => words.split(/\s*\.\.\./)[0]),
   ),
 ];
+
+test('what is worn is reminded of, and the skin is looked at when it comes off', async ({
+  page,
+}) => {
+  await play(page, scoreOf(['palm-flattening-band']));
+  await page.clock.install();
+  await face(page, 'ready').getByRole('button', { name: 'Start' }).click();
+  await steadily(page);
+  await face(page, 'work').getByRole('button', { name: 'Enough' }).click();
+  await steadily(page);
+  await face(page, 'log').getByRole('button', { name: 'Done as planned' }).click();
+  const worn = page.locator('[data-worn]');
+  await page.clock.runFor(2000);
+  await expect(worn).toContainText('on for 0 of 10 to 20 minutes');
+  await page.clock.fastForward('10:00');
+  await expect(worn).toContainText('take it off now');
+  expect((await page.evaluate(() => window.said)).join(' ')).toContain('take it off now');
+  await worn.getByRole('button', { name: 'Fine' }).click();
+  await expect(worn).toBeHidden();
+  await page.clock.runFor(2000);
+  const told = () => page.evaluate(() => window.told.filter(({ body }) => body.skin !== undefined));
+  await expect.poll(told).toHaveLength(1);
+  expect((await told())[0]).toMatchObject({ kind: 'line', body: { worn: 10, skin: 'fine' } });
+});
+
+test('a repetition fewer is played and told, and nobody is asked for more than was planned', async ({
+  page,
+}) => {
+  const score = scoreOf(['open-attempt']);
+  await play(page, score);
+  await face(page, 'ready').getByRole('button', { name: 'Start' }).click();
+  const work = face(page, 'work');
+  const planned = score.items[0].repetitions;
+  await expect(work.locator('[data-count]')).toContainText(`1 of ${planned}`, { timeout: 10_000 });
+  await expect(work.getByRole('button', { name: 'One more' })).toBeHidden();
+  await work.getByRole('button', { name: 'One fewer' }).click();
+  await expect(work.locator('[data-count]')).toContainText(`1 of ${planned - 1}`);
+  await steadily(page);
+  await work.getByRole('button', { name: 'One more' }).click();
+  await expect(work.locator('[data-count]')).toContainText(`1 of ${planned}`);
+  await expect(work.getByRole('button', { name: 'One more' })).toBeHidden();
+});

@@ -68,7 +68,7 @@ test('a release by four keys to its end, over a reload, and it stands in the rec
   await steadily(page);
   await face(page, 'positioning').getByRole('button', { name: 'The hand rests open' }).click();
   await steadily(page);
-  await face(page, 'after').getByRole('button', { name: '1', exact: true }).click();
+  await face(page, 'after').getByRole('button', { name: '0', exact: true }).click();
   await steadily(page);
   await face(page, 'tell').getByRole('button', { name: 'Finish' }).click();
   await expect(face(page, 'end').locator('[data-sent]')).toHaveText('The clinic has all of it.');

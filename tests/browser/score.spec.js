@@ -1,5 +1,6 @@
 // What the player reckons by itself, without a page: where it is in a score, what it says, what is left to play.
 import { expect, test } from '@playwright/test';
+import { amountAt, oneFewer, oneMore } from '../../assets/scripts/player/amount.js';
 import { Counter } from '../../assets/scripts/player/counter.js';
 import { Course } from '../../assets/scripts/player/course.js';
 import { countingMs, Guard } from '../../assets/scripts/player/guard.js';
@@ -175,4 +176,28 @@ test('no pain at all takes nothing out', () => {
   const course = new Course(score());
   expect(course.stops({ item: 'a', sign: 'pain', strength: 0, worse: null })).toEqual([]);
   expect(course.next(0)).toBe(0);
+});
+
+test('a repetition fewer, and back up to what was planned, and the last is said where it is', () => {
+  const rep = (n, more) => [
+    move({ rep: n, of: 4, set: 1, n, say: 'nothing' }),
+    move({ rep: n, of: 4, set: 1, n, kind: 'return', say: 'number', done: 1, ...more }),
+  ];
+  const rest = { part: 'rest', kind: 'rest', s: 9, item: 0, set: 2, words: 'Rest' };
+  const cues = [...rep(1), ...rep(2), ...rep(3), ...rep(4, { say: 'last' }), rest];
+  const three = oneFewer(cues, 3, 2);
+  expect(three).toHaveLength(7);
+  expect(three[5]).toMatchObject({ rep: 3, of: 3, say: 'last' });
+  expect(three[6]).toEqual(rest);
+  expect(amountAt(three, 3)).toBe(3);
+  expect(three.slice(0, 4).map(({ s }) => s)).toEqual(cues.slice(0, 4).map(({ s }) => s));
+  expect(oneFewer(three, 5, 2)).toBeNull(); // the third is on
+  expect(oneFewer(oneFewer(three, 0, 2), 0, 2)).toBeNull(); // no fewer than the exercise allows
+
+  const again = oneMore(three, 3, 4);
+  expect(again.map(({ rep: n, of, say }) => [n, of, say])).toEqual(
+    cues.map(({ rep: n, of, say }) => [n, of, say]),
+  );
+  expect(oneMore(again, 3, 4)).toBeNull();
+  expect(oneFewer([rest, move({})], 0, 1)).toBeNull();
 });

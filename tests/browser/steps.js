@@ -64,6 +64,10 @@ export async function tellAfter(page) {
   await steadily(page);
   await face(page, 'after').getByRole('button', { name: '1', exact: true }).click();
   await steadily(page);
+  await face(page, 'where').getByRole('button', { name: 'wrist' }).last().click();
+  await steadily(page);
+  await face(page, 'where').getByRole('button', { name: 'Go on' }).click();
+  await steadily(page);
   await face(page, 'hard').getByRole('button', { name: 'Right' }).click();
   await steadily(page);
   await face(page, 'tell').getByRole('button', { name: 'Finish' }).click();

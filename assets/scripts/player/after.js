@@ -1,4 +1,5 @@
 import { all, data, one } from '../core/dom.js';
+import { askWhere } from './where.js';
 
 /**
  * Three taps at the end: pain, how hard, anything to tell.
@@ -21,9 +22,15 @@ export function askAfter(faces, running, guard, done, { asksHowHard } = { asksHo
       );
     }
   };
+  const onwards = () => faces.show(asksHowHard ? 'hard' : 'tell');
   each('after', 'pain', (pain) => {
     body.pain = Number(pain);
-    faces.show(asksHowHard ? 'hard' : 'tell');
+    if (Number(pain) > 0) faces.show('where');
+    else onwards();
+  });
+  askWhere(faces, running, guard, (parts) => {
+    if (parts.length > 0) body.parts = parts;
+    onwards();
   });
   each('hard', 'felt', (felt) => {
     body.felt = felt;

@@ -87,6 +87,11 @@ export class Course {
     );
   }
 
+  /** @param {string} id */
+  item(id) {
+    return this.score.items.find((item) => item.id === id) ?? this.score.items[0];
+  }
+
   /** @param {import('./score.js').Item} item */
   isDone(item) {
     return ['done', 'part'].includes(this.told.get(item.id) ?? '');

@@ -36,6 +36,7 @@ export class Director {
   ready() {
     const items = this.course.itemsOf(this.#stretch);
     showReady(this.faces, items, this.#stretch === 0);
+    this.stage.helper.begin(items, this.sheet.score.helper);
     for (const item of items) this.stage.moving.load(item);
     showDots(this.root, this.course.dots, this.#stretch);
     this.faces.show('ready');
@@ -57,6 +58,7 @@ export class Director {
       this.course.tell(item, String(body.outcome));
       const said = body.outcome === 'skipped' ? {} : this.sheet.defaults;
       this.act('line', item, { ...said, ...body });
+      if (body.outcome !== 'skipped') this.stage.wearing.put(this.course.item(item));
     }
     this.onwards();
   }
@@ -90,9 +92,7 @@ export class Director {
     for (const id of stopped) this.act('line', id, { outcome: 'skipped', reason: 'stopped' });
   }
 
-  onwards() {
-    this.#go(this.course.next(this.#stretch));
-  }
+  onwards = () => this.#go(this.course.next(this.#stretch));
 
   /** @param {Record<string, unknown>} body what was told at the end; empty: nothing was asked */
   async finish(body) {

@@ -1,3 +1,4 @@
+import { amountAt, oneFewer, oneMore } from './amount.js';
 import { Transport } from './transport.js';
 
 /**
@@ -47,7 +48,7 @@ export class Playing {
     if (own[0].part === 'set-up') own[0].s = Math.min(own[0].s, leadOf(own[0]));
     this.transport = new Transport(own, {
       begins: (cue, index, isAfresh) => {
-        work.begins(cue, own[index + 1]);
+        work.begins(cue, this.transport?.cues[index + 1] ?? own[index + 1]);
         sound.begins(cue, isAfresh);
         work.moving.load(items[cue.item]);
         this.game.changed();
@@ -78,6 +79,25 @@ export class Playing {
   toggle() {
     if (this.isPlaying) this.pause();
     else this.play();
+  }
+
+  /**
+   * One repetition fewer of the set that is on, or one more up to what was planned.
+   * @param {-1|1} by
+   * @returns {number|null} how many there are then; null: nothing changes
+   */
+  adjust(by) {
+    const { transport, item } = this;
+    if (transport === null || item === null) return null;
+    const { cues, index } = transport;
+    const changed =
+      by < 0
+        ? oneFewer(cues, index, item.fewest ?? item.repetitions)
+        : oneMore(cues, index, item.repetitions);
+    if (changed === null) return null;
+    transport.cues = changed; // those up to the one that is on are the same
+    this.game.work.begins(changed[index], changed[index + 1]);
+    return amountAt(changed, index);
   }
 
   /** Ends it without asking what was done. */

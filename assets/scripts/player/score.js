@@ -11,14 +11,17 @@
  * @typedef {{
  *   id: string, name: string, hands: string, dose: string, isPause: boolean, variant: string, position: string,
  *   steps: string[], watch: string, easier: string, harder: string, stop: string, side: string, start: string,
- *   end: string, book: string, repetitions: number, hold: number, counts: string|null, drops: boolean, quiet: boolean,
+ *   end: string, book: string, repetitions: number,
+ *   fewest?: number, hold: number, counts: string|null, drops: boolean, quiet: boolean,
  *   log: string, fields: Field[], restsWith: string[], rests: boolean,
+ *   wears?: [number, number]|null,
  * }} Item
  * @typedef {{items: number[], cues: Cue[]}} Stretch
  * @typedef {{sign: string, asks: string, strength: number|null, worse: string, stops: string, alert: string|null,
  *   calls: boolean, words: string}} StopRow
  * @typedef {{items: Item[], stretches: Stretch[], stops: StopRow[],
- *   release?: import('./release/run.js').Release}} Score
+ *   release?: import('./release/run.js').Release,
+ *   helper?: Record<string, import('./helper.js').Line[]>}} Score
  * @typedef {{score: Score, hash: string, secret: string, page: import('./around.js').Around,
  *   told: Record<string, string|null>, isFinished: boolean, defaults: Record<string, number|string>,
  *   wrongs: import('./course.js').Wrong[], acts?: import('./release/run.js').Act[]}} Sheet

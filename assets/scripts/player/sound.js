@@ -61,6 +61,12 @@ export class Sound {
     window.speechSynthesis.speak(new SpeechSynthesisUtterance(words));
   }
 
+  /** @param {string[]} lines one after the other */
+  read(lines) {
+    window.speechSynthesis.cancel();
+    for (const words of lines) window.speechSynthesis.speak(new SpeechSynthesisUtterance(words));
+  }
+
   hush() {
     if (Sound.hasVoice) window.speechSynthesis.cancel();
   }

@@ -1,14 +1,18 @@
 import { all, data, one } from '../core/dom.js';
+import { Adjust } from './adjust.js';
 import { askAfter } from './after.js';
 import { Buttons } from './buttons.js';
 import { Counter } from './counter.js';
 import { Guard } from './guard.js';
+import { HelperLines } from './helper.js';
 import { listen } from './keys.js';
 import { Logging } from './logging.js';
 import { Playing } from './playing.js';
+import { readAloud } from './aloud.js';
 import { settingsOf } from './settings.js';
 import { Sound } from './sound.js';
 import { Totals } from './totals.js';
+import { Wearing } from './wearing.js';
 import { Work } from './work.js';
 import { WrongFaces } from './wrong.js';
 
@@ -29,11 +33,17 @@ export function stageOf(root, running, director) {
   const work = new Work(face, items);
   /** @type {Buttons|null} */
   let buttons = null;
+  /** @type {Adjust|null} */
+  let adjust = null;
+  const sound = new Sound(wanted);
   const playing = new Playing(running, {
     items,
     work,
-    sound: new Sound(wanted),
-    changed: () => buttons?.show(),
+    sound,
+    changed: () => {
+      buttons?.show();
+      adjust?.show();
+    },
     ended: () => director.ended(),
   });
   buttons = new Buttons(face, running, {
@@ -43,6 +53,7 @@ export function stageOf(root, running, director) {
     left: () => director.ready(),
     noticed: (item, question, answer) => director.act('noticed', item.id, { [question]: answer }),
   });
+  adjust = new Adjust(face, running, { playing, counter, guard });
   const logging = new Logging(faces, running, guard, (lines) => director.logged(lines));
   const wrong = new WrongFaces(faces, running, {
     stops,
@@ -70,5 +81,14 @@ export function stageOf(root, running, director) {
   on('skip', 'unskip', () => faces.show('ready'));
   on('skip', 'reason', (button) => director.skip(data(button, 'reason')));
   running.on(one(root, '[data-wrong]', HTMLElement), 'click', () => director.somethingIsWrong());
-  return { playing, counter, logging, wrong, moving: work.moving };
+  const ready = faces.get('ready');
+  readAloud(ready, running, sound);
+  const helper = new HelperLines(ready, running);
+  const wearing = new Wearing(root, running, {
+    items,
+    sitting: location.pathname.split('/')[2] ?? '',
+    say: (words) => sound.say(words),
+    tell: (item, body) => director.act('line', item, body),
+  });
+  return { playing, counter, logging, wrong, helper, wearing, moving: work.moving };
 }

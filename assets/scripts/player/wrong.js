@@ -1,4 +1,4 @@
-import { all, data, one } from '../core/dom.js';
+import { all, data, made, one } from '../core/dom.js';
 import { decide, endsAll, leftOut, takenOut } from './decide.js';
 
 /**
@@ -94,8 +94,13 @@ export class WrongFaces {
     const face = this.faces.get('told');
     const heard = one(face, '[data-heard]', HTMLButtonElement);
     const ends = endsAll(row);
+    // a cramp is led through one sentence at a time
+    const [words, ...steps] = row.sign === 'cramp' ? row.words.split(/(?<=\.) /) : [row.words];
+    one(face, '[data-steps]', HTMLElement).replaceChildren(
+      ...steps.map((step) => made('li', { textContent: step })),
+    );
     this.faces.put('told', {
-      told: row.words,
+      told: words,
       time: new Date().toLocaleTimeString([], {
         hour: '2-digit',
         minute: '2-digit',

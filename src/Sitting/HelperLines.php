@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Sitting;
+
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Routine\Item;
+
+/** What a helper who is there says with an exercise, one instruction at a time, and what they mind. */
+final readonly class HelperLines
+{
+    public function __construct(
+        private CatalogueStore $catalogue,
+    ) {
+    }
+
+    /**
+     * @param list<string> $ids   of the items of a sitting
+     * @param list<Item>   $items the same
+     *
+     * @return array<string, list<array{title: string, say: string, mind: string}>> by item
+     */
+    public function of(array $ids, array $items): array
+    {
+        $lines = [];
+        foreach ($items as $place => $item) {
+            $own = $item->isPause ? [] : $this->ofRung($item->rung->id);
+            if ([] !== $own) {
+                $lines[$ids[$place]] = $own;
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return list<array{title: string, say: string, mind: string}> */
+    private function ofRung(string $id): array
+    {
+        $lines = [];
+        foreach ($this->catalogue->get()->handbook()->scripts as $script) {
+            foreach ($script->parts as $part) {
+                if (\in_array($id, $part->rungIds, true)) {
+                    $lines[] = ['title' => $part->title, 'say' => $part->words, 'mind' => $part->notes];
+                }
+            }
+        }
+
+        return $lines;
+    }
+}
