@@ -8,6 +8,7 @@ use HandGarden\Account\Staff;
 use HandGarden\Client\Client;
 use HandGarden\Desk\Demo\DemoClients;
 use HandGarden\Desk\Demo\LoadDemo;
+use HandGarden\Planning\DrawAhead;
 use HandGarden\Web\Clock;
 use Symfony\Component\Console\Tester\CommandTester;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
@@ -86,6 +87,7 @@ final class DemoTest extends GardenTestCase
             $this->service(UserPasswordHasherInterface::class),
             $this->service(DemoClients::class),
             clock: $this->service(Clock::class),
+            pictures: $this->service(DrawAhead::class),
             onLoopback: $onLoopback,
             password: $password,
         );

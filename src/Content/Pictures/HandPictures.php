@@ -141,6 +141,15 @@ final readonly class HandPictures
         return $json;
     }
 
+    /** Both pictures of a rung and the moving one, now, where they are not drawn yet. */
+    public function drawAll(Rung $rung, Side $side): void
+    {
+        foreach (['start', 'end'] as $which) {
+            $this->draw(basename($this->ofRung($rung, $side, $which), '.svg'));
+        }
+        $this->drawBook(basename($this->bookOf($rung, $side), '.json'));
+    }
+
     public function isDrawn(string $hash, string $kind): bool
     {
         return is_file($this->place($hash).'.'.$kind);

@@ -11,6 +11,7 @@ use HandGarden\Account\Staff;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Device\DeviceKind;
 use HandGarden\Device\Device;
+use HandGarden\Planning\DrawAhead;
 use HandGarden\Web\Clock;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -28,6 +29,7 @@ final class LoadDemo extends Command
         private readonly UserPasswordHasherInterface $hasher,
         private readonly DemoClients $clients,
         private readonly Clock $clock,
+        private readonly DrawAhead $pictures,
         private readonly bool $onLoopback,
         #[Autowire('%env(DEMO_PASSWORD)%')]
         private readonly string $password,
@@ -80,6 +82,7 @@ final class LoadDemo extends Command
             );
         }
         $this->clients->make($clinic, $lead, $assistant, $this->clock->now());
+        $this->pictures->draw();
         $output->writeln('Demonstration data loaded.');
 
         return Command::SUCCESS;
