@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace HandGarden\Sitting;
 
 use HandGarden\Account\Audit;
-use HandGarden\Account\ClinicRepository;
-use HandGarden\Account\Who;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
@@ -16,12 +14,10 @@ use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Release\ReleaseLimits;
 use HandGarden\Core\Release\ReleaseTable;
 use HandGarden\Core\Routine\Item;
-use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Library\PlacementWords;
 use HandGarden\Planning\ReleaseHand;
 use HandGarden\Planning\ReleaseToday;
-use HandGarden\Web\Clock;
 use HandGarden\Web\Typed;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -38,17 +34,12 @@ final class BeginRelease extends AbstractController
 
     public function __construct(
         private readonly ReleaseToday $today,
-        private readonly SittingRepository $sittings,
+        private readonly BeginSitting $begin,
         private readonly CatalogueStore $catalogue,
-        private readonly ScoreSheet $sheet,
         private readonly ReleaseSheet $release,
-        private readonly StopSheet $stops,
         private readonly PlacementWords $words,
         private readonly Cautions $cautions,
-        private readonly ClinicRepository $clinics,
         private readonly Audit $audit,
-        private readonly Who $who,
-        private readonly Clock $clock,
     ) {
     }
 
@@ -59,11 +50,11 @@ final class BeginRelease extends AbstractController
         $problems = [];
         if ($request->isMethod('POST') && [] !== $open) {
             $hand = $this->chosen($open, $request);
-            $pain = (string) $request->request->get('pain_before', '');
+            $pain = BeginSitting::pain($request);
             $note = trim((string) $request->request->get('note', ''));
             $problems = $this->problems($hand, $pain, $note);
-            if ([] === $problems && null !== $hand) {
-                $sitting = $this->begin($client, $hand, (int) $pain, $note);
+            if ([] === $problems && null !== $hand && null !== $pain) {
+                $sitting = $this->begin($client, $hand, $pain, $note);
                 $this->audit->wrote(
                     'began hands-on release',
                     $client->id,
@@ -123,18 +114,15 @@ final class BeginRelease extends AbstractController
     }
 
     /** @return array<string, string> by field */
-    private function problems(?ReleaseHand $hand, string $pain, string $note): array
+    private function problems(?ReleaseHand $hand, ?int $pain, string $note): array
     {
-        $isPain = 1 === preg_match('/^(10|\d)$/', $pain);
         $symptoms = new Symptoms(new ProgressSettings());
 
         return array_filter([
             'side' => null === $hand ? 'Say which hand.' : '',
             'pain_before' => match (true) {
-                !$isPain => 'Ask for pain now, 0 to 10.',
-                $symptoms->forbidsActiveWork(
-                    (int) $pain,
-                ) => 'With this much pain there is no release today.',
+                null === $pain => BeginSitting::ASK_PAIN,
+                $symptoms->forbidsActiveWork($pain) => 'With this much pain there is no release today.',
                 default => '',
             },
             'note' => match (true) {
@@ -147,15 +135,7 @@ final class BeginRelease extends AbstractController
 
     private function begin(Client $client, ReleaseHand $hand, int $pain, string $note): Sitting
     {
-        $now = $this->clock->now();
-        $sitting = new Sitting(
-            $client->clinicId,
-            $client->id,
-            $this->clock->today($client->zone),
-            $pain,
-            actor: $this->who->actor(),
-            startedAt: $now,
-        );
+        $sitting = $this->begin->now($client, $pain);
         $sitting->note = $note;
         $grasp = $this->today->grasp($client, $hand->side);
         $table = new ReleaseTable(
@@ -164,32 +144,23 @@ final class BeginRelease extends AbstractController
             null !== $grasp,
         );
         $items = $this->items($table, $hand, $grasp);
-        $kept = $this->sittings->begin($sitting, $items, SittingEvent::noted(
-            $sitting,
-            null,
-            EventKind::Begun,
-            actor: $sitting->actor(),
-            time: EventTime::now($now, $client->zone),
-            body: ['pain_before' => $pain, 'release' => $hand->side->value],
-        ));
-        $ids = array_map(static fn (SittingItem $i): string => $i->id, $kept);
         $rungs = array_map(static fn (Item $i): string => $i->rung->id, $items);
-        $this->sittings->keep(SittingScore::of($sitting, $this->sheet->of(
-            $ids,
+        $this->begin->keep(
+            $sitting,
+            $client,
             $items,
             $hand->side,
-            onlyCalm: false,
-            seed: 0,
-            stops: $this->stops->rows($this->clinics->own()->emergencyNumber),
-        ) + [
-            'release' => $this->release->of(
-                $table,
-                new ReleaseLimits(),
-                $hand->side,
-                $ids,
-                rungs: $rungs,
-            ),
-        ]));
+            said: ['release' => $hand->side->value],
+            more: fn (array $ids): array => [
+                'release' => $this->release->of(
+                    $table,
+                    new ReleaseLimits(),
+                    $hand->side,
+                    $ids,
+                    rungs: $rungs,
+                ),
+            ],
+        );
 
         return $sitting;
     }

@@ -5,14 +5,11 @@ declare(strict_types=1);
 namespace HandGarden\Sitting;
 
 use HandGarden\Account\Audit;
-use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\Who;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\Decided;
-use HandGarden\Core\Progress\ProgressSettings;
-use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Planning\GivenToday;
@@ -48,10 +45,8 @@ final class StartSitting extends AbstractController
         private readonly Who $who,
         private readonly Clock $clock,
         private readonly Wording $wording,
-        private readonly ScoreSheet $sheet,
-        private readonly StopSheet $stops,
+        private readonly BeginSitting $begin,
         private readonly HelperLines $helper,
-        private readonly ClinicRepository $clinics,
     ) {
     }
 
@@ -69,9 +64,9 @@ final class StartSitting extends AbstractController
         $hindrance = $this->hindrance($client, [] !== $given->items);
         $problems = [];
         if ($request->isMethod('POST') && null === $hindrance) {
-            $pain = (string) $request->request->get('pain_before', '');
-            if (1 !== preg_match('/^(10|\d)$/', $pain)) {
-                $problems['pain_before'] = 'Ask for pain now, 0 to 10.';
+            $pain = BeginSitting::pain($request);
+            if (null === $pain) {
+                $problems['pain_before'] = BeginSitting::ASK_PAIN;
             }
             if (
                 [] !== $earlier
@@ -93,7 +88,7 @@ final class StartSitting extends AbstractController
                 $sitting = $this->begin(
                     $client,
                     $given->items,
-                    (int) $pain,
+                    $pain,
                     'none' === $request->request->get('help'),
                 );
                 $this->audit->wrote('began sitting', $client->id, $sitting->id);
@@ -157,36 +152,30 @@ final class StartSitting extends AbstractController
         int $painBefore,
         bool $unaided,
     ): Sitting {
-        $now = $this->clock->now();
-        $sitting = new Sitting(
-            $client->clinicId,
-            $client->id,
-            $this->clock->today($client->zone),
-            $painBefore,
-            actor: $this->who->actor(),
-            startedAt: $now,
-        );
+        $sitting = $this->begin->now($client, $painBefore);
         $sitting->unaided = $unaided;
-        $kept = $this->sittings->begin($sitting, $items, SittingEvent::noted(
+        $this->begin->keep(
             $sitting,
-            null,
-            EventKind::Begun,
-            actor: $sitting->actor(),
-            time: EventTime::now($now, $client->zone),
-            body: ['pain_before' => $painBefore],
-        ));
-        $ids = array_map(static fn (SittingItem $i): string => $i->id, $kept);
-        $helper = $client->helperPresent ? $this->helper->of($ids, $items) : [];
-        $this->sittings->keep(SittingScore::of($sitting, $this->sheet->of(
-            $ids,
+            $client,
             $items,
             $this->plan->worseSide($client),
-            onlyCalm: (new Symptoms(new ProgressSettings()))->forbidsActiveWork($painBefore),
-            seed: random_int(0, 0x7FFFFFFF),
-            stops: $this->stops->rows($this->clinics->own()->emergencyNumber),
-        ) + ([] === $helper ? [] : ['helper' => $helper])));
+            more: fn (array $ids): array => $this->helperLines($client, $ids, $items),
+        );
 
         return $sitting;
+    }
+
+    /**
+     * @param list<string> $ids
+     * @param list<Item>   $items
+     *
+     * @return array<string, mixed>
+     */
+    private function helperLines(Client $client, array $ids, array $items): array
+    {
+        $lines = $client->helperPresent ? $this->helper->of($ids, $items) : [];
+
+        return [] === $lines ? [] : ['helper' => $lines];
     }
 
     /** @param list<SittingItem> $earlier of one sitting */
