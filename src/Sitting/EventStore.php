@@ -54,16 +54,9 @@ final readonly class EventStore
     /** @return list<SittingEvent> in the order in which things were done */
     public function of(Sitting $sitting): array
     {
-        $events = $this->entities->getRepository(SittingEvent::class)->findBy(
+        return self::inOrder($this->entities->getRepository(SittingEvent::class)->findBy(
             ['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId],
-        );
-        $placed = array_map(
-            static fn (SittingEvent $e): array => [$e->folded()->place(), $e],
-            $events,
-        );
-        usort($placed, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-
-        return array_column($placed, 1);
+        ));
     }
 
     /**
@@ -74,22 +67,38 @@ final readonly class EventStore
      */
     public function acts(Sitting $sitting): array
     {
-        $kinds = [EventKind::Marked, EventKind::Tested, EventKind::Positioned, EventKind::Counted];
-        $of = array_filter(
-            $this->of($sitting),
-            static fn (SittingEvent $e): bool => \in_array($e->kind, $kinds, true),
+        $of = ['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId];
+        $events = $this->entities->getRepository(SittingEvent::class);
+        $acts = $events->findBy(
+            $of + ['kind' => [EventKind::Marked, EventKind::Tested, EventKind::Positioned]],
         );
-        $hasRelease = [] !== array_filter(
-            $of,
-            static fn (SittingEvent $e): bool => EventKind::Counted !== $e->kind,
-        );
+        if ([] === $acts) {
+            return [];
+        }
+        $counted = $events->findBy($of + ['kind' => EventKind::Counted]);
 
-        return !$hasRelease ? [] : array_map(static fn (SittingEvent $e): array => [
+        return array_map(static fn (SittingEvent $e): array => [
             'kind' => $e->kind->value,
             'item' => $e->itemId,
             'at' => $e->at->format(\DATE_ATOM),
             'body' => $e->body,
-        ], array_values($of));
+        ], self::inOrder([...$acts, ...$counted]));
+    }
+
+    /**
+     * @param list<SittingEvent> $events
+     *
+     * @return list<SittingEvent> in the order in which things were done
+     */
+    private static function inOrder(array $events): array
+    {
+        $placed = array_map(
+            static fn (SittingEvent $e): array => [$e->folded()->place(), $e],
+            $events,
+        );
+        usort($placed, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return array_column($placed, 1);
     }
 
     /** @return list<array<string, mixed>> what was wrong in a sitting: item, sign, strength, worse */
