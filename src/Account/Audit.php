@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Account;
 
 use Doctrine\DBAL\Connection;
-use HandGarden\Core\Actor\ActorKind;
+use HandGarden\Core\Actor\Actor;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\TerminateEvent;
 use Symfony\Component\HttpKernel\KernelEvents;
@@ -56,16 +56,13 @@ final class Audit
     /** What the program itself did, or somebody at its command line. */
     public function noted(string $clinicId, string $action, string $subjectId): void
     {
-        $this->connection->insert('audit_line', [
-            'id' => Uuid::v7()->toRfc4122(),
-            'clinic_id' => $clinicId,
-            'actor_kind' => ActorKind::System->value,
-            'actor_id' => '',
-            'action' => $action,
-            'client_id' => null,
-            'subject_id' => $subjectId,
-            'at' => gmdate('Y-m-d H:i:sP'),
-        ]);
+        $this->connection->insert('audit_line', self::row(
+            $clinicId,
+            Actor::system(),
+            $action,
+            null,
+            subjectId: $subjectId,
+        ));
     }
 
     public function read(string $what, string $clientId): void
@@ -86,11 +83,26 @@ final class Audit
     /** @return array<string, string|null> */
     private function line(string $action, ?string $clientId, string $subjectId): array
     {
-        $actor = $this->who->actor();
+        return self::row(
+            $this->who->clinicId(),
+            $this->who->actor(),
+            $action,
+            $clientId,
+            subjectId: $subjectId,
+        );
+    }
 
+    /** @return array<string, string|null> */
+    private static function row(
+        string $clinicId,
+        Actor $actor,
+        string $action,
+        ?string $clientId,
+        string $subjectId,
+    ): array {
         return [
             'id' => Uuid::v7()->toRfc4122(),
-            'clinic_id' => $this->who->clinicId(),
+            'clinic_id' => $clinicId,
             'actor_kind' => $actor->kind->value,
             'actor_id' => $actor->id,
             'action' => $action,

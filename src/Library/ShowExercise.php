@@ -76,17 +76,7 @@ final class ShowExercise extends AbstractController
                     array_filter($rung->harder, $catalogue->hasRung(...)),
                 ),
             'handbook' => $catalogue->handbook(),
-            'scripts' => array_merge(
-                ...array_map(
-                    static fn ($script): array => array_values(
-                        array_filter(
-                            $script->parts,
-                            static fn ($part): bool => \in_array($id, $part->rungIds, true),
-                        ),
-                    ),
-                    $catalogue->handbook()->scripts,
-                ),
-            ),
+            'scripts' => $catalogue->handbook()->scriptPartsOf($id),
             'shapesOff' => 'timing' === $ladder->strand->value ? $this->shapes->off() : [],
             'stopRules' => $catalogue->screening->stopRules,
             'pulling' => $catalogue->screening->pullingIsFine,

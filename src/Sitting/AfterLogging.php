@@ -11,7 +11,6 @@ use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
-use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Core\Sitting\Stops;
 use HandGarden\Core\Sitting\StopTable;
@@ -84,7 +83,7 @@ final readonly class AfterLogging
             $this->alerts->raise(
                 $client,
                 $consequence->alert,
-                $isOfAll ? '' : (new ItemKey($item->rungId, $item->hands))->text(),
+                $isOfAll ? '' : $item->key()->text(),
                 $why,
                 begunAt: $event->at,
                 told: $event->receivedAt,
@@ -110,7 +109,7 @@ final readonly class AfterLogging
         if (null === $item || Stops::Everything === $holds) {
             return Stops::Everything === $holds ? [Decided::EVERYTHING] : [];
         }
-        $itemKey = (new ItemKey($item->rungId, $item->hands))->text();
+        $itemKey = $item->key()->text();
 
         return match ($holds) {
             Stops::Item => [$itemKey],

@@ -10,7 +10,6 @@ use HandGarden\Content\Format\EventFormat;
 use HandGarden\Content\Format\LogFormat;
 use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Progress\LogLine;
-use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Sitting\EventKind;
 
 /**
@@ -125,7 +124,7 @@ final readonly class EventIntake
         return LogLine::from(
             $of->id,
             $event->sittingId,
-            new ItemKey($of->rungId, $of->hands),
+            $of->key(),
             $this->sittings->doseOf($of),
             day: $event->day,
             told: LogFormat::kept($event->body),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Sitting;
 
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Catalogue\ScriptPart;
 use HandGarden\Core\Routine\Item;
 
 /** What a helper who is there says with an exercise, one instruction at a time, and what they mind. */
@@ -19,7 +20,7 @@ final readonly class HelperLines
      * @param list<string> $ids   of the items of a sitting
      * @param list<Item>   $items the same
      *
-     * @return array<string, list<array{title: string, say: string, mind: string}>> by item
+     * @return array<string, list<array{say: string, mind: string}>> by item
      */
     public function of(array $ids, array $items): array
     {
@@ -34,18 +35,12 @@ final readonly class HelperLines
         return $lines;
     }
 
-    /** @return list<array{title: string, say: string, mind: string}> */
+    /** @return list<array{say: string, mind: string}> */
     private function ofRung(string $id): array
     {
-        $lines = [];
-        foreach ($this->catalogue->get()->handbook()->scripts as $script) {
-            foreach ($script->parts as $part) {
-                if (\in_array($id, $part->rungIds, true)) {
-                    $lines[] = ['title' => $part->title, 'say' => $part->words, 'mind' => $part->notes];
-                }
-            }
-        }
-
-        return $lines;
+        return array_map(static fn (ScriptPart $part): array => [
+            'say' => $part->words,
+            'mind' => $part->notes,
+        ], $this->catalogue->get()->handbook()->scriptPartsOf($id));
     }
 }

@@ -7,7 +7,6 @@ namespace HandGarden\Sitting;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
-use HandGarden\Core\Routine\ItemKey;
 
 /**
  * What rules with memory read: kept beside the log in the transaction that writes it, so that no rule depends on how
@@ -39,7 +38,7 @@ final readonly class ItemMemories
         }
         $keys = [];
         foreach ($items as $item) {
-            $key = (new ItemKey($item->rungId, $item->hands))->text();
+            $key = $item->key()->text();
             $keys[$key] = $key;
         }
         /** @var list<string> $kept */

@@ -11,6 +11,7 @@ use HandGarden\Content\Format\LogFormat;
 use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Progress\Told;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Sitting\FoldedItem;
 use HandGarden\Planning\RoutineFormat;
 use Symfony\Component\Uid\Uuid;
@@ -70,6 +71,12 @@ class SittingItem implements TellsOfClient
             rungId: $item->rung->id,
             hands: $item->hands,
         );
+    }
+
+    /** What log and prescriptions know it by. */
+    public function key(): ItemKey
+    {
+        return new ItemKey($this->rungId, $this->hands);
     }
 
     public function keep(?FoldedItem $folded): void

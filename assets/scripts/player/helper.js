@@ -1,6 +1,6 @@
 import { one } from '../core/dom.js';
 
-/** @typedef {{title: string, say: string, mind: string}} Line */
+/** @typedef {{say: string, mind: string}} Line */
 
 /** What a helper who is there says, one instruction at a time. */
 export class HelperLines {

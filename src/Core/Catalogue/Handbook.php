@@ -34,6 +34,21 @@ final readonly class Handbook
     ) {
     }
 
+    /** @return list<ScriptPart> what a helper reads aloud with an exercise */
+    public function scriptPartsOf(string $rungId): array
+    {
+        $parts = [];
+        foreach ($this->scripts as $script) {
+            foreach ($script->parts as $part) {
+                if (\in_array($rungId, $part->rungIds, true)) {
+                    $parts[] = $part;
+                }
+            }
+        }
+
+        return $parts;
+    }
+
     public function material(string $key): ?Material
     {
         return $this->materials[$key] ?? null;

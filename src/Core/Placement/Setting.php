@@ -42,18 +42,16 @@ final readonly class Setting
     /** With a therapist beside them and the clinic's things at hand. */
     public function inTheClinic(): self
     {
-        return new self(
-            $this->helperHere,
-            $this->helperSigned,
-            supervised: true,
-            atHome: false,
-            materials: null,
-            releaseTrained: $this->releaseTrained,
-        );
+        return $this->clinic($this->releaseTrained);
     }
 
     /** In the clinic, with somebody who is trained in the hands-on release. */
     public function withReleaseTrained(): self
+    {
+        return $this->clinic(true);
+    }
+
+    private function clinic(bool $releaseTrained): self
     {
         return new self(
             $this->helperHere,
@@ -61,7 +59,7 @@ final readonly class Setting
             supervised: true,
             atHome: false,
             materials: null,
-            releaseTrained: true,
+            releaseTrained: $releaseTrained,
         );
     }
 
