@@ -150,16 +150,19 @@ final readonly class AfterLogging
 
     /**
      * Looks again at the items of a sitting, after pain was told of it as a whole or of the time after it. Other
-     * symptoms had their consequence when they were told: what a therapist has reopened since stays open.
+     * symptoms had their consequence when they were told.
+     *
+     * @param \DateTimeImmutable $told when it reached us: what was reopened after that stays open, also when it is sent
+     *    again
      */
-    public function painOf(Client $client, string $sittingId): void
+    public function painOf(Client $client, string $sittingId, \DateTimeImmutable $told): void
     {
         $log = $this->sittings->log($client);
         foreach ($log->itemKeys() as $key) {
             foreach ($log->for($key) as $line) {
                 $isPain = !$line->systemic && !$line->newTingling;
                 if ($line->sittingId === $sittingId && $isPain) {
-                    $this->line($client, $line, $this->clock->now());
+                    $this->line($client, $line, $told);
                 }
             }
         }

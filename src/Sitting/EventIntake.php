@@ -115,7 +115,7 @@ final readonly class EventIntake
             );
         }
         if (EventKind::After === $event->kind && null !== ($event->body['pain'] ?? null)) {
-            $this->afterLogging->painOf($client, $event->sittingId);
+            $this->afterLogging->painOf($client, $event->sittingId, $event->receivedAt);
         }
     }
 

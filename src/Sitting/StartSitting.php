@@ -212,7 +212,7 @@ final class StartSitting extends AbstractController
                 $this->events->keep($hurt, $earlier);
                 $this->sittings->keep();
             }
-            $this->afterLogging->painOf($client, $sitting->id);
+            $this->afterLogging->painOf($client, $sitting->id, $this->clock->now());
         });
     }
 }

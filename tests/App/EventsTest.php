@@ -167,6 +167,26 @@ final class EventsTest extends OdalysTestCase
         self::assertCount(1, $this->suspended(), 'the one that was reopened');
     }
 
+    public function testPainAtTheEndThatIsSentAgainDoesNotUndoWhatATherapistReopenedSince(): void
+    {
+        $item = $this->items()[1];
+        $line = $this->event('line', $item, ['outcome' => 'done', 'pain_after' => 8]);
+        $after = $this->event('after', null, ['pain' => 8]);
+        $this->sent([$line, $after]);
+        $suspended = \count($this->suspended());
+        self::assertGreaterThan(0, $suspended);
+        sleep(1); // times are kept in seconds
+        foreach ($this->entities->getRepository(Suspension::class)->findAll() as $one) {
+            $this->post(
+                '/clients/'.$this->odalys->id.'/suspensions/'.$one->id,
+                ['note' => 'Looked at it: the strap was too tight.'],
+            );
+        }
+        $this->sent([$after]);
+
+        self::assertCount($suspended, $this->suspended());
+    }
+
     public function testANameThatAnotherSittingUsedIsRefusedAndTheRestIsTaken(): void
     {
         $taken = $this->event('line', $this->items()[0], ['outcome' => 'done']);
