@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import { beginSitting, complaints, face, signIn } from './steps.js';
+import { beginRelease, beginSitting, complaints, face, signIn } from './steps.js';
 
 const measuring = {
   measure: '/measure',
@@ -86,6 +86,21 @@ test('nothing serious on any view, nor in the player on a phone', async ({ page 
     }
   }
 
+  expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual(
+    {},
+  );
+  expect(complained).toEqual([]);
+});
+
+test('nothing serious on a hands-on release, on a phone', async ({ page }) => {
+  const complained = complaints(page);
+  const found = {};
+  await page.setViewportSize({ width: 390, height: 844 });
+  const look = async (name) => {
+    found[name] = await serious(page);
+  };
+  await beginRelease(page, look);
+  await look('release');
   expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual(
     {},
   );

@@ -1,28 +1,6 @@
 // The hands-on release: read one step at a time, marked by one key or by a pedal, and what ends it.
 import { expect, test } from '@playwright/test';
-import { face, signIn, steadily } from './steps.js';
-
-/** Begins a release with Odalys, tested before: the hand opens to 30 and its tone is 2. */
-async function beginRelease(page) {
-  await signIn(page);
-  const client = await page
-    .getByRole('link', { name: 'Odalys Brandt', exact: true })
-    .getAttribute('href');
-  await page.goto(`${client}/release`);
-  await page.getByLabel('What you have seen').fill('The arm lies heavy, the skin is whole.');
-  await page.locator('[name="pain_before"][value="1"]').check();
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(face(page, 'opening')).toContainText('Before: slow opening');
-  await tested(page, '30', '2');
-  await expect(face(page, 'release')).toContainText('Step 1 of');
-}
-
-async function tested(page, opening, tone) {
-  await steadily(page);
-  await face(page, 'opening').getByRole('button', { name: opening, exact: true }).click();
-  await steadily(page);
-  await face(page, 'tone').getByRole('button', { name: tone, exact: true }).click();
-}
+import { beginRelease, face, steadily, tested } from './steps.js';
 
 /** Marks what is felt, by the keys of a keyboard. */
 async function felt(page, ...keys) {

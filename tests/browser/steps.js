@@ -115,3 +115,32 @@ export function complaints(page) {
   });
   return list;
 }
+
+/**
+ * Begins a release with Odalys, tested before: the hand opens to 30 and its tone is 2.
+ *
+ * @param {(name: string) => Promise<void>} look at each view on the way
+ */
+export async function beginRelease(page, look = async () => {}) {
+  await signIn(page);
+  const client = await page
+    .getByRole('link', { name: 'Odalys Brandt', exact: true })
+    .getAttribute('href');
+  await page.goto(`${client}/release`);
+  await look('begin');
+  await page.getByLabel('What you have seen').fill('The arm lies heavy, the skin is whole.');
+  await page.locator('[name="pain_before"][value="1"]').check();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(face(page, 'opening')).toContainText('Before: slow opening');
+  await look('opening');
+  await tested(page, '30', '2');
+  await expect(face(page, 'release')).toContainText('Step 1 of');
+}
+
+/** What the slow opening came to and the tone that was graded. */
+export async function tested(page, opening, tone) {
+  await steadily(page);
+  await face(page, 'opening').getByRole('button', { name: opening, exact: true }).click();
+  await steadily(page);
+  await face(page, 'tone').getByRole('button', { name: tone, exact: true }).click();
+}
