@@ -13,6 +13,9 @@ use Symfony\Component\Uid\Uuid;
 /** What stands around the body of an event: its name, its device, its item, its time. */
 final readonly class Envelope
 {
+    /** What a page can have counted without being opened anew: a year. */
+    private const OLDEST_SECONDS = 31_536_000;
+
     public function __construct(
         private Clock $clock,
     ) {
@@ -54,10 +57,11 @@ final readonly class Envelope
      * @param ?Node  $at   by the clock of the device; null: now
      * @param ?Node  $sent what that clock showed as it was sent
      * @param string $zone of the client
+     * @param ?Node  $age  in seconds, by a clock that nobody sets; null: not told
      *
      * @throws InvalidData
      */
-    public function time(?Node $at, ?Node $sent, string $zone): EventTime
+    public function time(?Node $at, ?Node $sent, string $zone, ?Node $age = null): EventTime
     {
         $now = $this->clock->now();
 
@@ -70,6 +74,7 @@ final readonly class Envelope
             null === $sent ? null : self::instant($sent),
             $now,
             $zone,
+            ageSeconds: $age?->int(0, self::OLDEST_SECONDS),
         );
     }
 

@@ -12,6 +12,10 @@ use HandGarden\Web\Clock;
  * A device says when the event was made and, where it can, what its clock shows as it sends. A clock that is more than
  * ten minutes off then is corrected by the difference. Without that word a time that lies ahead cannot be true, and the
  * time of receipt counts; one that lies behind may have waited without a network and is believed.
+ *
+ * An event's age is counted by a clock that nobody sets, so that it is told even where the other clock was set between
+ * making and sending. That clock stands still while a device sleeps: an event is at least as old as its age, and may
+ * be older.
  */
 final readonly class EventTime
 {
@@ -40,13 +44,15 @@ final readonly class EventTime
         ?\DateTimeImmutable $sentAt,
         \DateTimeImmutable $now,
         string $zone,
+        ?int $ageSeconds = null,
     ): self {
         $offset = null === $sentAt ? null : $now->getTimestamp() - $sentAt->getTimestamp();
         $at = null !== $offset && abs($offset) > self::TOLERANCE_SECONDS
             ? $deviceAt->modify(\sprintf('%+d seconds', $offset))
             : $deviceAt;
-        if ($at->getTimestamp() > $now->getTimestamp() + self::TOLERANCE_SECONDS) {
-            $at = $now;
+        $latest = $now->getTimestamp() - ($ageSeconds ?? 0);
+        if ($at->getTimestamp() > $latest + self::TOLERANCE_SECONDS) {
+            $at = $now->setTimestamp($latest);
         }
 
         $at = self::inSeconds($at);

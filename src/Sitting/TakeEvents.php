@@ -95,7 +95,7 @@ final class TakeEvents extends AbstractController
         ?Node $sentAt,
         string $device,
     ): Incoming {
-        $event->only('id', 'seq', 'kind', 'item', 'at', 'body');
+        $event->only('id', 'seq', 'kind', 'item', 'at', 'age', 'body');
         $kind = $event->get('kind')->enum(EventKind::class);
         $item = null === $event->optional('item')
             ? null
@@ -118,7 +118,12 @@ final class TakeEvents extends AbstractController
             $kind,
             $body,
             hash: SittingEvent::hash($sitting->id, $kind->value.'|'.$item?->id, $body),
-            time: $this->envelope->time($event->optional('at'), $sentAt, $client->zone),
+            time: $this->envelope->time(
+                $event->optional('at'),
+                $sentAt,
+                $client->zone,
+                age: $event->optional('age'),
+            ),
             device: $device,
             seq: $event->get('seq')->int(0),
         );

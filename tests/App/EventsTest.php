@@ -273,6 +273,19 @@ final class EventsTest extends OdalysTestCase
         self::assertSame([AlertKind::Part], array_column($this->alerts(), 'kind'));
     }
 
+    public function testAnEventIsAsOldAsItsAgeWhereTheClockWasAheadAndWasPutRight(): void
+    {
+        $now = new \DateTimeImmutable();
+        $made = $this->event('finished', null, []);
+        $made['at'] = $now->modify('+1 day')->format(\DATE_RFC3339);
+        $made['age'] = 1200;
+
+        $this->sent([$made]);
+        $event = $this->entities->getRepository(SittingEvent::class)->find($made['id']);
+        self::assertNotNull($event);
+        self::assertEqualsWithDelta($now->getTimestamp() - 1200, $event->at->getTimestamp(), 30);
+    }
+
     public function testTheEndIsAnEventAndKeepsTheNote(): void
     {
         $this->sent([

@@ -2,7 +2,10 @@ import { deleteDB, openDB } from 'idb';
 
 /**
  * @typedef {{id: string, seq: number, kind: string, item?: string, at: string, body: Record<string, unknown>}} Told
- * @typedef {{sitting: string, secret: string, told: Told}} Kept
+ * @typedef {{sitting: string, secret: string, told: Told, made?: Moment}} Kept
+ *
+ * When it was made, by a clock that nobody sets and that counts from the opening of a page.
+ * @typedef {{page: number, ms: number}} Moment
  */
 
 const NAME = 'hand-garden';

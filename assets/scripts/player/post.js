@@ -1,8 +1,21 @@
 /** @typedef {import('./keeper.js').Keeper} Keeper */
 /** @typedef {import('./keeper.js').Told} Told */
 /** @typedef {import('./keeper.js').Kept} Kept */
+/** @typedef {import('./keeper.js').Moment} Moment */
 
 const AT_A_TIME = 20;
+
+/** @returns {Moment} */
+const moment = () => ({ page: performance.timeOrigin, ms: performance.now() });
+
+/**
+ * An event as it goes out: with its age, where it was made on this page.
+ * @param {Pick<Kept, 'told'|'made'>} kept
+ */
+function aged({ told, made }) {
+  const now = moment();
+  return made?.page === now.page ? { ...told, age: Math.floor((now.ms - made.ms) / 1000) } : told;
+}
 
 /**
  * Sends what is kept in this browser, of all sittings, some at a time and in order, until the server has it. Each
@@ -38,10 +51,11 @@ export class Post {
     /** @type {Told} */
     const told = { id: crypto.randomUUID(), seq, kind, at: new Date().toISOString(), body };
     if (item !== null) told.item = item;
+    const made = moment();
     try {
-      await this.keeper.keep({ sitting, secret, told });
+      await this.keeper.keep({ sitting, secret, told, made });
     } catch (full) {
-      const answer = await this.#send(secret, [told]);
+      const answer = await this.#send(secret, [aged({ told, made })]);
       if (!answer?.kept.includes(told.id)) throw full;
     }
     this.flush();
@@ -64,10 +78,7 @@ export class Post {
       const next = waiting.find(({ secret }) => !silent.has(secret));
       if (next === undefined) return;
       const batch = waiting.filter(({ secret }) => secret === next.secret).slice(0, AT_A_TIME);
-      const answer = await this.#send(
-        next.secret,
-        batch.map(({ told }) => told),
-      );
+      const answer = await this.#send(next.secret, batch.map(aged));
       if (answer === null || answer.kept.length + answer.refused.length === 0) {
         silent.add(next.secret);
         continue;
@@ -79,7 +90,7 @@ export class Post {
 
   /**
    * @param {string} secret
-   * @param {Told[]} events
+   * @param {(Told & {age?: number})[]} events
    * @returns {Promise<{kept: string[], refused: {id: string, problem: string}[]}|null>} null: not answered, try later
    */
   async #send(secret, events) {
