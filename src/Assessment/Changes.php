@@ -10,6 +10,7 @@ use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Change\Comparison;
 use HandGarden\Core\Measure\Change\Judgement;
+use HandGarden\Core\Measure\Change\Terms;
 use HandGarden\Core\Measure\FingerMotion;
 use HandGarden\Core\Measure\MeasureKind;
 use HandGarden\Core\Measure\MeasureKinds;
@@ -24,7 +25,7 @@ final readonly class Changes
 {
     public function __construct(
         private MeasureKinds $kinds,
-        private ?\DateTimeImmutable $injectedOn,
+        private Terms $terms,
         private Wording $wording,
     ) {
     }
@@ -102,7 +103,7 @@ final readonly class Changes
             $first,
             $last,
             $readings,
-            injectedOn: $this->injectedOn,
+            terms: $this->terms,
             readings: $parts,
         );
         $unit = $kind->unit->sign();
@@ -133,7 +134,7 @@ final readonly class Changes
                 $unit,
                 $readings,
                 $found->srd,
-                injectedOn: $this->injectedOn,
+                injectedOn: $this->terms->injectedOn,
             ),
         );
     }

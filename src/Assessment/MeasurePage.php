@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Assessment;
 
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
@@ -21,7 +22,6 @@ use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Position;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
-use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Library\FactWords;
 use HandGarden\Web\Clock;
 use HandGarden\Web\Wording;
@@ -38,6 +38,7 @@ final readonly class MeasurePage
         private CatalogueStore $catalogue,
         private Cautions $cautions,
         private Clock $clock,
+        private ClinicSettings $settings,
         private FactWords $facts,
         private Wording $wording,
     ) {
@@ -122,8 +123,9 @@ final readonly class MeasurePage
      */
     public function handFigures(Client $client, Readings $readings): array
     {
+        $thresholds = $this->settings->of($client->clinicId)->thresholds();
         $young = $readings->since(
-            $this->clock->today($client->zone)->modify('-'.KnownFacts::DAYS.' days'),
+            $this->clock->today($client->zone)->modify('-'.$thresholds->ages->numberDays.' days'),
         );
         $hands = [];
         foreach ([Side::Right, Side::Left] as $side) {
@@ -133,7 +135,7 @@ final readonly class MeasurePage
                 'passive' => Figures::opening($readings, $side, Mode::Passive),
                 'findings' => array_map(
                     fn (Finding $f): string => $this->wording->say($f->title),
-                    (new Findings())->found($young, $side),
+                    (new Findings($thresholds->findings))->found($young, $side),
                 ),
             ];
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Assessment;
 
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Assessment\Chart\IndependenceMap;
 use HandGarden\Assessment\Chart\JointArcs;
 use HandGarden\Assessment\Chart\OpeningCurve;
@@ -13,6 +14,7 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Change\InjectionPhase;
+use HandGarden\Core\Measure\Change\Terms;
 use HandGarden\Core\Measure\Finding\Finding;
 use HandGarden\Core\Measure\Finding\Findings;
 use HandGarden\Core\Measure\FingerMotion;
@@ -21,7 +23,6 @@ use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Opening;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
-use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Library\FactWords;
 use HandGarden\Web\Clock;
 use HandGarden\Web\Wording;
@@ -45,6 +46,7 @@ final class ShowFindings extends AbstractController
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
         private readonly Clock $clock,
+        private readonly ClinicSettings $settings,
         private readonly FactWords $facts,
         private readonly Wording $wording,
     ) {
@@ -53,15 +55,17 @@ final class ShowFindings extends AbstractController
     public function __invoke(Request $request, Client $client): Response
     {
         $today = $this->clock->today($client->zone);
+        $settings = $this->settings->of($client->clinicId);
         $over = '1' === $request->query->get('long') ? self::LONG_DAYS : self::BLOCK_DAYS;
         $days = $this->readings->days($client, $today->modify('-'.$over.' days'));
         $drawn = MeasuringDays::thinned($days);
         $history = $this->readings->ofDays($client, $drawn);
         $known = $this->readings->for($client);
-        $young = $known->since($today->modify('-'.KnownFacts::DAYS.' days'));
+        $young = $known->since($today->modify('-'.$settings->thresholds()->ages->numberDays.' days'));
         $history = self::withNewest($history, $known->since($today->modify('-'.$over.' days')), $drawn);
         $readings = new Readings($history);
         $catalogue = $this->catalogue->get();
+        $terms = new Terms($client->injectionDay(), $settings->differences());
         $hands = [];
         foreach ([] === $client->affected() ? [Side::Right] : $client->affected() as $side) {
             $hands[] = ['unaffected' => false] + $this->hand($readings, $young, $side);
@@ -77,7 +81,7 @@ final class ShowFindings extends AbstractController
             'banner' => $this->cautions->for($client),
             'hands' => $hands,
             'changes' => (
-                new Changes($catalogue->vocabulary->kinds, $client->injectionDay(), $this->wording)
+                new Changes($catalogue->vocabulary->kinds, $terms, $this->wording)
             )->for($history),
             'days' => $over,
             'measuredDays' => \count($days),

@@ -6,6 +6,7 @@ namespace HandGarden\Assessment;
 
 use HandGarden\Account\Audit;
 use HandGarden\Account\ClinicRepository;
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Account\Who;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
@@ -33,6 +34,7 @@ final class ShowVisit extends AbstractController
         private readonly Audit $audit,
         private readonly Who $who,
         private readonly Clock $clock,
+        private readonly ClinicSettings $settings,
         private readonly FactWords $facts,
     ) {
     }
@@ -61,7 +63,9 @@ final class ShowVisit extends AbstractController
             'changed' => \count($taken) - \count($counting),
             'findings' => array_merge(
                 ...array_map(
-                    static fn (Side $side): array => (new Findings())->found($readings, $side),
+                    fn (Side $side): array => (new Findings(
+                        $this->settings->of($client->clinicId)->thresholds()->findings,
+                    ))->found($readings, $side),
                     $client->affected(),
                 ),
             ),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Caseload;
 
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Assessment\ReadingRepository;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
@@ -21,6 +22,7 @@ use HandGarden\Web\Clock;
 final readonly class Summaries
 {
     public function __construct(
+        private ClinicSettings $settings,
         private SittingRepository $sittings,
         private PlanRepository $plans,
         private ReadingRepository $readings,
@@ -47,6 +49,8 @@ final readonly class Summaries
             $waiting[$group] = ($waiting[$group] ?? 0) + 1;
         }
 
+        $settings = $this->settings->of($client->clinicId);
+
         return new Summary(
             $today,
             $practised[0] ?? null,
@@ -61,6 +65,8 @@ final readonly class Summaries
             measuredOn: $this->readings->lastDay($client),
             unasked: $this->unasked($client, $today),
             hasRoutine: [] !== $this->plans->kinds($client),
+            countsDays: $settings->thresholds()->ages->numberDays,
+            seldomShare: $settings->days()->seldomShare,
         );
     }
 

@@ -4,14 +4,9 @@ declare(strict_types=1);
 
 namespace HandGarden\Caseload;
 
-use HandGarden\Core\Placement\KnownFacts;
-
 /** What a list says about one client, as of one of their days. */
 final readonly class Summary
 {
-    /** A whole planned week in which next to nothing was done. */
-    private const SELDOM_SHARE = 0.4;
-
     /**
      * @param \DateTimeImmutable  $day          the client's own calendar day
      * @param ?\DateTimeImmutable $lastPractice day on which something was done
@@ -21,6 +16,8 @@ final readonly class Summary
      * @param ?\DateTimeImmutable $measuredOn   newest day with a measure that stands
      * @param int                 $alerts       not answered yet
      * @param int                 $unasked      screening questions without an answer that still counts
+     * @param int                 $countsDays   for which a measure counts
+     * @param float               $seldomShare  who did less of a planned week is talked with
      */
     public function __construct(
         public \DateTimeImmutable $day,
@@ -33,6 +30,8 @@ final readonly class Summary
         public int $unasked,
         public bool $hasRoutine,
         public int $alerts = 0,
+        public int $countsDays = 28,
+        public float $seldomShare = 0.4,
     ) {
     }
 
@@ -61,7 +60,7 @@ final readonly class Summary
 
     public function wantsMeasuring(): bool
     {
-        return null === $this->measuredOn || $this->measuredDaysAgo() > KnownFacts::DAYS;
+        return null === $this->measuredOn || $this->measuredDaysAgo() > $this->countsDays;
     }
 
     /** Null when there are no measures. */
@@ -79,6 +78,6 @@ final readonly class Summary
 
     private function isSeldom(): bool
     {
-        return null !== $this->lastPractice && $this->daysDone < self::SELDOM_SHARE * $this->daysPlanned;
+        return null !== $this->lastPractice && $this->daysDone < $this->seldomShare * $this->daysPlanned;
     }
 }

@@ -22,6 +22,8 @@ final class SummaryFormat
             'unasked' => $summary->unasked,
             'has_routine' => $summary->hasRoutine,
             'alerts' => $summary->alerts,
+            'counts_days' => $summary->countsDays,
+            'seldom_share' => $summary->seldomShare,
         ], \JSON_THROW_ON_ERROR);
     }
 
@@ -49,6 +51,8 @@ final class SummaryFormat
             unasked: $node->get('unasked')->int(),
             hasRoutine: $node->get('has_routine')->bool(),
             alerts: $node->optional('alerts')?->int() ?? 0,
+            countsDays: $node->get('counts_days')->int(),
+            seldomShare: $node->get('seldom_share')->float(),
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Client;
 
 use HandGarden\Account\ClinicRepository;
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Screening\Screening;
 use HandGarden\Web\Clock;
@@ -20,6 +21,7 @@ final class Cautions implements ResetInterface
         private readonly ClientRepository $clients,
         private readonly CatalogueStore $catalogue,
         private readonly ClinicRepository $clinics,
+        private readonly ClinicSettings $settings,
         private readonly Clock $clock,
     ) {
     }
@@ -30,6 +32,7 @@ final class Cautions implements ResetInterface
             $this->catalogue->get()->screening,
             $this->clients->screening($client),
             $client->injectionDay(),
+            $this->settings->of($client->clinicId)->thresholds()->ages->screeningDays,
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Client;
 
+use HandGarden\Account\ClinicSettings;
 use Symfony\Component\Security\Core\Authorization\AuthorizationCheckerInterface;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFunction;
@@ -12,6 +13,7 @@ final class ClientPagesExtension extends AbstractExtension
 {
     public function __construct(
         private readonly AuthorizationCheckerInterface $authorization,
+        private readonly ClinicSettings $settings,
     ) {
     }
 
@@ -20,7 +22,16 @@ final class ClientPagesExtension extends AbstractExtension
         return [
             new TwigFunction('client_areas', $this->openAreas(...)),
             new TwigFunction('client_area_of', ClientPages::areaOf(...)),
+            new TwigFunction('kept_until', $this->keptUntil(...)),
         ];
+    }
+
+    /** Until when the records of a client who was archived are kept; null: they are not archived. */
+    public function keptUntil(Client $client): ?\DateTimeImmutable
+    {
+        $years = $this->settings->of($client->clinicId)->days()->keptYears;
+
+        return $client->archivedAt?->add(new \DateInterval('P'.$years.'Y'));
     }
 
     /** @return array<string, list<ClientPage>> the pages that this person may open, by area; none empty */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Client;
 
+use HandGarden\Core\Routine\SittingDefaults;
+
 enum Stamina: string
 {
     case Low = 'low';
@@ -11,12 +13,12 @@ enum Stamina: string
     case Good = 'good';
 
     /** Effort a sitting may take, per minute; effort is minutes times intensity. */
-    public function effortPerMinute(): float
+    public function effortPerMinute(SittingDefaults $defaults): float
     {
         return match ($this) {
-            self::Low => 2.0,
-            self::Usual => 3.0,
-            self::Good => 3.5,
+            self::Low => $defaults->lowEffort,
+            self::Usual => $defaults->usualEffort,
+            self::Good => $defaults->goodEffort,
         };
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Planning;
 
-use HandGarden\Account\ClinicRepository;
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\ClientFacts;
@@ -25,7 +25,6 @@ use HandGarden\Core\Routine\Priority;
 use HandGarden\Core\Routine\SittingRules;
 use HandGarden\Core\Routine\TaskChoice;
 use HandGarden\Core\Routine\TaskToday;
-use HandGarden\Core\Routine\Weights;
 use HandGarden\Web\Clock;
 
 /**
@@ -38,7 +37,7 @@ final readonly class Briefs
         private Plan $plan,
         private PlanRepository $plans,
         private PastSittings $past,
-        private ClinicRepository $clinics,
+        private ClinicSettings $settings,
         private CatalogueStore $catalogue,
         private Clock $clock,
     ) {
@@ -59,7 +58,7 @@ final readonly class Briefs
             today: $today,
             doses: $this->plans->doses($client),
             edits: $edits,
-            weights: Weights::fromArray($this->clinics->own()->routineWeights),
+            weights: $this->settings->of($client->clinicId)->weights(),
             recentDays: $this->past->recentDays($client, $today),
             focusFirst: $this->focusFirst($client),
         );
@@ -114,7 +113,7 @@ final readonly class Briefs
     ): Limits {
         return $kind->limits(
             $client,
-            $this->clinics->own()->sittingMinutes,
+            $this->settings->of($client->clinicId)->sitting(),
             $lastStrengthOn,
         );
     }

@@ -15,6 +15,7 @@ use HandGarden\Core\Placement\Override;
 use HandGarden\Core\Placement\People;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Placement\Setting;
+use HandGarden\Core\Placement\Thresholds;
 
 /** What the database knows of one client. */
 final readonly class ClientRecords implements FactsSource
@@ -25,6 +26,7 @@ final readonly class ClientRecords implements FactsSource
         private Cautions $cautions,
         private PlanRepository $plans,
         private Marks $marks,
+        private Thresholds $thresholds,
         private \DateTimeImmutable $today,
     ) {
     }
@@ -53,6 +55,11 @@ final readonly class ClientRecords implements FactsSource
             ),
             materials: $this->client->materials,
         );
+    }
+
+    public function thresholds(): Thresholds
+    {
+        return $this->thresholds;
     }
 
     public function measured(): Measured

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace HandGarden\Planning;
 
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Assessment\ReadingRepository;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Placement\ClientFacts;
-use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\PlacementChange;
 use HandGarden\Core\Placement\Placements;
 use HandGarden\Core\Placement\Placer;
@@ -39,6 +39,7 @@ final class Plan implements ResetInterface
         private readonly Marks $marks,
         private readonly PastSittings $past,
         private readonly CatalogueStore $catalogue,
+        private readonly ClinicSettings $settings,
         private readonly Clock $clock,
     ) {
     }
@@ -52,6 +53,7 @@ final class Plan implements ResetInterface
                 $this->cautions,
                 $this->plans,
                 marks: $this->marks,
+                thresholds: $this->settings->of($client->clinicId)->thresholds(),
                 today: $this->clock->today($client->zone),
             ),
         );
@@ -95,9 +97,10 @@ final class Plan implements ResetInterface
     public function changes(Client $client): ?array
     {
         $today = $this->clock->today($client->zone);
+        $counts = $this->settings->of($client->clinicId)->thresholds()->ages->numberDays;
         $days = $this->readings->days(
             $client,
-            $today->modify('-'.(2 * KnownFacts::DAYS).' days'),
+            $today->modify('-'.(2 * $counts).' days'),
         );
         $before = $days[\count($days) - 2] ?? null;
         if (null === $before) {
@@ -105,7 +108,7 @@ final class Plan implements ResetInterface
         }
         $since = new \DateTimeImmutable($before, new \DateTimeZone('UTC'));
         $facts = $this->facts($client)->withReadings(
-            $this->readings->asOf($client, $since, KnownFacts::DAYS),
+            $this->readings->asOf($client, $since, $counts),
         );
 
         return [

@@ -6,6 +6,7 @@ namespace HandGarden\Planning;
 
 use HandGarden\Client\Client;
 use HandGarden\Core\Routine\Limits;
+use HandGarden\Core\Routine\SittingDefaults;
 use Symfony\Component\HttpFoundation\InputBag;
 
 /** A client has one routine of each kind at most. */
@@ -20,7 +21,6 @@ enum RoutineKind: string
     case Short = 'short';
 
     private const SHORTEST_MINUTES = 6;
-    private const CLINIC_ITEMS = 12;
 
     /** @param InputBag<bool|float|int|string> $asked of a form or an address */
     public static function fromForm(InputBag $asked): self
@@ -56,19 +56,19 @@ enum RoutineKind: string
 
     public function limits(
         Client $client,
-        int $clinicMinutes,
+        SittingDefaults $defaults,
         ?\DateTimeImmutable $lastStrengthOn = null,
     ): Limits {
         $minutes = match ($this) {
             self::Home, self::Other => $client->minutes,
-            self::Clinic => $clinicMinutes,
+            self::Clinic => $defaults->clinicMinutes,
             self::Short => max(self::SHORTEST_MINUTES, intdiv($client->minutes, 2)),
         };
 
         return new Limits(
             $minutes,
-            $minutes * $client->stamina->effortPerMinute(),
-            self::Clinic === $this ? self::CLINIC_ITEMS : Limits::HOME_ITEMS,
+            $minutes * $client->stamina->effortPerMinute($defaults),
+            self::Clinic === $this ? $defaults->clinicItems : $defaults->homeItems,
             $lastStrengthOn,
         );
     }

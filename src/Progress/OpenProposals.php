@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Progress;
 
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\ClientFacts;
@@ -28,6 +29,7 @@ final readonly class OpenProposals implements OpenEases
     private const QUIET_DAYS = 14;
 
     public function __construct(
+        private readonly ClinicSettings $settings,
         private Plan $plan,
         private PlanRepository $plans,
         private SittingRepository $sittings,
@@ -63,7 +65,10 @@ final readonly class OpenProposals implements OpenEases
         $quiet = $decided->cards($this->clock->now()->modify('-'.self::QUIET_DAYS.' days'));
         $restraints = $this->restraints->open($client);
         $log = $this->sittings->log($client);
-        $asked = (new Proposer($this->catalogue->get()))->asked(
+        $asked = (new Proposer(
+            $this->catalogue->get(),
+            $this->settings->of($client->clinicId)->progress(),
+        ))->asked(
             array_map(
                 static fn (Prescribed $p): Prescribed => $p->under($restraints),
                 $prescribed,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Progress;
 
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
@@ -31,6 +32,7 @@ final class ShowWhatIf extends AbstractController
 
     public function __construct(
         private readonly PlacementWords $words,
+        private readonly ClinicSettings $settings,
     ) {
     }
 
@@ -44,7 +46,10 @@ final class ShowWhatIf extends AbstractController
     ): Response {
         $today = $clock->today($client->zone);
         $items = Prescribed::in($plan->items($client));
-        $whatIf = new WhatIf($catalogue->get());
+        $whatIf = new WhatIf(
+            $catalogue->get(),
+            $this->settings->of($client->clinicId)->progress(),
+        );
         $stems = [];
         foreach ([] === $items ? [] : self::SHARES as $label => $share) {
             foreach (

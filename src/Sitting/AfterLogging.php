@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace HandGarden\Sitting;
 
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Progress\LogLine;
-use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Core\Sitting\Stops;
@@ -23,6 +23,7 @@ use HandGarden\Web\Clock;
 final readonly class AfterLogging
 {
     public function __construct(
+        private ClinicSettings $settings,
         private SittingRepository $sittings,
         private PlanRepository $plans,
         private Alerts $alerts,
@@ -34,7 +35,7 @@ final readonly class AfterLogging
     /** @param \DateTimeImmutable $told when it reached us: what was reopened after that stays open */
     public function line(Client $client, LogLine $line, \DateTimeImmutable $told): void
     {
-        $symptoms = new Symptoms(new ProgressSettings());
+        $symptoms = new Symptoms($this->settings->of($client->clinicId)->progress());
         if (!$symptoms->suspends($line)) {
             return;
         }
@@ -65,7 +66,9 @@ final readonly class AfterLogging
      */
     public function wrong(Client $client, Wrong $wrong, ?SittingItem $item, SittingEvent $event): void
     {
-        $consequence = $wrong->consequence(new StopTable(new ProgressSettings()));
+        $consequence = $wrong->consequence(
+            new StopTable($this->settings->of($client->clinicId)->progress()),
+        );
         $why = new Phrase('suspension.sign', [
             'item' => null === $item ? '' : $this->catalogue->get()->nameOf($item->rungId),
             'sign' => $wrong->sign->value,

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace HandGarden\Sitting;
 
 use HandGarden\Account\Audit;
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Hands;
-use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Release\ReleaseLimits;
 use HandGarden\Core\Release\ReleaseTable;
@@ -33,6 +33,7 @@ final class BeginRelease extends AbstractController
     private const NOTE_LETTERS = 2000;
 
     public function __construct(
+        private readonly ClinicSettings $settings,
         private readonly ReleaseToday $today,
         private readonly BeginSitting $begin,
         private readonly CatalogueStore $catalogue,
@@ -52,7 +53,7 @@ final class BeginRelease extends AbstractController
             $hand = $this->chosen($open, $request);
             $pain = BeginSitting::pain($request);
             $note = trim((string) $request->request->get('note', ''));
-            $problems = $this->problems($hand, $pain, $note);
+            $problems = $this->problems($client, $hand, $pain, $note);
             if ([] === $problems && null !== $hand && null !== $pain) {
                 $sitting = $this->begin($client, $hand, $pain, $note);
                 $this->audit->wrote(
@@ -114,9 +115,9 @@ final class BeginRelease extends AbstractController
     }
 
     /** @return array<string, string> by field */
-    private function problems(?ReleaseHand $hand, ?int $pain, string $note): array
+    private function problems(Client $client, ?ReleaseHand $hand, ?int $pain, string $note): array
     {
-        $symptoms = new Symptoms(new ProgressSettings());
+        $symptoms = new Symptoms($this->settings->of($client->clinicId)->progress());
 
         return array_filter([
             'side' => null === $hand ? 'Say which hand.' : '',

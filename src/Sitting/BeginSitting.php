@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace HandGarden\Sitting;
 
 use HandGarden\Account\ClinicRepository;
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Sitting\EventKind;
@@ -21,6 +21,7 @@ final readonly class BeginSitting
     public const ASK_PAIN = 'Ask for pain now, 0 to 10.';
 
     public function __construct(
+        private ClinicSettings $settings,
         private SittingRepository $sittings,
         private ScoreSheet $sheet,
         private StopSheet $stops,
@@ -73,14 +74,15 @@ final readonly class BeginSitting
             body: ['pain_before' => $sitting->painBefore] + $said,
         ));
         $ids = array_map(static fn (SittingItem $i): string => $i->id, $kept);
-        $symptoms = new Symptoms(new ProgressSettings());
+        $settings = $this->settings->of($client->clinicId)->progress();
+        $symptoms = new Symptoms($settings);
         $sheet = $this->sheet->of(
             $ids,
             $items,
             $worse,
             onlyCalm: $symptoms->forbidsActiveWork($sitting->painBefore),
             seed: random_int(0, 0x7FFFFFFF),
-            stops: $this->stops->rows($this->clinics->own()->emergencyNumber),
+            stops: $this->stops->rows($this->clinics->own()->emergencyNumber, $settings),
         );
         $added = null === $more ? [] : $more($ids);
         $this->sittings->keep(SittingScore::of($sitting, $sheet + $added));

@@ -7,6 +7,7 @@ namespace HandGarden\Sitting;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Words\Phrase;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -85,7 +86,7 @@ final class ScoreCommand extends Command
             Side::Right,
             onlyCalm: false,
             seed: (int) self::text($input->getOption('seed')),
-            stops: $this->stops->rows('112'),
+            stops: $this->stops->rows('112', new ProgressSettings()),
         );
         if (true === $input->getOption('json')) {
             $output->writeln(json_encode($sheet, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE));

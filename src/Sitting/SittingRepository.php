@@ -9,6 +9,7 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Query;
 use Doctrine\ORM\Query\Parameter;
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\DoseFormat;
@@ -17,7 +18,6 @@ use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\LogLine;
-use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
@@ -48,6 +48,7 @@ final class SittingRepository implements ResetInterface
     private array $logs = [];
 
     public function __construct(
+        private readonly ClinicSettings $settings,
         private readonly EntityManagerInterface $entities,
         private readonly CatalogueStore $catalogue,
         private readonly Clock $clock,
@@ -144,7 +145,9 @@ final class SittingRepository implements ResetInterface
             foreach (
                 $this->entities->getConnection()->fetchAllAssociative(
                     self::LOG,
-                    ['client' => $client->id, 'clinic' => $client->clinicId, 'since' => $this->logSince()],
+                    ['client' => $client->id, 'clinic' => $client->clinicId, 'since' => $this->logSince(
+                        $client->clinicId,
+                    )],
                 ) as $values
             ) {
                 $row = new Row($values);
@@ -320,9 +323,13 @@ final class SittingRepository implements ResetInterface
     }
 
     /** A day more than rules look back, so that no zone is short of one. */
-    private function logSince(): string
+    private function logSince(string $clinicId): string
     {
-        return (new ProgressSettings())->logFrom($this->clock->now())->modify('-1 day')->format('Y-m-d');
+        return $this->settings->of($clinicId)->progress()->logFrom($this->clock->now())->modify(
+            '-1 day',
+        )->format(
+            'Y-m-d',
+        );
     }
 
     public function reset(): void

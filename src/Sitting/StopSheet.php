@@ -22,10 +22,10 @@ final readonly class StopSheet
      *
      * @return list<array<string, mixed>> a row for each sign and answer
      */
-    public function rows(string $number): array
+    public function rows(string $number, ProgressSettings $settings): array
     {
         $rows = [];
-        $table = new StopTable(new ProgressSettings());
+        $table = new StopTable($settings);
         foreach ($table->rows() as [$sign, $strength, $isWorse, $then]) {
             $rows[] = [
                 'sign' => $sign->value,

@@ -9,7 +9,6 @@ use HandGarden\Core\Catalogue\ApproachTag;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Measure\Finding\HandState;
-use HandGarden\Core\Measure\Finding\Settings;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
@@ -28,7 +27,6 @@ final class Approaches
     public function __construct(
         private readonly ClientFacts $facts,
         private readonly KnownFacts $known,
-        private readonly Settings $settings = new Settings(),
     ) {
     }
 
@@ -145,7 +143,7 @@ final class Approaches
         }
         $points = ['points' => round($gain['points'])];
 
-        return $gain['points'] >= $this->settings->gainPoints
+        return $gain['points'] >= $this->facts->thresholds->findings->gainPoints
             ? [School::A, new Phrase('approach_default.wrist.gains', $points)]
             : [School::B, new Phrase('approach_default.wrist.gains_little', $points)];
     }

@@ -16,6 +16,7 @@ final readonly class ClientFacts
         public Setting $setting,
         public Measured $measured,
         public Decided $decided,
+        public Thresholds $thresholds = new Thresholds(),
     ) {
     }
 
@@ -27,6 +28,7 @@ final readonly class ClientFacts
             $source->setting(),
             $source->measured(),
             $source->decided(),
+            thresholds: $source->thresholds(),
         );
     }
 
@@ -60,6 +62,7 @@ final readonly class ClientFacts
             $this->setting,
             $this->measured,
             $this->decided->withMet($met),
+            thresholds: $this->thresholds,
         );
     }
 
@@ -72,7 +75,13 @@ final readonly class ClientFacts
             $this->measured->injection,
         );
 
-        return new self($this->people, $this->setting, $measured, $this->decided);
+        return new self(
+            $this->people,
+            $this->setting,
+            $measured,
+            $this->decided,
+            thresholds: $this->thresholds,
+        );
     }
 
     /** @param list<string> $shown `rung|side` */
@@ -83,11 +92,18 @@ final readonly class ClientFacts
             $this->setting,
             $this->measured,
             $this->decided->withShown($shown),
+            thresholds: $this->thresholds,
         );
     }
 
     public function withSetting(Setting $setting): self
     {
-        return new self($this->people, $setting, $this->measured, $this->decided);
+        return new self(
+            $this->people,
+            $setting,
+            $this->measured,
+            $this->decided,
+            thresholds: $this->thresholds,
+        );
     }
 }

@@ -11,6 +11,8 @@ interface FactsSource
 
     public function setting(): Setting;
 
+    public function thresholds(): Thresholds;
+
     public function measured(): Measured;
 
     public function decided(): Decided;

@@ -26,10 +26,6 @@ final class KnownFacts implements FactSource
     /** Known only while a sitting runs; before it they do not hold. */
     private const OF_THE_SITTING = ['gate_passed', 'tone_dropped_now', 'done_today', 'in_routine'];
     /** Days for which numbers, try-outs and observations count. */
-    public const DAYS = 28;
-    private const SHORT_DAYS = 14;
-    private const SHORT_DAYS_AFTER_INJECTION = 7;
-    private const INJECTION_WEEKS = 12;
 
     /** @var array<string, NumberFact> */
     private readonly array $numbers;
@@ -74,12 +70,13 @@ final class KnownFacts implements FactSource
 
             return;
         }
-        $this->since = $today->modify('-'.self::DAYS.' days');
+        $ages = $facts->thresholds->ages;
+        $this->since = $today->modify('-'.$ages->numberDays.' days');
         $injected = $facts->measured->injection?->on;
         $fresh = null !== $injected
-            && $injected->modify('+'.self::INJECTION_WEEKS.' weeks') >= $today;
+            && $injected->modify('+'.$ages->injectionWeeks.' weeks') >= $today;
         $this->shortSince = $today->modify(
-            '-'.($fresh ? self::SHORT_DAYS_AFTER_INJECTION : self::SHORT_DAYS).' days',
+            '-'.($fresh ? $ages->shortAfterInjectionDays : $ages->shortDays).' days',
         );
     }
 

@@ -42,42 +42,4 @@ final readonly class Weights
         public int $material = 1,
     ) {
     }
-
-    /** @return array<string, int> by name, in the order they are shown */
-    public function toArray(): array
-    {
-        return [
-            'ladder' => $this->ladder,
-            'goal' => $this->goal,
-            'impairment' => $this->impairment,
-            'focus' => $this->focus,
-            'area' => $this->area,
-            'dailyTask' => $this->dailyTask,
-            'realTask' => $this->realTask,
-            'worseHand' => $this->worseHand,
-            'preparation' => $this->preparation,
-            'frame' => $this->frame,
-            'leadIn' => $this->leadIn,
-            'balance' => $this->balance,
-            'variety' => $this->variety,
-            'position' => $this->position,
-            'material' => $this->material,
-        ];
-    }
-
-    /** @param array<string, mixed> $values others keep their default; numbers outside 0 to 250 are brought inside */
-    public static function fromArray(array $values): self
-    {
-        $known = array_intersect_key(
-            array_filter($values, is_numeric(...)),
-            (new self())->toArray(),
-        );
-
-        return new self(
-            ...array_map(
-                static fn (mixed $v): int => max(0, min(self::MOST, (int) $v)),
-                $known,
-            ),
-        );
-    }
 }

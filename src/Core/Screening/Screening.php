@@ -13,7 +13,7 @@ use HandGarden\Core\Catalogue\Rung;
  */
 final class Screening
 {
-    private const VALID_DAYS = 90;
+    public const VALID_DAYS = 90;
 
     /** @var array<int, array<string, Answer>> by day and question: every exercise asks the same of every question */
     private array $answered = [];
@@ -25,11 +25,13 @@ final class Screening
      * @param array<string, array{Answer, \DateTimeImmutable}> $answers    by question id
      * @param \DateTimeImmutable|null                          $injectedOn day of the last tone injection, where
      *     it is known
+     * @param int                                              $validDays  for which an answer counts
      */
     public function __construct(
         public readonly ScreeningQuestions $questions,
         private readonly array $answers,
         private readonly ?\DateTimeImmutable $injectedOn = null,
+        private readonly int $validDays = self::VALID_DAYS,
     ) {
     }
 
@@ -68,7 +70,7 @@ final class Screening
             }
         }
 
-        return $on->modify('+'.self::VALID_DAYS.' days') < $today ? Answer::NotAsked : $answer;
+        return $on->modify('+'.$this->validDays.' days') < $today ? Answer::NotAsked : $answer;
     }
 
     /** @return list<ScreeningBlock> everything that keeps the rung out; empty: nothing does */

@@ -24,6 +24,7 @@ use HandGarden\Core\Placement\Override;
 use HandGarden\Core\Placement\People;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Placement\Setting;
+use HandGarden\Core\Placement\Thresholds;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Screening;
 
@@ -70,6 +71,12 @@ final readonly class CaseFacts implements FactsSource
     }
 
     /** @throws InvalidData */
+    /** A file is judged by the defaults: it is of no clinic. */
+    public function thresholds(): Thresholds
+    {
+        return new Thresholds();
+    }
+
     public function measured(): Measured
     {
         $injectedOn = $this->client->optional('injected_on')?->date();

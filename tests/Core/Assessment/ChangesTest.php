@@ -8,6 +8,7 @@ use HandGarden\Assessment\Change;
 use HandGarden\Assessment\Changes;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Change\Judgement;
+use HandGarden\Core\Measure\Change\Terms;
 use HandGarden\Core\Measure\MedicationState;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
@@ -181,7 +182,7 @@ final class ChangesTest extends TestCase
             (
                 new Changes(
                     Cases::catalogue()->vocabulary->kinds,
-                    new \DateTimeImmutable('2026-01-15'),
+                    new Terms(new \DateTimeImmutable('2026-01-15')),
                     Said::wording(),
                 )
             )->for($pair)[0]->judgement,
@@ -214,7 +215,9 @@ final class ChangesTest extends TestCase
      */
     private function changes(array $history): array
     {
-        return (new Changes(Cases::catalogue()->vocabulary->kinds, null, Said::wording()))->for($history);
+        return (new Changes(Cases::catalogue()->vocabulary->kinds, new Terms(), Said::wording()))->for(
+            $history,
+        );
     }
 
     private function reading(string $code, ?Mode $mode, float $value, string $day): Reading

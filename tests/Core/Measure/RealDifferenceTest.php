@@ -10,6 +10,7 @@ use HandGarden\Core\Measure\Change\InjectionPhase;
 use HandGarden\Core\Measure\Change\Judgement;
 use HandGarden\Core\Measure\Change\RealDifference;
 use HandGarden\Core\Measure\Change\Repeats;
+use HandGarden\Core\Measure\Change\Terms;
 use HandGarden\Core\Measure\MeasureKind;
 use HandGarden\Core\Measure\MedicationState;
 use HandGarden\Core\Measure\Mode;
@@ -178,7 +179,7 @@ final class RealDifferenceTest extends TestCase
                 $plain,
                 self::reading('wrist_extension', 40.0, '2026-11-01', new Taken('a')),
                 [],
-                injectedOn: $injected,
+                terms: new Terms($injected),
             )->judgement,
             'never called a training effect',
         );

@@ -24,15 +24,13 @@ final readonly class Comparison
     /**
      * @param list<Reading>            $history    of the same measure, for the repeats
      * @param int                     $readings   of how many readings each value is a sum
-     * @param \DateTimeImmutable|null $injectedOn last tone injection; across it and between its phases nothing
-     *     is compared
      */
     public static function from(
         MeasureKind $kind,
         Reading $older,
         Reading $newer,
         array $history,
-        ?\DateTimeImmutable $injectedOn = null,
+        Terms $terms = new Terms(),
         int $readings = 1,
     ): self {
         if (!\is_float($older->value) || !\is_float($newer->value)) {
@@ -40,6 +38,7 @@ final readonly class Comparison
         }
         $before = $older->taken ?? new Taken();
         $after = $newer->taken ?? new Taken();
+        $injectedOn = $terms->injectedOn;
         $why = match (true) {
             $before->position !== $after->position => new Phrase('incomparable.position'),
             $before->medication !== $after->medication
@@ -68,6 +67,7 @@ final readonly class Comparison
                 || null === $after->byStaffId
                 || $before->byStaffId === $after->byStaffId,
             $newer->byEye,
+            defaults: $terms->defaults,
             readings: $readings,
         );
         if (null === $srd) {
