@@ -4,6 +4,7 @@ import { connect as choose } from './behaviours/choose.js';
 import { connect as counter } from './behaviours/counter.js';
 import { connect as filters } from './behaviours/filters.js';
 import { connect as flipbook } from './behaviours/flipbook.js';
+import { connect as hides } from './behaviours/hides.js';
 import { connect as ink } from './behaviours/ink/connect.js';
 import { connect as live } from './behaviours/live/connect.js';
 import { connect as measure } from './behaviours/measure/connect.js';
@@ -21,6 +22,7 @@ const behaviours = {
   counter,
   filters,
   flipbook,
+  hides,
   ink,
   live,
   measure,

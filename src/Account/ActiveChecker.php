@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace HandGarden\Account;
 
+use HandGarden\Web\KnownHost;
 use Symfony\Component\HttpFoundation\IpUtils;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\RequestStack;
-use Symfony\Component\Security\Core\Exception\CustomUserMessageAccountStatusException;
 use Symfony\Component\Security\Core\User\UserCheckerInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 
-/** Whoever left cannot sign in; people made for the demonstration sign in on this machine only. */
+/**
+ * Whoever left cannot sign in; people made for the demonstration sign in on this machine only. It is asked after the
+ * password was right, so that nobody else is told.
+ */
 final readonly class ActiveChecker implements UserCheckerInterface
 {
     private const THIS_MACHINE = ['127.0.0.0/8', '::1'];
@@ -27,7 +30,7 @@ final readonly class ActiveChecker implements UserCheckerInterface
     public function checkPreAuth(UserInterface $user): void
     {
         if ($user instanceof Staff && (!$user->active || ($user->forDemo && !$this->isFromThisMachine()))) {
-            throw new CustomUserMessageAccountStatusException('This sign-in is switched off.');
+            throw new SwitchedOff();
         }
     }
 
@@ -42,15 +45,8 @@ final readonly class ActiveChecker implements UserCheckerInterface
         return $this->onLoopback
             && null !== $request
             && IpUtils::checkIp($request->server->getString('REMOTE_ADDR'), self::THIS_MACHINE)
-            && $this->isCalledByItsOwnName($request)
+            && KnownHost::isThisMachine(KnownHost::hostOf($request))
             && !$this->cameThroughAnother($request);
-    }
-
-    private function isCalledByItsOwnName(Request $request): bool
-    {
-        $host = trim((string) preg_replace('/:\d+$/D', '', (string) $request->headers->get('Host')), '[]');
-
-        return 'localhost' === $host || IpUtils::checkIp($host, self::THIS_MACHINE);
     }
 
     private function cameThroughAnother(Request $request): bool

@@ -14,6 +14,7 @@ use Symfony\Component\Uid\Uuid;
 /** A person who works at a clinic. */
 #[ORM\Entity]
 #[ORM\Table(name: 'staff')]
+#[ORM\Index(name: 'staff_by_clinic', columns: ['clinic_id', 'name'])]
 class Staff implements UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface
 {
     #[ORM\Id]
@@ -22,6 +23,25 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
 
     #[ORM\Column(length: 255)]
     public string $password = '';
+
+    /** Null: never set since they were invited. */
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $passwordAt = null;
+
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $signedInAt = null;
+
+    /** Secret of the device whose codes are the second factor, sealed; null: there is none. */
+    #[ORM\Column(length: 255, nullable: true)]
+    public ?string $secondFactor = null;
+
+    /** The newest step of time whose code was taken: each counts once. */
+    #[ORM\Column(type: Types::BIGINT)]
+    public int $secondFactorStep = 0;
+
+    /** @var list<string> hashes of the codes on paper that are left */
+    #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
+    public array $recoveryCodes = [];
 
     #[ORM\Column]
     public bool $active = true;
@@ -61,6 +81,17 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
             : [$this->role->securityRole()];
     }
 
+    /** Works here, and is a therapist. */
+    public function canHaveClients(): bool
+    {
+        return $this->active && Role::Assistant !== $this->role;
+    }
+
+    public function isLead(): bool
+    {
+        return Role::Lead === $this->role;
+    }
+
     /** The mark counts for a therapist alone. */
     public function isTrainedInRelease(): bool
     {
@@ -76,14 +107,24 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
     {
     }
 
-    /** Asked of the person kept in the session: a new password, another role, a mark or leaving ends the session. */
+    /** Tells one password from another, and nothing of either. */
+    public function passwordMark(): string
+    {
+        return hash('crc32c', $this->password);
+    }
+
+    /**
+     * Asked of the person kept in the session: a new password or second factor, another role, a mark or leaving ends
+     * the session.
+     */
     public function isEqualTo(UserInterface $user): bool
     {
         return $user instanceof self
             && $user->active
             && $user->role === $this->role
             && $user->isTrainedInRelease() === $this->isTrainedInRelease()
-            && $this->password === hash('crc32c', $user->password);
+            && $this->secondFactor === $user->factorMark()
+            && $this->password === $user->passwordMark();
     }
 
     /**
@@ -102,7 +143,13 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
             'releaseTrainedOn' => $this->releaseTrainedOn,
             'forDemo' => $this->forDemo,
             'active' => $this->active,
-            'password' => hash('crc32c', $this->password),
+            'password' => $this->passwordMark(),
+            'secondFactor' => $this->factorMark(),
         ];
+    }
+
+    private function factorMark(): ?string
+    {
+        return null === $this->secondFactor ? null : hash('crc32c', $this->secondFactor);
     }
 }

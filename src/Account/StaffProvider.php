@@ -21,10 +21,19 @@ final readonly class StaffProvider implements UserProviderInterface, PasswordUpg
 
     public function loadUserByIdentifier(string $identifier): Staff
     {
+        return $this->find($identifier) ?? throw new UserNotFoundException();
+    }
+
+    public function find(string $email): ?Staff
+    {
         return $this->entities->getRepository(Staff::class)->findOneBy(
-            ['email' => mb_strtolower(trim($identifier))],
-        )
-            ?? throw new UserNotFoundException();
+            ['email' => mb_strtolower(trim($email))],
+        );
+    }
+
+    public function byId(string $id): ?Staff
+    {
+        return $this->entities->find(Staff::class, $id);
     }
 
     public function refreshUser(UserInterface $user): Staff

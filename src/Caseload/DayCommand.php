@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Caseload;
 
+use HandGarden\Account\SignIn\Throttle;
 use HandGarden\Web\Clock;
 use HandGarden\Web\OnceOnly;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -24,6 +25,7 @@ final class DayCommand extends Command
     public function __construct(
         private readonly Renewal $renewal,
         private readonly OnceOnly $forms,
+        private readonly Throttle $tries,
         private readonly Clock $clock,
     ) {
         parent::__construct();
@@ -32,6 +34,7 @@ final class DayCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         $renewed = $this->renewal->renewAll();
+        $this->tries->forgetBefore($this->clock->now()->modify('-1 day'));
         $this->forms->forgetBefore($this->clock->now()->modify('-2 days'));
         $output->writeln(\sprintf('%d rows are new.', $renewed));
 

@@ -76,7 +76,12 @@ final class ShowLive extends AbstractController
     }
 
     /** The newest frame, drawn lightly; asked for about nine times a second, so it does as little as it can. */
-    #[Route('/devices/{device}/newest', name: 'device_newest', methods: ['GET'])]
+    #[Route(
+        '/devices/{device}/newest',
+        name: 'device_newest',
+        defaults: ['_quiet' => true],
+        methods: ['GET'],
+    )]
     public function newest(Request $request, string $device): Response
     {
         $found = $this->devices->find($this->who->clinicId(), $device)

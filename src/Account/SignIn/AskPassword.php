@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace HandGarden\Account;
+namespace HandGarden\Account\SignIn;
 
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
@@ -10,7 +10,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Authentication\AuthenticationUtils;
 
 #[Route('/sign-in', name: 'account_sign_in', methods: ['GET', 'POST'])]
-final class SignIn extends AbstractController
+final class AskPassword extends AbstractController
 {
     public function __invoke(AuthenticationUtils $authentication): Response
     {
