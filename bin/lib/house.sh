@@ -181,7 +181,7 @@ make_secrets() {
 console() { (console_here "$@"); }
 
 console_here() { # takes the place of the shell that calls it
-    export HOME=$STATE/tmp APP_ENV APP_DEBUG=0 APP_SECRET HG_STATE_DIR=$STATE HG_HANDS_DIR=$STATE/hands HG_LOOPBACK=${HG_LOOPBACK:-0} HG_URL=${HG_URL:-} DEMO_PASSWORD DATABASE_URL
+    export HOME=$STATE/tmp APP_ENV APP_DEBUG=0 APP_SECRET HG_STATE_DIR=$STATE HG_HANDS_DIR=$STATE/hands HG_LOOPBACK=${HG_LOOPBACK:-0} HG_URL=${HG_URL:-} HG_PUBLIC_URL=${HG_PUBLIC_URL:-} DEMO_PASSWORD DATABASE_URL
     DATABASE_URL=$(database_url "$DATABASE" "${AS:-garden}")
     cd "$APP" 2>/dev/null || cd /
     exec 9>&-

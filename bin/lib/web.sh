@@ -1,5 +1,16 @@
 # Shared by the scripts in bin: php-fpm, nginx, the simulated devices, and who looks after them.
 
+# Behind TLS the cookie of the session is bound to this very address.
+session_cookie() { [[ ${HG_PUBLIC_URL:-} == https://* ]] && printf __Host-garden || printf garden; }
+
+# What whoever runs the house has set; what is empty is not named.
+set_outside() {
+    local name
+    for name in HG_PUBLIC_URL HG_PROXY MAILER_DSN HG_MAIL_FROM; do
+        [ -z "${!name:-}" ] || printf 'env[%s] = "%s"\n' "$name" "${!name}"
+    done
+}
+
 write_fpm_conf() {
     local as=""
     if [ "$(id -u)" = 0 ]; then as="user = $WEB_USER
@@ -27,6 +38,8 @@ env[HG_HANDS_DIR] = "$STATE/hands"
 env[HG_LOOPBACK] = ${HG_LOOPBACK:-0}
 env[HG_WORKERS] = $(( $(nproc) < 4 ? $(nproc) : 4 ))
 env[HG_BENCH] = ${HG_LOOPBACK:-0}
+env[HG_SESSION_COOKIE] = $(session_cookie)
+$(set_outside)
 env[DATABASE_URL] = "$(database_url "$DATABASE" garden)"
 ; a page that asks for longer than this has gone wrong; commands may take their time
 env[PGOPTIONS] = "-c statement_timeout=60s"
@@ -136,7 +149,7 @@ stop_bench() { stop_server "$KEEP/bench.pid" garden:devices '-' TERM; }
 
 # Looks after what was started: see watch.sh.
 start_watch() {
-    export PORT APP_ENV DATABASE HG_LOOPBACK
+    export PORT APP_ENV DATABASE HG_LOOPBACK HG_PUBLIC_URL HG_PROXY MAILER_DSN HG_MAIL_FROM
     setsid bash "$ROOT/bin/lib/watch.sh" "$STATE" >>"$KEEP/watch.log" 2>&1 </dev/null 9>&- &
     WATCH_PID=$!
     printf '%s' "$WATCH_PID" >"$KEEP/watch.pid"

@@ -12,6 +12,7 @@ use HandGarden\Core\Actor\ActorKind;
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'audit_line')]
 #[ORM\Index(name: 'audit_by_client', columns: ['clinic_id', 'client_id', 'at'])]
+#[ORM\Index(name: 'audit_by_time', columns: ['clinic_id', 'at', 'id'])]
 class AuditLine
 {
     public function __construct(

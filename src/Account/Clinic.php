@@ -21,22 +21,46 @@ class Clinic
     #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
     public array $shapesOff = [];
 
-    /** @var array<string, int> what the aims of a routine are worth here; those that are missing keep their default */
+    /** @var array<string, float> figures that are not at their default, by key: see Core\Setting */
     #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
-    public array $routineWeights = [];
+    public array $settings = [];
 
-    /** Minutes of a sitting with a therapist. */
+    /** By which its days go. */
+    #[ORM\Column(length: 60)]
+    public string $zone = 'UTC';
+
+    /** Answered in the hours of the clinic. */
+    #[ORM\Column(length: 40)]
+    public string $phone = '';
+
+    #[ORM\Column(length: 40)]
+    public string $outOfHoursPhone = '';
+
+    /** @var array<int, array{string, string}> see OpeningHours */
+    #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
+    public array $hours = [];
+
+    /** @var list<string> days on which it is closed, as 2026-12-24 */
+    #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
+    public array $holidays = [];
+
     #[ORM\Column]
-    public int $sittingMinutes = 45;
+    public bool $wantsSecondFactorOfLeads = false;
 
     public function __construct(
         #[ORM\Column(length: 120)]
         public string $name,
         #[ORM\Column(length: 40)]
         public string $emergencyNumber,
+        /** What else is said of it, where there is something. */
         #[ORM\Column(length: 200)]
         public string $whomToCall,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function openingHours(): OpeningHours
+    {
+        return new OpeningHours($this->hours, $this->holidays, $this->zone);
     }
 }

@@ -31,6 +31,11 @@ final readonly class ClinicRepository
         return $clinic;
     }
 
+    public function keep(): void
+    {
+        $this->entities->flush();
+    }
+
     /** @return array<string, string> names of the clinic's people by id */
     public function namesOfStaff(): array
     {

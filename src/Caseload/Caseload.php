@@ -22,11 +22,11 @@ final readonly class Caseload
 {
     public const PAGE = 30;
     /** Raised when what a row says is worked out otherwise. */
-    public const VERSION = 1;
+    public const VERSION = 2;
     private const RETRY_AFTER = '+15 minutes';
     private const PAST = '1970-01-01T00:00:00Z';
     private const NOBODY = '00000000-0000-0000-0000-000000000000';
-    private const COLUMNS = "client_id, name, about, grouped, summary, therapist_id = :staff AS own,
+    private const COLUMNS = "client_id, name, about, grouped, summary, therapist_id IN (:staff) AS own,
         stale_from <= :now OR version <> :version AS stale, failure <> '' AS failed";
     private const LISTED = "FROM caseload_row
         WHERE clinic_id = :clinic AND archived = :archived AND (:words = '' OR lower(name) LIKE :like)";
@@ -43,6 +43,15 @@ final readonly class Caseload
         $this->connection->executeStatement(
             'UPDATE caseload_row SET stale_from = ?, changes = changes + 1 WHERE client_id = ?',
             [self::PAST, $clientId],
+        );
+    }
+
+    /** The same of everybody in a clinic. */
+    public function markAll(string $clinicId): void
+    {
+        $this->connection->executeStatement(
+            'UPDATE caseload_row SET stale_from = ?, changes = changes + 1 WHERE clinic_id = ?',
+            [self::PAST, $clinicId],
         );
     }
 
@@ -86,9 +95,10 @@ final readonly class Caseload
         foreach (
             $this->connection->fetchAllAssociative(
                 'SELECT '.self::COLUMNS.' '.self::LISTED
-                    .' ORDER BY rank, therapist_id = :staff DESC, urgency DESC, sorted, client_id'
+                    .' ORDER BY rank, therapist_id IN (:staff) DESC, urgency DESC, sorted, client_id'
                     .' LIMIT '.self::PAGE.' OFFSET '.(self::PAGE * ($page - 1)),
                 $this->parameters($listing),
+                ['staff' => ArrayParameterType::STRING],
             ) as $values
         ) {
             $row = new Row($values);
@@ -212,7 +222,7 @@ final readonly class Caseload
         return $this->clock->now()->format(\DATE_RFC3339);
     }
 
-    /** @return array<string, string|int> */
+    /** @return array<string, string|int|list<string>> */
     private function parameters(Listing $listing): array
     {
         $words = mb_strtolower(trim($listing->words));
@@ -222,7 +232,7 @@ final readonly class Caseload
             'archived' => $listing->isArchive ? 'true' : 'false',
             'words' => $words,
             'like' => '%'.addcslashes($words, '%_\\').'%',
-            'staff' => $listing->staffId,
+            'staff' => $listing->staffIds,
             'now' => $this->now(),
             'version' => self::VERSION,
         ];

@@ -7,10 +7,13 @@ namespace HandGarden\Caseload;
 /** Which clients somebody wants to see. */
 final readonly class Listing
 {
-    /** @param string $words part of a name; empty: everybody */
+    /**
+     * @param list<string> $staffIds whose clients come first: one's own, and those of whom one stands in for
+     * @param string       $words    part of a name; empty: everybody
+     */
     public function __construct(
         public string $clinicId,
-        public string $staffId,
+        public array $staffIds,
         public string $words = '',
         public bool $isArchive = false,
     ) {

@@ -56,6 +56,19 @@ final readonly class ClientRepository
         return $clients;
     }
 
+    /** @return array<string, string> names by id, of everybody of a clinic */
+    public function names(string $clinicId): array
+    {
+        /** @var array<string, string> $names */
+        $names = $this->entities->getConnection()->fetchAllKeyValue(
+            "SELECT id, given_name || ' ' || family_name FROM client WHERE clinic_id = ?
+                ORDER BY family_name, given_name",
+            [$clinicId],
+        );
+
+        return $names;
+    }
+
     /** @return iterable<Client> of all clinics, one after the other: for commands that go through everybody */
     public function everybody(): iterable
     {

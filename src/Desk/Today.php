@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace HandGarden\Desk;
 
+use HandGarden\Account\Audit;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\Who;
 use HandGarden\Caseload\Caseload;
 use HandGarden\Caseload\CaseloadRow;
 use HandGarden\Caseload\Listing;
 use HandGarden\Caseload\Renewal;
+use HandGarden\Client\Deputies;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -29,20 +31,25 @@ final class Today extends AbstractController
         private readonly Renewal $renewal,
         private readonly Who $who,
         private readonly ClinicRepository $clinics,
+        private readonly Deputies $deputies,
+        private readonly Audit $audit,
     ) {
     }
 
     public function __invoke(Request $request): Response
     {
+        $clinic = $this->clinics->own();
+        $covered = $this->deputies->coveredBy($clinic->id, $this->who->staff()->id, $clinic->zone);
         $listing = new Listing(
-            $this->who->clinicId(),
-            $this->who->staff()->id,
+            $clinic->id,
+            [$this->who->staff()->id, ...$covered],
             mb_substr((string) $request->query->get('name', ''), 0, 80),
             '1' === $request->query->get('archived'),
         );
         $page = max(1, $request->query->getInt('page', 1));
         $rows = $this->rows($listing, $page);
         $counts = $this->caseload->counts($listing); // after what was worked out just now
+        $this->audit->read($listing->isArchive ? 'archive' : 'desk_today', null);
         $onlyList = $request->headers->has('X-Results-Only');
 
         return $this->render($onlyList ? 'Desk/_list.html.twig' : 'Desk/today.html.twig', [
@@ -53,7 +60,10 @@ final class Today extends AbstractController
             'pages' => max(1, (int) ceil(array_sum($counts) / Caseload::PAGE)),
             'name' => $listing->words,
             'archived' => $listing->isArchive,
-            'clinic' => $this->clinics->own(),
+            'clinic' => $clinic,
+            'covered' => [] === $covered
+                ? []
+                : array_intersect_key($this->clinics->namesOfStaff(), array_flip($covered)),
         ]);
     }
 

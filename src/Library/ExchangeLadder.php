@@ -49,6 +49,8 @@ final class ExchangeLadder extends AbstractController
     {
         foreach ($this->store->get()->ladders() as $found) {
             if ($found->key === $ladder) {
+                $this->audit->read('library_export', null);
+
                 return self::download($this->written->ladder($ladder), $ladder, $format);
             }
         }
@@ -70,6 +72,8 @@ final class ExchangeLadder extends AbstractController
             ),
             $this->exercises->current($this->who->clinicId()),
         );
+
+        $this->audit->read('library_own_export', null);
 
         return self::download(
             ['key' => 'own-1', 'name' => 'Own exercises', 'rungs' => $rungs],

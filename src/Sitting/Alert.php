@@ -54,7 +54,7 @@ class Alert implements TellsOfClient
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
         public readonly \DateTimeImmutable $receivedAt,
         #[ORM\Column(type: Types::GUID)]
-        public readonly string $ownerId,
+        public string $ownerId,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
     }

@@ -6,6 +6,7 @@ namespace HandGarden\Sitting;
 
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
+use HandGarden\Client\Deputies;
 use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Core\Words\PhraseFormat;
@@ -15,6 +16,7 @@ final readonly class Alerts
 {
     public function __construct(
         private EntityManagerInterface $entities,
+        private Deputies $deputies,
     ) {
     }
 
@@ -59,8 +61,28 @@ final readonly class Alerts
             why: PhraseFormat::write($why),
             begunAt: $begunAt,
             receivedAt: $told,
-            ownerId: $client->therapistId,
+            ownerId: $this->deputies->whoAnswersFor($client->clinicId, $client->therapistId, $client->zone),
         ));
+        $this->entities->flush();
+    }
+
+    /**
+     * What waits for an answer of clients who were handed over waits for who has them now.
+     *
+     * @param list<Client> $clients
+     */
+    public function handOver(array $clients, string $to): void
+    {
+        if ([] === $clients) {
+            return;
+        }
+        foreach ($this->entities->getRepository(Alert::class)->findBy([
+            'clinicId' => $clients[0]->clinicId,
+            'clientId' => array_column($clients, 'id'),
+            'answeredAt' => null,
+        ]) as $alert) {
+            $alert->ownerId = $to;
+        }
         $this->entities->flush();
     }
 

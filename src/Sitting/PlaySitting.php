@@ -7,7 +7,9 @@ namespace HandGarden\Sitting;
 use HandGarden\Account\Audit;
 use HandGarden\Account\Clinic;
 use HandGarden\Account\ClinicRepository;
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Account\Who;
+use HandGarden\Account\WhomToCall;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
@@ -19,7 +21,6 @@ use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\Compensation;
 use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Help;
-use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Progress\ToneAfter;
 use HandGarden\Core\Routine\Item;
@@ -43,6 +44,8 @@ final class PlaySitting extends AbstractController
     private const NUMBERS = ['repetitions', 'hold', 'pain_before', 'pain_after', 'fatigue', 'errors', 'drops'];
 
     public function __construct(
+        private readonly WhomToCall $whom,
+        private readonly ClinicSettings $settings,
         private readonly SittingRepository $sittings,
         private readonly ClientRepository $clients,
         private readonly CatalogueStore $catalogue,
@@ -121,7 +124,7 @@ final class PlaySitting extends AbstractController
             'after' => $this->generateUrl('progress_decisions', $client),
             'lines' => $this->generateUrl('sitting_lines', ['sitting' => $sitting->id]),
             'emergency' => $clinic->emergencyNumber,
-            'whom' => $clinic->whomToCall,
+            'whom' => $this->whom->of($clinic),
         ];
     }
 
@@ -135,7 +138,7 @@ final class PlaySitting extends AbstractController
     ): Response {
         $client = $this->client($sitting);
         $noActiveWork = (
-            new Symptoms(new ProgressSettings())
+            new Symptoms($this->settings->of($client->clinicId)->progress())
         )->forbidsActiveWork($sitting->painBefore);
 
         return $this->render('Sitting/lines.html.twig', [

@@ -36,11 +36,12 @@ final class AuditTest extends OdalysTestCase
         self::assertLessThan(60, abs($lines[0]->at->getTimestamp() - time()));
     }
 
-    public function testTodayIsReadWithoutALineForEachClient(): void
+    public function testTheListOfTheDayIsOneLineForAllClients(): void
     {
         $this->browser->request('GET', '/');
+        $this->browser->request('GET', '/');
 
-        self::assertSame([], $this->lines());
+        self::assertSame(['read desk_today'], $this->actions());
     }
 
     public function testAChangeIsWrittenWithWhatItChanged(): void
@@ -51,7 +52,7 @@ final class AuditTest extends OdalysTestCase
             ['question' => 'fist', 'school' => 'a', 'note' => 'The thumb came out'],
         );
 
-        $actions = array_map(static fn (AuditLine $line): string => $line->action, $this->lines());
+        $actions = $this->actions();
         self::assertContains('suggested routine: home', $actions);
         self::assertNotSame(
             [],
@@ -67,12 +68,29 @@ final class AuditTest extends OdalysTestCase
         $this->assertStatus(403);
 
         self::assertSame(
-            [],
-            array_filter(
-                $this->lines(),
-                static fn (AuditLine $l): bool => !str_starts_with($l->action, 'read '),
-            ),
+            ['refused: planning_suggest'],
+            array_values(array_filter(
+                $this->actions(),
+                static fn (string $action): bool => !str_starts_with($action, 'read '),
+            )),
         );
+    }
+
+    public function testTheSamePageReadAgainWithinMinutesIsOneLine(): void
+    {
+        $this->browser->request('GET', '/clients/'.$this->odalys->id);
+        $this->browser->request('GET', '/clients/'.$this->odalys->id);
+
+        self::assertSame(['read desk_client'], $this->actions());
+    }
+
+    public function testAPageThatIsRefusedIsNotRead(): void
+    {
+        $this->signIn($this->staff($this->quayside(), Role::Assistant));
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/edit');
+        $this->assertStatus(403);
+
+        self::assertSame(['refused: client_edit'], $this->actions());
     }
 
     public function testAnotherClinicReadsNothingAndLeavesNoLineHere(): void
@@ -81,7 +99,9 @@ final class AuditTest extends OdalysTestCase
         $this->browser->request('GET', '/clients/'.$this->odalys->id);
         $this->assertStatus(404);
 
-        self::assertSame([], $this->lines());
+        self::assertSame(['refused: desk_client'], $this->actions());
+        self::assertNotSame($this->odalys->clinicId, $this->lines()[0]->clinicId);
+        self::assertNull($this->lines()[0]->clientId);
     }
 
     public function testTwoPeopleAreTwoActors(): void
@@ -95,6 +115,12 @@ final class AuditTest extends OdalysTestCase
             [$this->therapist->id, $assistant->id],
             array_map(static fn (AuditLine $line): string => $line->actorId, $this->lines()),
         );
+    }
+
+    /** @return list<string> oldest first */
+    private function actions(): array
+    {
+        return array_map(static fn (AuditLine $line): string => $line->action, $this->lines());
     }
 
     /** @return list<AuditLine> oldest first */

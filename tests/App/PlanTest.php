@@ -418,15 +418,16 @@ final class PlanTest extends OdalysTestCase
         $own = $this->entities->find(Clinic::class, $this->odalys->clinicId);
         self::assertNotNull($own);
         $this->signIn($this->staff($own, Role::Lead));
-        $this->post('/clinic/weights', ['goal' => '-3']);
+        $this->post('/clinic/settings/weights', ['goal' => '-3']);
         $this->assertStatus(422);
-        $this->post('/clinic/weights', ['realTask' => '0', 'minutes' => '50']);
+        $this->post('/clinic/settings/weights', ['realTask' => '0']);
+        self::assertStringContainsString('It touches 1 client: Odalys Brandt', $this->shown());
+        $this->post('/clinic/settings/weights', ['realTask' => '0', 'sure' => '1']);
         $this->browser->followRedirect();
         self::assertSelectorExists('input[name="realTask"][value="0"]');
         $this->entities->clear();
         $clinic = $this->entities->find(Clinic::class, $this->odalys->clinicId);
-        self::assertSame(['realTask' => 0], $clinic?->routineWeights);
-        self::assertSame(50, $clinic->sittingMinutes);
+        self::assertSame(['weights.realTask'], array_keys($clinic->settings ?? []));
         $this->suggest();
         self::assertSame([], $this->tasks(), 'a task is worth nothing now');
     }

@@ -8,6 +8,7 @@ use HandGarden\Account\Clinic;
 use HandGarden\Account\Role;
 use HandGarden\Assessment\RecordedReading;
 use HandGarden\Client\ScreeningAnswer;
+use HandGarden\Core\Setting\SettingValues;
 use HandGarden\Planning\ApproachChoice;
 use HandGarden\Planning\PlacementOverride;
 use HandGarden\Planning\SavedRoutine;
@@ -79,23 +80,27 @@ final class TwoWritersTest extends OdalysTestCase
         self::assertSame('no', $this->newestAnswer($asked), 'looked at, and answered once more');
     }
 
-    public function testWeightsOfTheClinic(): void
+    public function testFiguresOfTheClinic(): void
     {
         $lead = $this->staff($this->quayside(), Role::Lead);
         $this->signIn($lead);
-        $mine = $this->formAt('/clinic/weights');
-        $this->sent('/clinic/weights', ['minutes' => '40'] + $this->formAt('/clinic/weights'));
+        $page = '/clinic/settings/sitting';
+        $mine = $this->formAt($page);
+        $this->sent($page, ['clinicMinutes' => '40', 'sure' => '1'] + $this->formAt($page));
         $this->assertStatus(303);
-        $this->sent('/clinic/weights', ['minutes' => '25'] + $mine);
+        $this->sent($page, ['clinicMinutes' => '25', 'sure' => '1'] + $mine);
 
         $this->assertStatus(409);
-        self::assertInputValueSame('minutes', '25');
+        self::assertInputValueSame('clinicMinutes', '25');
         self::assertStringContainsString('Kept meanwhile: 40', $this->shown());
-        $minutes = fn (): int => $this->entities->getRepository(Clinic::class)->findAll()[0]->sittingMinutes;
-        $this->entities->clear();
+        $minutes = function (): int {
+            $this->entities->clear();
+            $clinic = $this->entities->getRepository(Clinic::class)->findAll()[0];
+
+            return (new SettingValues($clinic->settings))->sitting()->clinicMinutes;
+        };
         self::assertSame(40, $minutes());
-        $this->sent('/clinic/weights', ['minutes' => '25'] + $this->fieldsOf('main form'));
-        $this->entities->clear();
+        $this->sent($page, ['clinicMinutes' => '25', 'sure' => '1'] + $this->fieldsOf('main form'));
         self::assertSame(25, $minutes());
     }
 

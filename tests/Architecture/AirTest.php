@@ -11,7 +11,13 @@ use PHPUnit\Framework\TestCase;
 final class AirTest extends TestCase
 {
     /** Signing in and out can be done twice. */
-    private const SIGNING = ['sign-in.html.twig', 'base.html.twig'];
+    private const SIGNING = [
+        'sign-in.html.twig',
+        'code.html.twig',
+        'again.html.twig',
+        '_hides.html.twig',
+        'base.html.twig',
+    ];
 
     private static ?Air $air = null;
 

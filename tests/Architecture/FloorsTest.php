@@ -23,6 +23,7 @@ final class FloorsTest
         ['Progress'],
         ['Caseload'],
         ['Exchange'],
+        ['Office'],
         ['Desk'],
     ];
 

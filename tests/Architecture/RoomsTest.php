@@ -23,6 +23,7 @@ final class RoomsTest extends TestCase
         ['Routine', 'Goal'],
         ['Progress', 'Week'],
         ['Release', 'Score', 'Sitting', 'WhatIf'],
+        ['Setting'],
     ];
 
     /** What these answer is a code; the words are in translations/. */
@@ -49,9 +50,13 @@ final class RoomsTest extends TestCase
         'audit_line' => 'Account',
         'clinic' => 'Account',
         'staff' => 'Account',
+        'account_code' => 'Account',
+        'setting_change' => 'Account',
+        'sign_in_try' => 'Account',
         'form_sent' => 'Web',
         'own_exercise' => 'Library',
         'client' => 'Client',
+        'deputy' => 'Client',
         'screening_answer' => 'Client',
         'reading' => 'Assessment',
         'visit' => 'Assessment',
@@ -80,6 +85,7 @@ final class RoomsTest extends TestCase
         'item_memory' => 'Sitting',
         'decision' => 'Progress',
         'caseload_row' => 'Caseload',
+        'kept_mail' => 'Desk',
     ];
 
     /** @return iterable<string, array{string, list<string>}> */

@@ -26,6 +26,7 @@ use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Core\Routine\SittingDefaults;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\Fold;
@@ -244,7 +245,7 @@ final readonly class DemoClients
                 $this->plan->placements($client),
                 $this->plan->facts($client),
                 Goals::chosen($catalogue->goals, $client->goals),
-                RoutineKind::Home->limits($client, $client->minutes),
+                RoutineKind::Home->limits($client, new SittingDefaults()),
                 today: $today,
                 doses: $doses,
             ),

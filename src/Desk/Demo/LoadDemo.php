@@ -55,8 +55,12 @@ final class LoadDemo extends Command
         $clinic = new Clinic(
             'Quayside Hand Clinic',
             '112',
-            'Call the clinic on weekdays from 8 to 16; outside these hours the out-of-hours doctor.',
+            whomToCall: '',
         );
+        $clinic->zone = 'Europe/Tallinn';
+        $clinic->phone = '555 0101';
+        $clinic->outOfHoursPhone = '555 0199';
+        $clinic->hours = array_fill(1, 5, ['08:00', '16:00']);
         $this->entities->persist($clinic);
         $lead = $this->staff($clinic, 'maren', 'Maren Ilves', Role::Lead);
         $lead->releaseTrainedOn = $this->clock->now()->modify('-14 months')->setTime(0, 0);
