@@ -166,9 +166,9 @@ $forms = static function () use ($client, $database, $id): array {
         ]),
         new Form(
             'weights',
-            '/clinic/weights',
+            '/clinic/settings/sitting',
             $count('clinic'),
-            typed: ['minutes' => '4%'],
+            typed: ['clinicMinutes' => '4%', 'sure' => '1'],
             adds: 0,
             ofTwo: OfTwo::OnlyTheLead,
         ),

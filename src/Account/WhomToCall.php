@@ -41,8 +41,13 @@ final readonly class WhomToCall
 
     private function line(string $code, string $phone, string $hours = ''): string
     {
-        return '' === $phone
-            ? ''
-            : $this->wording->word($code, ['phone' => $phone, 'hours' => '' === $hours ? '' : ', '.$hours]);
+        if ('' === $phone) {
+            return '';
+        }
+
+        return $this->wording->word($code, [
+            'phone' => $phone,
+            'hours' => '' === $hours ? '' : ', '.$hours,
+        ]);
     }
 }
