@@ -349,6 +349,34 @@ final class ReadingRepository implements ResetInterface
         return $trail;
     }
 
+    /**
+     * What replaces these, and what replaces that.
+     *
+     * @param list<RecordedReading> $readings
+     *
+     * @return array<string, RecordedReading> by the id of what is replaced
+     */
+    public function replacing(array $readings): array
+    {
+        $replacing = [];
+        while ([] !== $readings) {
+            $ids = [];
+            foreach ($readings as $reading) {
+                if (null !== $reading->replacedById) {
+                    $ids[$reading->replacedById] = $reading->id;
+                }
+            }
+            $readings = [] === $ids
+                ? []
+                : $this->entities->getRepository(RecordedReading::class)->findBy(['id' => array_keys($ids)]);
+            foreach ($readings as $by) {
+                $replacing[$ids[$by->id]] = $by;
+            }
+        }
+
+        return $replacing;
+    }
+
     /** The open visit of this day and person, begun when there is none yet; a signed one takes nothing more. */
     public function visit(
         Client $client,

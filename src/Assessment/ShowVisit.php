@@ -45,12 +45,8 @@ final class ShowVisit extends AbstractController
         $found = $this->readings->findVisit($client, $visit)
             ?? throw $this->createNotFoundException('No such visit.');
         $taken = $this->readings->ofVisit($found);
-        $counting = array_values(
-            array_filter(
-                $taken,
-                static fn (RecordedReading $r): bool => null === $r->replacedById && null === $r->withdrawnAt,
-            ),
-        );
+        $signed = new SignedVisit($found, $taken, $this->readings->replacing($taken));
+        $counting = $signed->counting();
         $readings = new Readings(
             array_map(static fn (RecordedReading $r): Reading => $r->toReading(), $counting),
         );
@@ -60,7 +56,8 @@ final class ShowVisit extends AbstractController
             'banner' => $this->cautions->for($client),
             'visit' => $found,
             ...$this->rows($counting),
-            'changed' => \count($taken) - \count($counting),
+            'changed' => $signed->changedBefore(),
+            'addenda' => $signed->addenda($this->catalogue->get()->vocabulary->kinds),
             'findings' => array_merge(
                 ...array_map(
                     fn (Side $side): array => (new Findings(

@@ -131,6 +131,37 @@ final class VisitTest extends OdalysTestCase
         );
     }
 
+    public function testAReadingThatIsCorrectedAfterSigningIsAnAddendumAndTheVisitStaysAsItWasSigned(): void
+    {
+        $reading = $this->entities->getRepository(RecordedReading::class)->findOneBy(
+            ['clientId' => $this->odalys->id, 'code' => 'wrist_extension'],
+        );
+        self::assertNotNull($reading);
+        $page = '/visits/'.$reading->visitId;
+        $this->post($this->path('/readings/'.$reading->id), ['value' => '11', 'reason' => 'Typing error']);
+        $this->browser->request('GET', $this->path($page));
+        self::assertStringNotContainsString('Added after signing', $this->shown());
+        $this->post($this->path($page.'/sign'), []);
+        $signed = $this->entities->getRepository(RecordedReading::class)->findOneBy(
+            ['reason' => 'Typing error'],
+        );
+        self::assertNotNull($signed);
+        self::assertSame($reading->visitId, $signed->visitId);
+        $this->signIn($this->staff($this->quayside()));
+        foreach ([[$signed->id, '22'], ['', '23']] as [$id, $value]) {
+            $newest = $this->entities->getRepository(RecordedReading::class)->findOneBy(['number' => 22.0]);
+            $this->post(
+                $this->path('/readings/'.('' === $id ? $newest?->id : $id)),
+                ['value' => $value, 'reason' => 'Read off wrongly'],
+            );
+            $this->assertStatus(303);
+        }
+        $this->browser->request('GET', $this->path($page));
+
+        self::assertStringContainsString('Added after signing', $this->shown());
+        self::assertStringContainsString('right: 11° was corrected to 23° by Sefa Ouland', $this->shown());
+    }
+
     public function testAnAssistantReadsFindingsAndVisitsButSignsNothing(): void
     {
         $clinic = $this->quayside();
