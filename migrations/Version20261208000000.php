@@ -65,6 +65,11 @@ final class Version20261208000000 extends AbstractMigration
         $this->addSql('CREATE TABLE kept_mail (
             id UUID NOT NULL PRIMARY KEY, recipient VARCHAR(180) NOT NULL, subject VARCHAR(200) NOT NULL,
             text TEXT NOT NULL, at TIMESTAMP(0) WITH TIME ZONE NOT NULL)');
+        $this->addSql('CREATE TABLE starting_point (
+            id UUID NOT NULL PRIMARY KEY, clinic_id UUID NOT NULL, name VARCHAR(80) NOT NULL,
+            of_condition VARCHAR(40) DEFAULT NULL, shape JSONB NOT NULL, by_staff_id UUID NOT NULL,
+            at TIMESTAMP(0) WITH TIME ZONE NOT NULL, ended_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL)');
+        $this->addSql('CREATE INDEX starting_point_by_clinic ON starting_point (clinic_id, name)');
         $this->addSql('DROP TABLE cache_items');
     }
 
@@ -72,6 +77,7 @@ final class Version20261208000000 extends AbstractMigration
     {
         $this->addSql('CREATE TABLE cache_items (item_id VARCHAR(255) NOT NULL, item_data BYTEA NOT NULL,
             item_lifetime INT DEFAULT NULL, item_time INT NOT NULL, PRIMARY KEY (item_id))');
+        $this->addSql('DROP TABLE starting_point');
         $this->addSql('DROP TABLE kept_mail');
         $this->addSql('DROP INDEX audit_by_time');
         $this->addSql('DROP TABLE setting_change');

@@ -269,6 +269,23 @@ final readonly class PlanRepository
         $this->entities->refresh($routine);
     }
 
+    /** @return array<string, string> names by id, of clients in care for whom a routine was made */
+    public function namesWithRoutine(string $clinicId): array
+    {
+        /** @var list<array{id: string, given: string, family: string}> $rows */
+        $rows = $this->entities->createQuery(
+            'SELECT c.id, c.givenName AS given, c.familyName AS family FROM '.Client::class.' c'
+                .' WHERE c.clinicId = :clinic AND c.archivedAt IS NULL AND EXISTS (SELECT 1 FROM '
+                .SavedRoutine::class.' r WHERE r.clientId = c.id) ORDER BY c.familyName, c.givenName',
+        )->setParameter('clinic', $clinicId)->getResult();
+        $names = [];
+        foreach ($rows as $row) {
+            $names[$row['id']] = $row['given'].' '.$row['family'];
+        }
+
+        return $names;
+    }
+
     public function keep(object ...$records): void
     {
         foreach ($records as $record) {

@@ -38,6 +38,7 @@ final class ShowRoutine extends AbstractController
         private readonly Cautions $cautions,
         private readonly PlanWeek $week,
         private readonly Paper $paper,
+        private readonly StartingPoints $points,
     ) {
     }
 
@@ -64,6 +65,11 @@ final class ShowRoutine extends AbstractController
             'chosen' => $chosen,
             'swaps' => '' === $chosen ? null : $this->swaps($client, $kind),
             'forbidden' => $forbidden,
+            'points' => $this->points->for($client),
+            'others' => array_diff_key(
+                $this->plans->namesWithRoutine($client->clinicId),
+                [$client->id => ''],
+            ),
             'waiting' => $this->waiting($request),
         ]);
     }

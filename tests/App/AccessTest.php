@@ -10,10 +10,13 @@ use HandGarden\Assessment\RecordingKind;
 use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Device\DeviceKind;
+use HandGarden\Core\Routine\Shape;
 use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Device\Device;
 use HandGarden\Library\OwnExercise;
 use HandGarden\Library\OwnExerciseForm;
+use HandGarden\Planning\ShapeFormat;
+use HandGarden\Planning\StartingPoint;
 use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Sitting;
@@ -54,6 +57,8 @@ final class AccessTest extends GardenTestCase
         'device_record',
         'planning_set_rung',
         'planning_suggest',
+        'planning_keep_shape',
+        'planning_start_from',
         'planning_approaches',
         'planning_week_times',
         'planning_block',
@@ -82,6 +87,8 @@ final class AccessTest extends GardenTestCase
     /** What a lead alone may do. */
     private const LEAD = [
         'library_shapes',
+        'office_points',
+        'office_point_end',
         'office_clinic',
         'office_settings',
         'office_people',
@@ -140,6 +147,7 @@ final class AccessTest extends GardenTestCase
         'library_rules',
         'library_release',
         'library_shapes',
+        'office_points',
         'office_clinic',
         'office_settings',
         'library_own_new',
@@ -313,6 +321,7 @@ final class AccessTest extends GardenTestCase
             'staff' => 'x',
             'deputy' => 'x',
             'group' => 'sitting',
+            'point' => 'x',
             'code' => str_repeat('A', 48),
         ];
         if (null !== $therapist) {
@@ -334,6 +343,16 @@ final class AccessTest extends GardenTestCase
             )->id;
             $ids['suspension'] = $this->keep(
                 new Suspension($clinicId, $client->id, '*', 'test', at: $now),
+            )->id;
+            $ids['point'] = $this->keep(
+                new StartingPoint(
+                    $clinicId,
+                    'Test',
+                    null,
+                    ShapeFormat::write(new Shape()),
+                    byStaffId: $therapist->id,
+                    at: $now,
+                ),
             )->id;
             $ids['alert'] = $this->keep(new Alert(
                 $clinicId,

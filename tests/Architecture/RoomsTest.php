@@ -73,6 +73,7 @@ final class RoomsTest extends TestCase
         'shown_rung' => 'Planning',
         'sign_off' => 'Planning',
         'plan_block' => 'Planning',
+        'starting_point' => 'Planning',
         'focus_choice' => 'Planning',
         'alert' => 'Sitting',
         'restraint' => 'Progress',
