@@ -8,11 +8,13 @@ namespace HandGarden\Bench;
 final readonly class SignIns
 {
     private function __construct(
+        /** @var non-empty-string */
         private string $base,
         private \PDO $database,
     ) {
     }
 
+    /** @param non-empty-string $base */
     public static function at(string $base, string $databaseUrl): self
     {
         $url = parse_url($databaseUrl);
@@ -96,7 +98,8 @@ final readonly class SignIns
 
     private function page(\CurlHandle $curl, string $path): string
     {
-        curl_setopt_array($curl, [\CURLOPT_URL => $this->base.$path, \CURLOPT_HTTPGET => true]);
+        curl_setopt($curl, \CURLOPT_URL, $this->base.$path);
+        curl_setopt($curl, \CURLOPT_HTTPGET, true);
 
         return (string) curl_exec($curl);
     }

@@ -12,6 +12,7 @@ require dirname(__DIR__).'/vendor/autoload.php';
 const TRIES = 200;
 const AT_ONCE = 40;
 [, $base, $password] = $argv;
+assert('' !== $base);
 $signIns = SignIns::at($base, (string) getenv('DATABASE_URL'));
 
 $known = $unknown = [];

@@ -59,21 +59,21 @@ final class PasswordCheckTest extends TestCase
                 return false;
             }
         };
-        $check = new PasswordCheck($this->factoryOf($hasher), new ArrayAdapter());
+        $check = new PasswordCheck(self::factoryOf($hasher), new ArrayAdapter());
         $check->isRight(null, 'warms up'); // the hash of nobody is made once
         $hasher->done = ['hash' => 0, 'verify' => 0];
         $staff = null === $has ? null : new Staff('c', 'sefa@quayside.example', 'Sefa', Role::Therapist);
         if (null !== $staff && '' !== $has) {
-            $staff->password = (new NativePasswordHasher(cost: 4))->hash((string) $has);
+            $staff->password = (new NativePasswordHasher(cost: 4))->hash($has);
         }
 
         self::assertSame($isRight, $check->isRight($staff, $typed));
         self::assertSame(['hash' => 0, 'verify' => 1], $hasher->done);
     }
 
-    private function factoryOf(PasswordHasherInterface $hasher): PasswordHasherFactoryInterface
+    private static function factoryOf(PasswordHasherInterface $hasher): PasswordHasherFactoryInterface
     {
-        $factory = $this->createStub(PasswordHasherFactoryInterface::class);
+        $factory = self::createStub(PasswordHasherFactoryInterface::class);
         $factory->method('getPasswordHasher')->willReturn($hasher);
 
         return $factory;
