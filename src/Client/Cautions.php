@@ -28,11 +28,14 @@ final class Cautions implements ResetInterface
 
     public function screening(Client $client): Screening
     {
+        $thresholds = $this->settings->of($client->clinicId)->thresholds();
+
         return $this->screenings[$client->id] ??= new Screening(
             $this->catalogue->get()->screening,
             $this->clients->screening($client),
             $client->injectionDay(),
-            $this->settings->of($client->clinicId)->thresholds()->ages->screeningDays,
+            $thresholds->ages->screeningDays,
+            caps: $thresholds->caps,
         );
     }
 

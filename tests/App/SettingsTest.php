@@ -10,6 +10,7 @@ use HandGarden\Account\Role;
 use HandGarden\Account\SettingChange;
 use HandGarden\Core\Setting\SettingGroup;
 use HandGarden\Core\Setting\SettingList;
+use HandGarden\Planning\Plan;
 use HandGarden\Planning\Suspension;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Contracts\Translation\TranslatorInterface;
@@ -117,6 +118,22 @@ final class SettingsTest extends OdalysTestCase
                 ['clientId' => $this->odalys->id],
             ),
         );
+    }
+
+    public function testWhatTheClinicGivesAtMostHoldsInEveryRoutine(): void
+    {
+        $this->set('doses', ['holdSeconds' => '5', 'repetitions' => '6']);
+        $this->signIn($this->therapist);
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+        $this->entities->clear();
+        $items = $this->service(Plan::class)->items($this->fresh($this->odalys));
+
+        self::assertNotSame([], $items);
+        foreach ($items as $item) {
+            $range = $item->rung->dosing->range;
+            self::assertLessThanOrEqual(max(5, $range->holdSeconds[0]), $item->dose->holdSeconds);
+            self::assertLessThanOrEqual(max(6, $range->repetitions[0]), $item->dose->repetitions);
+        }
     }
 
     public function testHowLongAnswersCountReachesTheScreening(): void

@@ -32,6 +32,7 @@ final class Screening
         private readonly array $answers,
         private readonly ?\DateTimeImmutable $injectedOn = null,
         private readonly int $validDays = self::VALID_DAYS,
+        private readonly DoseCaps $caps = new DoseCaps(),
     ) {
     }
 
@@ -111,12 +112,14 @@ final class Screening
         return $limit;
     }
 
-    /** The dose with no longer hold than is allowed. */
+    /** The dose as it may be given: no longer hold than the answers allow, and within what the clinic gives at most. */
     public function shortened(Dose $dose, Rung $rung, \DateTimeImmutable $today): Dose
     {
         $limit = $this->maxHoldSeconds($rung, $today);
 
-        return null !== $limit && $dose->holdSeconds > $limit ? $dose->withHold($limit) : $dose;
+        $capped = $this->caps->cap($dose, $rung);
+
+        return null !== $limit && $capped->holdSeconds > $limit ? $capped->withHold($limit) : $capped;
     }
 
     /** What an answer settles about a fact; null when nothing. */

@@ -9,6 +9,7 @@ enum SettingGroup: string
 {
     case Progress = 'progress';
     case Sitting = 'sitting';
+    case Doses = 'doses';
     case Weights = 'weights';
     case Findings = 'findings';
     case Differences = 'differences';

@@ -10,6 +10,7 @@ use HandGarden\Core\Placement\Ages;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Routine\SittingDefaults;
 use HandGarden\Core\Routine\Weights;
+use HandGarden\Core\Screening\DoseCaps;
 
 /**
  * Every figure that a clinic may set, with its unit and its safe bounds. The default is what the object that is asked
@@ -85,6 +86,11 @@ final class SettingList
         'lowEffort' => [SettingUnit::Effort, 1.0, 2.0, 0.1, Touches::TiresQuickly],
         'usualEffort' => [SettingUnit::Effort, 1.5, 3.0, 0.1, Touches::UsualStamina],
         'goodEffort' => [SettingUnit::Effort, 2.0, 3.5, 0.1, Touches::GoodStamina],
+    ];
+    private const DOSES = [
+        'holdSeconds' => [SettingUnit::Seconds, 5, 60],
+        'repetitions' => [SettingUnit::Times, 3, 30],
+        'loadKilograms' => [SettingUnit::Kilograms, 0.25, 2.0, 0.25],
     ];
     private const DAYS = [
         'seldomShare' => [SettingUnit::Share, 0.2, 0.8, 0.05],
@@ -180,6 +186,7 @@ final class SettingList
             SettingGroup::Differences => new Defaults(),
             SettingGroup::Ages => new Ages(),
             SettingGroup::Sitting => new SittingDefaults(),
+            SettingGroup::Doses => new DoseCaps(),
             SettingGroup::Weights => new Weights(),
             SettingGroup::Days => new DayDefaults(),
         };
@@ -202,6 +209,7 @@ final class SettingList
             SettingGroup::Differences => self::DIFFERENCES[$name],
             SettingGroup::Ages => self::AGES[$name],
             SettingGroup::Sitting => self::SITTING[$name],
+            SettingGroup::Doses => self::DOSES[$name],
             SettingGroup::Weights => [SettingUnit::Points, 0, Weights::MOST],
             SettingGroup::Days => self::DAYS[$name],
         };

@@ -25,4 +25,7 @@ enum SettingUnit: string
     case Items = 'items';
     case Places = 'places';
     case Effort = 'effort';
+    case Seconds = 'seconds';
+    case Kilograms = 'kilograms';
+    case Times = 'times';
 }

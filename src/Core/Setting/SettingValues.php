@@ -11,6 +11,7 @@ use HandGarden\Core\Placement\Thresholds;
 use HandGarden\Core\Progress\ProgressSettings;
 use HandGarden\Core\Routine\SittingDefaults;
 use HandGarden\Core\Routine\Weights;
+use HandGarden\Core\Screening\DoseCaps;
 
 /** The settings of a clinic as the objects that the rules ask. What is not set, or no longer safe, is the default. */
 final readonly class SettingValues
@@ -46,6 +47,7 @@ final readonly class SettingValues
         return new Thresholds(
             $this->made(Ages::class, SettingGroup::Ages),
             $this->made(Settings::class, SettingGroup::Findings),
+            $this->made(DoseCaps::class, SettingGroup::Doses),
         );
     }
 

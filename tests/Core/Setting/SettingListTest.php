@@ -103,6 +103,7 @@ final class SettingListTest extends TestCase
         $object = match ($group) {
             SettingGroup::Progress => $values->progress(),
             SettingGroup::Sitting => $values->sitting(),
+            SettingGroup::Doses => $values->thresholds()->caps,
             SettingGroup::Weights => $values->weights(),
             SettingGroup::Findings => $values->thresholds()->findings,
             SettingGroup::Differences => $values->differences(),
