@@ -41,7 +41,7 @@ final class Version20261208000000 extends AbstractMigration
         $this->addSql("ALTER TABLE clinic
             ADD settings JSONB DEFAULT '{}' NOT NULL, ADD phone VARCHAR(40) DEFAULT '' NOT NULL,
             ADD out_of_hours_phone VARCHAR(40) DEFAULT '' NOT NULL, ADD hours JSONB DEFAULT '{}' NOT NULL,
-            ADD holidays JSONB DEFAULT '[]' NOT NULL");
+            ADD holidays JSONB DEFAULT '[]' NOT NULL, ADD paper_text VARCHAR(400) DEFAULT '' NOT NULL");
         // what was set keeps its value, under the key of its setting
         $this->addSql("UPDATE clinic SET settings =
             (SELECT coalesce(jsonb_object_agg('weights.' || w.key, w.value), '{}') FROM jsonb_each(
@@ -50,7 +50,8 @@ final class Version20261208000000 extends AbstractMigration
                 ELSE jsonb_build_object('sitting.clinicMinutes', sitting_minutes) END");
         $this->addSql('ALTER TABLE clinic
             ALTER settings DROP DEFAULT, ALTER phone DROP DEFAULT, ALTER out_of_hours_phone DROP DEFAULT,
-            ALTER hours DROP DEFAULT, ALTER holidays DROP DEFAULT, DROP routine_weights, DROP sitting_minutes');
+            ALTER hours DROP DEFAULT, ALTER holidays DROP DEFAULT, ALTER paper_text DROP DEFAULT,
+            DROP routine_weights, DROP sitting_minutes');
         $this->addSql('CREATE TABLE setting_change (
             id UUID NOT NULL PRIMARY KEY, clinic_id UUID NOT NULL, key VARCHAR(60) NOT NULL,
             value DOUBLE PRECISION DEFAULT NULL, by_staff_id UUID NOT NULL,
@@ -89,7 +90,7 @@ final class Version20261208000000 extends AbstractMigration
                 FROM jsonb_each(settings) AS w WHERE w.key LIKE 'weights.%'), '[]')");
         $this->addSql(
             'ALTER TABLE clinic ALTER sitting_minutes DROP DEFAULT, ALTER routine_weights DROP DEFAULT,
-            DROP settings, DROP phone, DROP out_of_hours_phone, DROP hours, DROP holidays',
+            DROP settings, DROP phone, DROP out_of_hours_phone, DROP hours, DROP holidays, DROP paper_text',
         );
         $this->addSql('DROP TABLE deputy');
         $this->addSql('ALTER TABLE clinic DROP zone, DROP wants_second_factor_of_leads');

@@ -44,6 +44,10 @@ class Clinic
     #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
     public array $holidays = [];
 
+    /** What stands at the end of every paper that a client takes home. */
+    #[ORM\Column(length: 400)]
+    public string $paperText = '';
+
     #[ORM\Column]
     public bool $wantsSecondFactorOfLeads = false;
 

@@ -39,6 +39,21 @@ final readonly class WhomToCall
         ], static fn (string $line): bool => '' !== $line));
     }
 
+    /** The same on paper, that lies about for weeks: nothing of now. */
+    public function onPaper(Clinic $clinic): string
+    {
+        $hours = $clinic->openingHours()->words();
+
+        return implode(' ', array_filter(
+            [
+                $this->line('call.clinic', $clinic->phone, $hours),
+                $this->line('call.other', $clinic->outOfHoursPhone),
+                $clinic->whomToCall,
+            ],
+            static fn (string $line): bool => '' !== $line,
+        ));
+    }
+
     private function line(string $code, string $phone, string $hours = ''): string
     {
         if ('' === $phone) {

@@ -37,6 +37,9 @@ final class ClinicInput
     #[Assert\Length(max: 200, maxMessage: 'At most 200 characters.')]
     public string $whomToCall = '';
 
+    #[Assert\Length(max: 400, maxMessage: 'At most 400 characters.')]
+    public string $paperText = '';
+
     /** @var array<int, array{string, string}> from and to by weekday; both empty: closed */
     public array $hours = [];
 
@@ -54,6 +57,7 @@ final class ClinicInput
         $input->phone = $clinic->phone;
         $input->outOfHoursPhone = $clinic->outOfHoursPhone;
         $input->whomToCall = $clinic->whomToCall;
+        $input->paperText = $clinic->paperText;
         $input->hours = $clinic->hours;
         $input->holidays = implode("\n", $clinic->holidays);
         $input->wantsSecondFactorOfLeads = $clinic->wantsSecondFactorOfLeads;
@@ -68,6 +72,7 @@ final class ClinicInput
         foreach (['name', 'zone', 'emergencyNumber', 'phone', 'outOfHoursPhone', 'whomToCall'] as $field) {
             $input->{$field} = trim($typed->getString($field));
         }
+        $input->paperText = trim($typed->getString('paperText'));
         $input->holidays = mb_substr($typed->getString('holidays'), 0, 2000);
         $input->wantsSecondFactorOfLeads = '1' === $typed->getString('wantsSecondFactorOfLeads');
         foreach (array_keys(OpeningHours::WEEKDAYS) as $day) {
@@ -112,6 +117,7 @@ final class ClinicInput
         $clinic->phone = $this->phone;
         $clinic->outOfHoursPhone = $this->outOfHoursPhone;
         $clinic->whomToCall = $this->whomToCall;
+        $clinic->paperText = $this->paperText;
         $clinic->hours = $this->hours;
         $clinic->holidays = $this->typedDays();
         $clinic->wantsSecondFactorOfLeads = $this->wantsSecondFactorOfLeads;

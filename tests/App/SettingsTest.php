@@ -160,6 +160,7 @@ final class SettingsTest extends OdalysTestCase
             'emergencyNumber' => '112',
             'phone' => '555 0101',
             'outOfHoursPhone' => '555 0199',
+            'paperText' => 'Bring this sheet along.',
             'holidays' => $open->modify('+2 days')->format('Y-m-d').', never',
             '_again' => 'secret',
         ];
@@ -176,6 +177,11 @@ final class SettingsTest extends OdalysTestCase
             'Call the clinic, 555 0101, Mon to Sun 00:00 to 23:59. Outside these hours: 555 0199. The clinic is closed',
             $this->shown(),
         );
+        $this->signIn($this->therapist);
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/routine/print');
+        self::assertStringContainsString('Bring this sheet along.', $this->shown());
+        self::assertStringContainsString('The clinic answers at 555 0101, Mon to Sun', $this->shown());
     }
 
     /** @param array<string, string> $typed */
