@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Progress;
 
-/** Defaults of the progress rules, from practice; no page sets them yet. See docs/sources.md. */
+/** Defaults of the progress rules, from practice; a clinic sets its own. See docs/sources.md. */
 final readonly class ProgressSettings
 {
     public function __construct(

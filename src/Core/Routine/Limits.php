@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
-/** What a sitting may take. Minutes are the client's or the clinic's; the other defaults no page sets yet. */
+/** What a sitting may take. Minutes are the client's or the clinic's, items and effort the clinic's. */
 final readonly class Limits
 {
     public const BETWEEN_SECONDS = 15;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Measure\Change;
 
-/** Smallest real differences before a client's own repeats say more; no page sets them yet. See docs/sources.md. */
+/** Smallest real differences before a client's own repeats say more; a clinic sets its own. See docs/sources.md. */
 final readonly class Defaults
 {
     public function __construct(

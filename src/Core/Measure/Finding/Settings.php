@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Measure\Finding;
 
-/** Thresholds of the findings, from practice; no page sets them yet. See docs/sources.md. */
+/** Thresholds of the findings, from practice; a clinic sets its own. See docs/sources.md. */
 final readonly class Settings
 {
     public function __construct(
