@@ -48,20 +48,15 @@ await shot('placement', `/clients/${odalys}/placement`);
 await shot('routine', `/clients/${odalys}/routine`);
 await shot('print', `/clients/${odalys}/routine/print`);
 await shot('decisions', `/clients/${odalys}/decisions`);
-await shot('what-if', `/clients/${tomasz}/what-if`);
 await shot('week', `/clients/${odalys}/week`);
 await shot('exercises', '/exercises');
 await shot('exercise', '/exercises/of/clasped-arm-raise');
-await shot('own', '/exercises/own/new?from=each-finger-lift', {
+await shot('people', '/clinic/people');
+await shot('settings', '/clinic/settings/progress', {
   before: async () => {
-    await page.locator('#picture').scrollIntoViewIfNeeded();
-    await page
-      .locator('[data-pose="end"] [data-joint]')
-      .filter({ hasText: 'Ring MCP' })
-      .getByRole('slider')
-      .fill('-34');
-    await page.waitForTimeout(1500);
-    await page.evaluate(() => document.querySelector('#picture').scrollIntoView());
+    await page.getByLabel('Pain that stops an item').fill('6');
+    await page.getByRole('button', { name: 'Look whom it touches' }).click();
+    await page.waitForLoadState('networkidle');
   },
 });
 await page.goto(`${base}/clients/${odalys}/sittings/new`);

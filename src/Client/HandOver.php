@@ -28,11 +28,16 @@ final readonly class HandOver
         return $counts;
     }
 
-    /** @return list<Client> whose they were */
+    /** @return list<Client> those in the archive as well */
     public function all(string $clinicId, string $from, string $to): array
     {
+        // who changes one of them at this moment is waited for
+        $this->connection->executeQuery(
+            'SELECT id FROM client WHERE clinic_id = ? AND therapist_id = ? ORDER BY id FOR UPDATE',
+            [$clinicId, $from],
+        );
         $clients = $this->entities->getRepository(Client::class)->findBy(
-            ['clinicId' => $clinicId, 'therapistId' => $from, 'archivedAt' => null],
+            ['clinicId' => $clinicId, 'therapistId' => $from],
             ['familyName' => 'ASC'],
         );
         foreach ($clients as $client) {

@@ -136,7 +136,8 @@ final class FuzzTest extends OdalysTestCase
     /** @return list<string> */
     private function pages(string $client, string $sitting): array
     {
-        $pages = ['/', '/?archived=1', '/clients/new', '/clinic/settings/weights', '/exercises', '/exercises/own/new',
+        $pages = ['/', '/?archived=1', '/clients/new', '/clinic/settings/weights', '/clinic', '/clinic/people/invite',
+            '/clinic/trail', '/me', '/new-password', '/exercises', '/exercises/own/new',
             '/exercises/helped-lift-hold', '/devices', '/sittings/'.$sitting];
         foreach (
             ['', '/edit', '/screening', '/measure', '/measure?set=everything', '/findings', '/screen', '/steadiness',

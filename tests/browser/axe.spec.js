@@ -126,6 +126,37 @@ test('nothing serious on the pages that measure', async ({ page }) => {
   expect(complained).toEqual([]);
 });
 
+test('nothing serious on the pages by which a clinic is run', async ({ page }) => {
+  const complained = complaints(page);
+  const found = {};
+  await page.goto('/new-password');
+  found['new password'] = await serious(page);
+  await signIn(page);
+  await page.goto('/clinic/people');
+  const person = await page.getByRole('link', { name: 'Sefa Ouland' }).getAttribute('href');
+  for (const [name, path] of Object.entries({
+    people: '/clinic/people',
+    person,
+    invite: '/clinic/people/invite',
+    clinic: '/clinic',
+    settings: '/clinic/settings/progress',
+    points: '/clinic/starting-points',
+    trail: '/clinic/trail?reads=1',
+    mailbox: '/mailbox',
+    me: '/me',
+    factor: '/me/second-factor',
+  })) {
+    await page.goto(path);
+    found[name] = await serious(page);
+  }
+  await page.evaluate(() => document.querySelector('dialog.hides').showModal());
+  found.hidden = await serious(page);
+  expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length > 0))).toEqual(
+    {},
+  );
+  expect(complained).toEqual([]);
+});
+
 test('nothing serious on the pages of the exercises', async ({ page }) => {
   const complained = complaints(page);
   const found = {};

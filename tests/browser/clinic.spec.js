@@ -146,6 +146,15 @@ test('forty-five minutes without a touch: the page behind hides with what was ty
   await expect(behind.getByLabel('Name')).toHaveValue('Somebody half typed');
 });
 
+test('after a sleep the first touch hides the page and does not open it', async ({ page }) => {
+  await page.clock.install();
+  await signIn(page);
+  await page.goto('/clinic/people/invite');
+  await page.clock.setSystemTime(Date.now() + 2 * 3_600_000); // no timer has run
+  await page.getByLabel('Name').press('a');
+  await expect(page.getByRole('dialog')).toBeVisible();
+});
+
 test('who works for an hour in one page keeps the others open', async ({ context }) => {
   await context.clock.install();
   const worked = await context.newPage();

@@ -1,5 +1,5 @@
 import { data, one } from '../core/dom.js';
-import { lastTouch, noteOpened, tokenHeader, watchOpened, watchTouches } from '../core/presence.js';
+import { isIdle, noteOpened, tokenHeader, watchOpened, watchTouches } from '../core/presence.js';
 import { Running } from '../core/running.js';
 
 const LOOKS_MS = 15_000;
@@ -11,7 +11,6 @@ const LOOKS_MS = 15_000;
  * @returns {() => void}
  */
 export function connect(dialog) {
-  const idleMs = 1000 * Number(data(dialog, 'after'));
   const form = one(dialog, 'form', HTMLFormElement);
   const problem = one(dialog, '[data-problem]', HTMLElement);
   const code = one(dialog, '[data-code]', HTMLElement);
@@ -29,7 +28,7 @@ export function connect(dialog) {
     dialog.close();
   };
   const look = () => {
-    if (Date.now() - lastTouch() >= idleMs) hide();
+    if (isIdle()) hide();
   };
   /** @param {SubmitEvent} event */
   const open = async (event) => {
@@ -45,7 +44,11 @@ export function connect(dialog) {
   };
 
   const running = new Running();
-  watchTouches(running, () => !dialog.open, hide);
+  const counts = () => {
+    look();
+    return !dialog.open;
+  };
+  watchTouches(running, counts, hide);
   watchOpened(running, show);
   running.every(look, LOOKS_MS);
   running.on(document, 'visibilitychange', look);

@@ -33,7 +33,10 @@ function note(key) {
 }
 
 /** When somebody last touched any page of this browser, in milliseconds of its clock. */
-export const lastTouch = () => Math.max(read(TOUCHED), read(OPENED));
+const lastTouch = () => Math.max(read(TOUCHED), read(OPENED));
+
+/** Whether nobody has touched any page of this browser for so long that pages hide. */
+export const isIdle = () => Date.now() - lastTouch() >= 1000 * Number(data(document.body, 'idle'));
 
 /** Says that a page was opened with its password: the others that are hidden open as well. */
 export const noteOpened = () => note(OPENED);
@@ -59,7 +62,8 @@ export function watchTouches(running, counts, gone = () => {}) {
   let told = Date.now();
   note(TOUCHED);
   const touched = () => {
-    if (!counts()) return;
+    // after a sleep the first touch may come before any timer: it does not make up for the time before
+    if (!counts() || isIdle()) return;
     if (Date.now() - read(TOUCHED) >= NOTED_MS) note(TOUCHED);
     if (Date.now() - told >= TOLD_MS) {
       told = Date.now();
