@@ -6,11 +6,12 @@ const LOOKS_MS = 15_000;
 
 /**
  * Hides the page when nobody has touched one of this browser for a while, with all that was typed in it, and shows it
- * again with the password.
- * @param {HTMLDialogElement} dialog
+ * again with the password. What asks for it is no part of the page before.
+ * @param {HTMLTemplateElement} template
  * @returns {() => void}
  */
-export function connect(dialog) {
+export function connect(template) {
+  const dialog = one(document.importNode(template.content, true), 'dialog', HTMLDialogElement);
   const form = one(dialog, 'form', HTMLFormElement);
   const problem = one(dialog, '[data-problem]', HTMLElement);
   const code = one(dialog, '[data-code]', HTMLElement);
@@ -18,6 +19,7 @@ export function connect(dialog) {
   const hide = () => {
     if (dialog.open) return;
     document.documentElement.dataset.hidden = '';
+    document.body.append(dialog);
     dialog.showModal();
   };
   const show = () => {
@@ -26,6 +28,7 @@ export function connect(dialog) {
     form.reset();
     problem.textContent = '';
     dialog.close();
+    dialog.remove();
   };
   const look = () => {
     if (isIdle()) hide();
