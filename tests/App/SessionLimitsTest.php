@@ -121,5 +121,11 @@ final class SessionLimitsTest extends GardenTestCase
 
         $this->assertStatus(401);
         self::assertStringContainsString('twelve hours', $this->shown());
+        $before = $this->browser->getRequest()->getSession()->getId();
+        $this->browser->submitForm('Go on', ['_again' => 'secret']);
+        $this->browser->followRedirect();
+
+        $this->assertStatus(200);
+        self::assertNotSame($before, $this->browser->getRequest()->getSession()->getId());
     }
 }

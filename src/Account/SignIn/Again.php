@@ -58,6 +58,7 @@ final readonly class Again
         }
         $this->throttle->giveBack($account, null, $address);
         if ($isWhole) {
+            $request->getSession()->migrate(destroy: true); // as after signing in
             $this->session->begin();
         } else {
             $this->session->prove();
