@@ -81,6 +81,12 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
             : [$this->role->securityRole()];
     }
 
+    public function takeOffSecondFactor(): void
+    {
+        $this->secondFactor = null;
+        $this->recoveryCodes = [];
+    }
+
     /** Works here, and is a therapist. */
     public function canHaveClients(): bool
     {

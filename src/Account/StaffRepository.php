@@ -52,6 +52,19 @@ final readonly class StaffRepository
         return [$staff->id] === array_column($leads, 'id');
     }
 
+    /** @return array<string, string> names of therapists who could take the clients of this one, by id */
+    public function whoCouldTakeFrom(Staff $staff): array
+    {
+        $others = [];
+        foreach ($this->all() as $other) {
+            if ($other->canHaveClients() && $other->id !== $staff->id) {
+                $others[$other->id] = $other->name;
+            }
+        }
+
+        return $others;
+    }
+
     public function add(Staff $staff): void
     {
         $this->entities->persist($staff);
@@ -60,8 +73,7 @@ final readonly class StaffRepository
 
     public function takeOffSecondFactor(Staff $staff): void
     {
-        $staff->secondFactor = null;
-        $staff->recoveryCodes = [];
+        $staff->takeOffSecondFactor();
         $this->entities->flush();
     }
 

@@ -53,8 +53,7 @@ final class LetIn extends Command
         $takesOff = true === $input->getOption('second-factor-off');
         $code = $this->entities->wrapInTransaction(function () use ($staff, $takesOff): string {
             if ($takesOff) {
-                $staff->secondFactor = null;
-                $staff->recoveryCodes = [];
+                $staff->takeOffSecondFactor();
                 $this->entities->flush();
                 $this->audit->noted($staff->clinicId, 'took off the second factor', $staff->id);
             }

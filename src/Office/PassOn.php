@@ -6,6 +6,7 @@ namespace HandGarden\Office;
 
 use HandGarden\Account\Audit;
 use HandGarden\Account\Staff;
+use HandGarden\Account\StaffRepository;
 use HandGarden\Client\HandOver;
 use HandGarden\Sitting\Alerts;
 
@@ -13,7 +14,7 @@ use HandGarden\Sitting\Alerts;
 final readonly class PassOn
 {
     public function __construct(
-        private PersonPage $page,
+        private StaffRepository $people,
         private HandOver $handOver,
         private Alerts $alerts,
         private Audit $audit,
@@ -23,7 +24,7 @@ final readonly class PassOn
     /** What is wrong with who is to have them; null: nothing. */
     public function problem(Staff $from, string $to): ?string
     {
-        return isset($this->page->others($from)[$to]) ? null : 'Choose a therapist of this clinic.';
+        return isset($this->people->whoCouldTakeFrom($from)[$to]) ? null : 'Choose a therapist of this clinic.';
     }
 
     /** @return int how many there were */

@@ -44,7 +44,7 @@ final readonly class PersonPage
                 'isOneself' => $staff->id === $this->who->staff()->id,
                 'isLastLead' => $this->people->isLastLead($staff),
                 'clients' => $this->handOver->counts($clinic->id)[$staff->id] ?? 0,
-                'others' => $this->others($staff),
+                'others' => $this->people->whoCouldTakeFrom($staff),
                 'names' => $this->clinics->namesOfStaff(),
                 'deputies' => array_filter(
                     $this->deputies->ahead($clinic->id, $clinic->zone),
@@ -55,18 +55,5 @@ final readonly class PersonPage
             ]),
             [] === $problems ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY,
         );
-    }
-
-    /** @return array<string, string> names of therapists who could take clients, by id */
-    public function others(Staff $staff): array
-    {
-        $others = [];
-        foreach ($this->people->all() as $other) {
-            if ($other->canHaveClients() && $other->id !== $staff->id) {
-                $others[$other->id] = $other->name;
-            }
-        }
-
-        return $others;
     }
 }

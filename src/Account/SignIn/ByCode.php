@@ -11,8 +11,6 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
-use Symfony\Component\Security\Csrf\CsrfToken;
-use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 use Symfony\Component\Security\Http\Authenticator\AbstractLoginFormAuthenticator;
 use Symfony\Component\Security\Http\Authenticator\Passport\Badge\UserBadge;
 use Symfony\Component\Security\Http\Authenticator\Passport\Passport;
@@ -27,7 +25,6 @@ final class ByCode extends AbstractLoginFormAuthenticator
         private readonly Throttle $throttle,
         private readonly SessionClock $session,
         private readonly Welcome $welcome,
-        private readonly CsrfTokenManagerInterface $tokens,
         private readonly UrlGeneratorInterface $addresses,
     ) {
     }
@@ -35,9 +32,7 @@ final class ByCode extends AbstractLoginFormAuthenticator
     public function authenticate(Request $request): Passport
     {
         $typed = $request->request;
-        if (!$this->tokens->isTokenValid(new CsrfToken('authenticate', $typed->getString('_csrf_token')))) {
-            throw new OldForm();
-        }
+        $this->welcome->checkForm($request);
         $waited = $this->session->waitedFor();
         $staff = null === $waited ? null : $this->staff->byId($waited[0]);
         if (null === $waited || null === $staff || $staff->passwordMark() !== $waited[1]) {
@@ -58,9 +53,7 @@ final class ByCode extends AbstractLoginFormAuthenticator
         TokenInterface $token,
         string $firewallName,
     ): ?Response {
-        $staff = $token->getUser();
-
-        return $staff instanceof Staff ? $this->welcome->letIn($request, $staff, $firewallName) : null;
+        return $this->welcome->letIn($request, $token, $firewallName);
     }
 
     protected function getLoginUrl(Request $request): string

@@ -13,8 +13,6 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
 use Symfony\Component\Security\Core\Exception\AuthenticationException;
-use Symfony\Component\Security\Csrf\CsrfToken;
-use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 use Symfony\Component\Security\Http\Authenticator\AbstractLoginFormAuthenticator;
 use Symfony\Component\Security\Http\Authenticator\Passport\Badge\PasswordUpgradeBadge;
 use Symfony\Component\Security\Http\Authenticator\Passport\Badge\UserBadge;
@@ -37,7 +35,6 @@ final class ByPassword extends AbstractLoginFormAuthenticator
         private readonly KnownBrowser $browsers,
         private readonly SessionClock $session,
         private readonly Welcome $welcome,
-        private readonly CsrfTokenManagerInterface $tokens,
         private readonly UrlGeneratorInterface $addresses,
     ) {
     }
@@ -48,9 +45,7 @@ final class ByPassword extends AbstractLoginFormAuthenticator
         $email = mb_substr($typed->getString('_username'), 0, 180);
         $password = $typed->getString('_password');
         $request->getSession()->set(SecurityRequestAttributes::LAST_USERNAME, $email);
-        if (!$this->tokens->isTokenValid(new CsrfToken('authenticate', $typed->getString('_csrf_token')))) {
-            throw new OldForm();
-        }
+        $this->welcome->checkForm($request);
         $browser = $this->browsers->of($request, $email);
         $this->throttle->take($email, $browser, (string) $request->getClientIp());
         $staff = $this->staff->find($email);
@@ -74,9 +69,7 @@ final class ByPassword extends AbstractLoginFormAuthenticator
         TokenInterface $token,
         string $firewallName,
     ): ?Response {
-        $staff = $token->getUser();
-
-        return $staff instanceof Staff ? $this->welcome->letIn($request, $staff, $firewallName) : null;
+        return $this->welcome->letIn($request, $token, $firewallName);
     }
 
     public function onAuthenticationFailure(Request $request, AuthenticationException $exception): Response

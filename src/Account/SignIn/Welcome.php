@@ -13,9 +13,12 @@ use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
+use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
+use Symfony\Component\Security\Csrf\CsrfToken;
+use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
 use Symfony\Component\Security\Http\Util\TargetPathTrait;
 
-/** What happens when signing in is done, or was refused. */
+/** What every step of signing in has around it: its form is ours, it is done, or it was refused. */
 final readonly class Welcome
 {
     use TargetPathTrait;
@@ -28,11 +31,26 @@ final readonly class Welcome
         private Connection $connection,
         private Clock $clock,
         private UrlGeneratorInterface $addresses,
+        private CsrfTokenManagerInterface $tokens,
     ) {
     }
 
-    public function letIn(Request $request, Staff $staff, string $firewall): Response
+    /** @throws OldForm */
+    public function checkForm(Request $request): void
     {
+        $token = $request->request->getString('_csrf_token');
+        if (!$this->tokens->isTokenValid(new CsrfToken('authenticate', $token))) {
+            throw new OldForm();
+        }
+    }
+
+    /** Null: the token is of nobody of a clinic. */
+    public function letIn(Request $request, TokenInterface $token, string $firewall): ?Response
+    {
+        $staff = $token->getUser();
+        if (!$staff instanceof Staff) {
+            return null;
+        }
         $now = $this->clock->now();
         $browser = $this->browsers->of($request, $staff->email);
         $this->throttle->giveBack($staff->email, $browser, (string) $request->getClientIp());
