@@ -24,7 +24,11 @@ final readonly class PassOn
     /** What is wrong with who is to have them; null: nothing. */
     public function problem(Staff $from, string $to): ?string
     {
-        return isset($this->people->whoCouldTakeFrom($from)[$to]) ? null : 'Choose a therapist of this clinic.';
+        return isset($this->people->whoCouldTakeFrom(
+            $from,
+        )[$to])
+            ? null
+            : 'Choose a therapist of this clinic.';
     }
 
     /** @return int how many there were */

@@ -65,13 +65,20 @@ final class ShowRoutine extends AbstractController
             'chosen' => $chosen,
             'swaps' => '' === $chosen ? null : $this->swaps($client, $kind),
             'forbidden' => $forbidden,
+            'waiting' => $this->waiting($request),
+        ] + ($this->isGranted('ROLE_THERAPIST') ? $this->beginnings($client) : []));
+    }
+
+    /** @return array<string, mixed> what a routine can begin from; asked for whoever may begin one */
+    private function beginnings(Client $client): array
+    {
+        return [
             'points' => $this->points->for($client),
             'others' => array_diff_key(
                 $this->plans->namesWithRoutine($client->clinicId),
                 [$client->id => ''],
             ),
-            'waiting' => $this->waiting($request),
-        ]);
+        ];
     }
 
     /** One row with all that can be done with it. */
