@@ -7,6 +7,9 @@ namespace HandGarden\Planning;
 use HandGarden\Account\ClinicSettings;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Anatomy\Hands;
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\LadderPlacement;
@@ -17,7 +20,9 @@ use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Candidates;
 use HandGarden\Core\Routine\Door;
 use HandGarden\Core\Routine\Edits;
+use HandGarden\Core\Routine\FirstDose;
 use HandGarden\Core\Routine\Goals;
+use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\MeasureFirst;
 use HandGarden\Core\Routine\Priorities;
@@ -130,6 +135,13 @@ final readonly class Briefs
     public function goals(Client $client): Goals
     {
         return Goals::chosen($this->catalogue->get()->goals, $client->goals);
+    }
+
+    /** With which dose an item comes in: the one of record, else the first by what was measured. */
+    public function doseOf(Client $client, RoutineKind $kind, Rung $rung, Hands $hands): Dose
+    {
+        return $this->plans->doses($client)[(new ItemKey($rung->id, $hands))->text()]
+            ?? (new FirstDose($this->known($client, $kind)))->of($rung, $hands);
     }
 
     /** What is asked before anything is given in a sitting of this kind. */

@@ -11,7 +11,6 @@ use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Routine\Draft;
-use HandGarden\Core\Routine\FirstDose;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Kept;
@@ -27,7 +26,6 @@ final readonly class RoutineChange
     private const NOTE = 300;
 
     public function __construct(
-        private PlanRepository $plans,
         private Briefs $briefs,
         private GivenDose $given,
         private CatalogueStore $catalogue,
@@ -167,13 +165,11 @@ final readonly class RoutineChange
         }
         $rung = $this->catalogue->get()->rung($rungId);
         $opened = $this->opened($rung, $hands, $client, $kind);
-        $key = (new ItemKey($rungId, $hands))->text();
 
         return new Item(
             $rung,
             $hands,
-            $this->plans->doses($client)[$key]
-                ?? (new FirstDose($this->briefs->known($client, $kind)))->of($rung, $hands),
+            $this->briefs->doseOf($client, $kind, $rung, $hands),
             new Phrase('reason.added'),
             kept: new Kept($note, openedOn: $opened),
         );

@@ -8,7 +8,6 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\LadderPlacement;
 use HandGarden\Core\Routine\Edits;
-use HandGarden\Core\Routine\FirstDose;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Routine\Kept;
@@ -20,7 +19,6 @@ final readonly class ShapeToday
 {
     public function __construct(
         private Plan $plan,
-        private PlanRepository $plans,
         private Briefs $briefs,
         private CatalogueStore $catalogue,
     ) {
@@ -70,8 +68,7 @@ final readonly class ShapeToday
         return new Item(
             $rung,
             $key->hands,
-            $this->plans->doses($client)[$key->text()]
-                ?? (new FirstDose($this->briefs->known($client, $kind)))->of($rung, $key->hands),
+            $this->briefs->doseOf($client, $kind, $rung, $key->hands),
             new Phrase('reason.added'),
             kept: new Kept($from),
         );
