@@ -41,7 +41,11 @@ final readonly class CatalogueCheck
                 if (isset($seen[$rung->id])) {
                     throw InvalidData::at(
                         $path.'.id',
-                        \sprintf('%s is also %s', $rung->id, $seen[$rung->id]),
+                        \sprintf(
+                            '%s is also %s',
+                            $rung->id,
+                            $seen[$rung->id],
+                        ),
                     );
                 }
                 $seen[$rung->id] = $path;
@@ -94,6 +98,11 @@ final readonly class CatalogueCheck
             }
         }
         $this->pictures->check($rung->picture, $path.'.picture');
+        $this->pictures->checkUnits(
+            $rung->picture,
+            $rung->walk,
+            $path.'.picture',
+        );
     }
 
     private function condition(Condition $condition, string $path): void
@@ -110,13 +119,19 @@ final readonly class CatalogueCheck
         $book = $this->catalogue->handbook();
         foreach ($this->catalogue->screening->questions as $i => $question) {
             foreach ($question->bars->rungs as $id) {
-                $this->rungExists($id, "screening.yaml.questions[$i].bars.rungs");
+                $this->rungExists(
+                    $id,
+                    "screening.yaml.questions[$i].bars.rungs",
+                );
             }
         }
         foreach ($book->scripts as $n => $script) {
             foreach ($script->parts as $i => $part) {
                 foreach ($part->rungIds as $id) {
-                    $this->rungExists($id, "scripts.yaml[$n].parts[$i].rungs");
+                    $this->rungExists(
+                        $id,
+                        "scripts.yaml[$n].parts[$i].rungs",
+                    );
                 }
             }
         }

@@ -81,7 +81,10 @@ final class CatalogueStore implements CacheWarmerInterface
 
     private function ladders(): KeptLadders
     {
-        return $this->ladders ??= new KeptLadders($this->kept()['ladders'], $this->kept()['rungs']);
+        return $this->ladders ??= new KeptLadders(
+            $this->kept()['ladders'],
+            $this->kept()['rungs'],
+        );
     }
 
     /** @return \Closure(): Handbook */
@@ -226,6 +229,7 @@ final class CatalogueStore implements CacheWarmerInterface
         return (new DrawingReader())->read([
             'poses' => self::yaml($dir, 'poses.yaml'),
             'figures' => self::yaml($dir, 'figures.yaml'),
+            'forms' => self::yaml($dir, 'forms.yaml'),
             'things' => self::yaml($dir, 'things.yaml'),
             'hands' => self::yaml($dir, 'second-hands.yaml'),
         ]);

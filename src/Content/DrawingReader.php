@@ -8,11 +8,16 @@ use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Drawing\BodyPose;
 use HandGarden\Core\Drawing\DrawingLibrary;
+use HandGarden\Core\Drawing\Face;
+use HandGarden\Core\Drawing\HandOwner;
 use HandGarden\Core\Drawing\InvalidPose;
 use HandGarden\Core\Drawing\NamedPose;
 use HandGarden\Core\Drawing\Place;
+use HandGarden\Core\Drawing\PlacedFigure;
+use HandGarden\Core\Drawing\PlacedForm;
 use HandGarden\Core\Drawing\Pose;
 use HandGarden\Core\Drawing\SecondHand;
+use HandGarden\Core\Drawing\Solid\Solid;
 use HandGarden\Core\Drawing\ThingKind;
 use HandGarden\Core\Drawing\ThingPart;
 
@@ -22,7 +27,7 @@ final readonly class DrawingReader
     private const POSE_KEYS = ['wrist', 'dev', 'forearm', 'cup', 'thumb', ...Pose::FINGERS];
 
     /**
-     * @param array{poses: mixed, figures: mixed, things: mixed, hands: mixed} $data decoded files
+     * @param array{poses: mixed, figures: mixed, forms: mixed, things: mixed, hands: mixed} $data decoded files
      *
      * @throws InvalidData naming the file, the pose and the joint
      */
@@ -33,8 +38,19 @@ final readonly class DrawingReader
         foreach (Node::root($data['figures'], 'figures.yaml')->map() as $name => $node) {
             $figures[$name] = $this->figure($name, $node);
         }
+        $forms = [];
+        foreach (Node::root($data['forms'], 'forms.yaml')->map() as $name => $node) {
+            $forms[$name] = SolidReader::solids($node);
+        }
         foreach (Node::root($data['things'], 'things.yaml')->map() as $name => $node) {
-            $things[$name] = array_map($this->part(...), $node->items());
+            $things[$name] = array_map(
+                fn (Node $part): ThingPart|PlacedForm|PlacedFigure => match (true) {
+                    $part->has('form') => self::placed($part, $forms),
+                    $part->has('figure') => self::person($part, $figures),
+                    default => $this->part($part),
+                },
+                $node->items(),
+            );
         }
         foreach (Node::root($data['hands'], 'second-hands.yaml')->map() as $name => $node) {
             $hands[$name] = $this->hand($name, $node, $poses);
@@ -54,7 +70,10 @@ final readonly class DrawingReader
             $values = $node->get($digit)->floats();
             if (\count($values) !== ('thumb' === $digit ? 5 : 4)) {
                 throw $node->get($digit)->fail(
-                    \sprintf('expected %d angles', 'thumb' === $digit ? 5 : 4),
+                    \sprintf(
+                        'expected %d angles',
+                        'thumb' === $digit ? 5 : 4,
+                    ),
                 );
             }
             $angles[$digit] = $values;
@@ -82,7 +101,10 @@ final readonly class DrawingReader
                 $plain[$name],
                 $pose->optional('elbow')?->float(-90, 90) ?? 0.0,
                 $pose->optional('gap')?->float(0, 300) ?? 48.0,
-                otherWristDegrees: $pose->optional('other_wrist')?->float(-80, 85),
+                otherWristDegrees: $pose->optional('other_wrist')?->float(
+                    -80,
+                    85,
+                ),
                 otherPose: null === $other
                     ? null
                     : ($plain[$other->string()] ?? throw $other->fail('no pose of this name')),
@@ -95,17 +117,24 @@ final readonly class DrawingReader
 
     private function figure(string $name, Node $node): BodyPose
     {
-        $node->only('trunk', 'right', 'left', 'right_leg', 'left_leg', 'seated', 'open');
+        $node->only('trunk', 'right', 'left', 'right_leg', 'left_leg', 'seated', 'open', 'face');
 
         return new BodyPose(
             $name,
             self::three($node->get('trunk'), BodyPose::TRUNK_LIMITS),
             self::five($node->get('right')),
             self::five($node->get('left')),
-            rightLeg: self::three($node->get('right_leg'), BodyPose::LEG_LIMITS),
-            leftLeg: self::three($node->get('left_leg'), BodyPose::LEG_LIMITS),
+            rightLeg: self::three(
+                $node->get('right_leg'),
+                BodyPose::LEG_LIMITS,
+            ),
+            leftLeg: self::three(
+                $node->get('left_leg'),
+                BodyPose::LEG_LIMITS,
+            ),
             seated: $node->optional('seated')?->bool() ?? true,
             open: $node->optional('open')?->bool() ?? true,
+            face: $node->optional('face')?->enum(Face::class) ?? Face::Calm,
         );
     }
 
@@ -151,9 +180,37 @@ final readonly class DrawingReader
         return [$a, $b, $c, $d, $e];
     }
 
+    /** @param array<string, non-empty-list<Solid>> $forms */
+    private static function placed(Node $node, array $forms): PlacedForm
+    {
+        $node->only('form', 'at', 'towards', 'turn', 'furniture');
+        $form = $node->get('form');
+        $towards = $node->optional('towards');
+
+        return new PlacedForm(
+            $forms[$form->string()] ?? throw $form->fail('no form of this name'),
+            self::place($node->get('at')),
+            null === $towards ? null : self::place($towards),
+            self::numbers($node->optional('turn')) ?? [0.0, 0.0, 0.0],
+            isFurniture: $node->optional('furniture')?->bool() ?? false,
+        );
+    }
+
+    /** @param array<string, BodyPose> $figures */
+    private static function person(Node $node, array $figures): PlacedFigure
+    {
+        $node->only('figure', 'at');
+        $figure = $node->get('figure');
+
+        return new PlacedFigure(
+            $figures[$figure->string()] ?? throw $figure->fail('no figure of this name'),
+            self::place($node->get('at')),
+        );
+    }
+
     private function part(Node $node): ThingPart
     {
-        $node->only('kind', 'at', 'size', 'turn', 'furniture');
+        $node->only('kind', 'at', 'size', 'furniture', 'tone');
         $places = array_map(self::place(...), $node->get('at')->items());
         $sizes = $node->get('size')->floats();
         if ([] === $places || [] === $sizes || min($sizes) <= 0.0) {
@@ -161,8 +218,7 @@ final readonly class DrawingReader
         }
         $kind = $node->get('kind')->enum(ThingKind::class);
         $wanted = match ($kind) {
-            ThingKind::Ball, ThingKind::Block => 1,
-            ThingKind::Drum, ThingKind::Rod, ThingKind::Cord => 2,
+            ThingKind::Rod, ThingKind::Cord, ThingKind::Rope => 2,
             ThingKind::Plate, ThingKind::Band => 3,
         };
         if (\count($places) < $wanted) {
@@ -175,12 +231,12 @@ final readonly class DrawingReader
             $kind,
             $places,
             $sizes,
-            self::turn($node->optional('turn')) ?? [0.0, 0.0, 0.0],
             isFurniture: $node->optional('furniture')?->bool() ?? false,
+            tone: $node->optional('tone')?->string(),
         );
     }
 
-    private static function place(Node $node): Place
+    public static function place(Node $node): Place
     {
         $items = $node->items();
         if (1 !== \count($items) && 4 !== \count($items)) {
@@ -199,22 +255,22 @@ final readonly class DrawingReader
     }
 
     /** @return array{float, float, float}|null */
-    private static function turn(?Node $node): ?array
+    public static function numbers(?Node $node): ?array
     {
         if (null === $node) {
             return null;
         }
-        $turn = $node->floats();
+        $numbers = $node->floats();
 
-        return 3 === \count($turn)
-            ? [$turn[0], $turn[1], $turn[2]]
-            : throw $node->fail('expected tilt, roll and flex in degrees');
+        return 3 === \count($numbers)
+            ? [$numbers[0], $numbers[1], $numbers[2]]
+            : throw $node->fail('expected three numbers');
     }
 
     /** @param array<string, NamedPose> $poses */
     private function hand(string $name, Node $node, array $poses): SecondHand
     {
-        $node->only('pose', 'own', 'hold', 'at', 'turn');
+        $node->only('pose', 'owner', 'hold', 'at', 'fingers', 'palm', 'same');
         $pose = $node->optional('pose');
 
         return new SecondHand(
@@ -222,10 +278,12 @@ final readonly class DrawingReader
             null === $pose
                 ? null
                 : ($poses[$pose->string()] ?? throw $pose->fail('no pose of this name'))->pose,
-            $node->optional('own')?->bool() ?? true,
+            $node->optional('owner')?->enum(HandOwner::class) ?? HandOwner::Own,
             null === ($hold = $node->optional('hold')) ? null : self::place($hold),
             at: null === ($at = $node->optional('at')) ? null : self::place($at),
-            turn: self::turn($node->optional('turn')),
+            fingers: self::numbers($node->optional('fingers')),
+            palm: self::numbers($node->optional('palm')),
+            isSame: $node->optional('same')?->bool() ?? false,
         );
     }
 }

@@ -31,7 +31,6 @@ use HandGarden\Core\Catalogue\LadderPart;
 use HandGarden\Core\Catalogue\Load;
 use HandGarden\Core\Catalogue\MuscleLoad;
 use HandGarden\Core\Catalogue\Performer;
-use HandGarden\Core\Catalogue\Picture;
 use HandGarden\Core\Catalogue\Posture;
 use HandGarden\Core\Catalogue\ProgressSpec;
 use HandGarden\Core\Catalogue\Purpose;
@@ -190,7 +189,10 @@ final readonly class LadderReader
         $doneOn = $node->get('side')->enum(DoneOn::class);
         $together = DoneOn::BothTogether === $doneOn && !$isCarried;
         $segment = $node->get('segment')->enum(Segment::class);
-        $entry = CatalogueReader::condition($this->conditions, $node->get('when'));
+        $entry = CatalogueReader::condition(
+            $this->conditions,
+            $node->get('when'),
+        );
         $ends = $node->optional('ends_while');
         $demands = self::demands($node, $segment);
         $steps = $node->get('steps')->strings();
@@ -230,7 +232,7 @@ final readonly class LadderReader
             ),
             demands: $demands,
             sitting: self::inSitting($node),
-            picture: $this->picture($node->get('picture')),
+            picture: PictureReader::read($node->get('picture')),
             easier: self::links($node, 'easier'),
             harder: self::links($node, 'harder'),
         );
@@ -389,14 +391,21 @@ final readonly class LadderReader
                 throw $item->fail('speaks of a part of the hand, and this rung works on none');
             }
             $while = Node::root(
-                str_replace('(segment)', '('.$segment->value.')', $while->string()),
+                str_replace(
+                    '(segment)',
+                    '('.$segment->value.')',
+                    $while->string(),
+                ),
                 $while->path,
             );
         }
 
         return new Caution(
             $named->get('phrase')->string(),
-            null === $while ? null : CatalogueReader::condition($this->conditions, $while),
+            null === $while ? null : CatalogueReader::condition(
+                $this->conditions,
+                $while,
+            ),
             $item->string(),
             $named->optional('by_note')?->bool() ?? false,
         );
@@ -435,7 +444,10 @@ final readonly class LadderReader
         $plan = new DosePlan(
             $start,
             self::range($range, $start),
-            self::amounts($node->optional('amount'), $range->optional('sets')),
+            self::amounts(
+                $node->optional('amount'),
+                $range->optional('sets'),
+            ),
             $node->get('counted')->enum(DoseKind::class),
             progress: $progress,
             holdLimit: $this->holdLimit($node->optional('hold_limit')),
@@ -546,7 +558,11 @@ final readonly class LadderReader
         if (null !== $time) {
             [$least, $most] = self::limits($time);
 
-            return new AmountRange(AmountUnit::HalfTimes, 2 * $least, 2 * $most);
+            return new AmountRange(
+                AmountUnit::HalfTimes,
+                2 * $least,
+                2 * $most,
+            );
         }
         [$least, $most] = self::limits($node->get('sets'));
 
@@ -567,70 +583,5 @@ final readonly class LadderReader
         }
 
         return [$items[0]->int(), $items[1]->int()];
-    }
-
-    private function picture(Node $node): Picture
-    {
-        $node->only(
-            'start',
-            'end',
-            'via',
-            'view',
-            'trace',
-            'things',
-            'other',
-            'table',
-            'zones',
-            'focus',
-        );
-        $table = $node->optional('table');
-        if (null !== $table && !\in_array(
-            $table->string(),
-            ['palm', 'forearm', 'edge'],
-            true,
-        )) {
-            throw $table->fail('expected palm, forearm or edge');
-        }
-        [$startThings, $endThings] = self::startAndEnd($node->optional('things'));
-        [$startHand, $endHand] = self::startAndEnd($node->optional('other'));
-
-        return new Picture(
-            $node->get('start')->string(),
-            $node->get('end')->string(),
-            $node->get('view')->string(),
-            $node->get('trace')->string(),
-            via: $node->optional('via')?->strings() ?? [],
-            startThings: $startThings,
-            endThings: $endThings,
-            startHand: $startHand[0] ?? null,
-            endHand: $endHand[0] ?? null,
-            table: $table?->string(),
-            zones: $node->optional('zones')?->string(),
-            focus: $node->optional('focus')?->strings() ?? [],
-        );
-    }
-
-    /**
-     * One name, a list of names, or a start and an end of either.
-     *
-     * @return array{list<string>, list<string>}
-     */
-    private static function startAndEnd(?Node $node): array
-    {
-        $names = static fn (?Node $n): array => match (true) {
-            null === $n => [],
-            \is_string($n->raw()) => [$n->string()],
-            default => $n->strings(),
-        };
-        if (
-            null === $node
-            || \is_string($node->raw())
-            || (\is_array($node->raw()) && array_is_list($node->raw()))
-        ) {
-            return [$names($node), $names($node)];
-        }
-        $node->only('start', 'end');
-
-        return [$names($node->optional('start')), $names($node->optional('end'))];
     }
 }

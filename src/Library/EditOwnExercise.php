@@ -184,6 +184,24 @@ final class EditOwnExercise extends AbstractController
         );
     }
 
+    /**
+     * @param array<mixed>  $picture as it is written: `start` and `end`, or stills
+     * @param 'start'|'end' $which
+     */
+    private static function poseOf(array $picture, string $which): string
+    {
+        $stills = \is_array($picture['stills'] ?? null) ? array_values($picture['stills']) : [];
+        $telling = array_filter(
+            $stills,
+            static fn (mixed $s): bool => \is_array($s) && true === ($s['telling'] ?? false),
+        );
+        $last = [] === $telling ? \array_slice($stills, -1) : $telling;
+        $still = 'start' === $which ? $stills[0] ?? null : array_values($last)[0] ?? null;
+        $name = $picture[$which] ?? (\is_array($still) ? $still['pose'] ?? null : null);
+
+        return \is_string($name) ? $name : 'relaxed';
+    }
+
     /** @param array<string, string> $problems by field */
     private function page(OwnExerciseForm $form, ?OwnExercise $kept, array $problems): Response
     {
@@ -194,7 +212,7 @@ final class EditOwnExercise extends AbstractController
             ?? View::Three;
         $poses = $form->pose;
         foreach ($view->isOfFigure() ? [] : ['start', 'end'] as $which) {
-            $name = \is_string($picture[$which] ?? null) ? $picture[$which] : 'relaxed';
+            $name = self::poseOf($picture, $which);
             $poses[$which] ??= $library->pose(
                 \in_array($name, $library->poseNames(), true) ? $name : 'relaxed',
             )->pose->toArray();

@@ -33,10 +33,16 @@ final class SketchPose extends AbstractController
         $given = $form['pose'][$which] ?? [];
         try {
             $pose = DrawingReader::pose(
-                Node::root(OwnExerciseForm::angles(\is_array($given) ? $given : []), 'pose.'.$which),
+                Node::root(
+                    OwnExerciseForm::angles(\is_array($given) ? $given : []),
+                    'pose.'.$which,
+                ),
             );
         } catch (InvalidData $e) {
-            return new JsonResponse(['problem' => $e->problem], Response::HTTP_UNPROCESSABLE_ENTITY);
+            return new JsonResponse(
+                ['problem' => $e->problem],
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
         }
         $painter = new Painter();
         $pictures = [];
@@ -44,7 +50,7 @@ final class SketchPose extends AbstractController
         foreach (Side::cases() as $side) {
             $painting = '1' === ($form['whole'] ?? '')
                 ? $painter->paint(
-                    new PictureSpec(
+                    PictureSpec::ofPose(
                         new NamedPose('typed', $pose),
                         $ofHand,
                         $side,

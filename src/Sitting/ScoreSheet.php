@@ -97,11 +97,14 @@ final readonly class ScoreSheet
             'harder' => $told->harder,
             'stop' => $item->rung->walk->danger,
             'side' => $side->value,
-            'start' => $this->pictures->ofRung($item->rung, $side, 'start'),
-            'end' => $this->pictures->ofRung($item->rung, $side, 'end'),
+            'stills' => $this->pictures->strip($item->rung, $side),
+            'telling' => $item->rung->picture->telling(),
             'book' => $this->pictures->bookOf($item->rung, $side),
             'repetitions' => $item->dose->repetitions,
-            'fewest' => min($item->dose->repetitions, $item->rung->dosing->range->repetitions[0]),
+            'fewest' => min(
+                $item->dose->repetitions,
+                $item->rung->dosing->range->repetitions[0],
+            ),
             'hold' => $item->dose->holdSeconds,
             'counts' => $count->button?->value,
             'drops' => $count->has(Counted::Drops),
@@ -164,7 +167,11 @@ final readonly class ScoreSheet
     /** A question as the record names it. */
     private static function question(string $words): string
     {
-        $plain = (string) preg_replace('/[^a-z]+/', '-', mb_strtolower($words));
+        $plain = (string) preg_replace(
+            '/[^a-z]+/',
+            '-',
+            mb_strtolower($words),
+        );
 
         return substr(trim($plain, '-'), 0, 40);
     }
@@ -183,15 +190,21 @@ final readonly class ScoreSheet
             'words' => $this->words->of($cue, $item),
             'side' => $place->side?->value,
             'asks' => CueKind::Notice === $cue->kind ? self::question($cue->words) : null,
-            'unit' => null === $place->unit ? null : $this->words->unit($place->unit, $item),
-            'other' => null === $place->otherUnit ? null : $this->words->unit($place->otherUnit, $item),
+            'unit' => null === $place->unit ? null : $this->words->unit(
+                $place->unit,
+                $item,
+            ),
+            'other' => null === $place->otherUnit ? null : $this->words->unit(
+                $place->otherUnit,
+                $item,
+            ),
             'legs' => $cue->part->isWork() ? $item->rung->walk->legs->words(
                 $place->unit,
                 $place->set,
             ) : null,
             'set' => 0 === $place->set ? null : $place->set,
             'rep' => 0 === $place->repetition ? null : $place->repetition,
-            'go' => $cue->travel->value,
+            'stills' => $cue->part->isWork() ? $cue->stills : null,
             'say' => $cue->aloud->value,
             'saysSide' => $cue->saysSide,
             'saysUnit' => $cue->saysUnit,

@@ -113,7 +113,7 @@ final class LibraryTest extends GardenTestCase
         self::assertStringContainsString('3 × each of 5', $this->page());
         $first = $this->only();
         self::assertSame(
-            [-20, 2, 2, 3],
+            [-20, 3, 2, 3],
             \is_array($first->pose['end']) ? $first->pose['end']['ring'] : null,
         );
 

@@ -4,7 +4,7 @@ import { amountAt, oneFewer, oneMore } from '../../assets/scripts/player/amount.
 import { Counter } from '../../assets/scripts/player/counter.js';
 import { Course } from '../../assets/scripts/player/course.js';
 import { countingMs, Guard } from '../../assets/scripts/player/guard.js';
-import { shareOf } from '../../assets/scripts/player/picture.js';
+import { frameOf, placeOf } from '../../assets/scripts/player/picture.js';
 import { retell } from '../../assets/scripts/player/retell.js';
 import { backFrom, cueAt } from '../../assets/scripts/player/score.js';
 import { beatAt } from '../../assets/scripts/player/sound.js';
@@ -77,11 +77,17 @@ test('beats are counted in before the start, and run on in the work', () => {
   expect(beatAt({ part: 'rest', kind: 'rest', s: 10, item: 0, beat: 60 }, 5)).toBe(-1);
 });
 
-test('the hand goes out, stays and comes back with the cues', () => {
-  expect(shareOf({ ...move({}), go: 'out' }, 2)).toBe(1);
-  expect(shareOf({ ...move({}), go: 'end' }, 0)).toBe(1);
-  expect(shareOf({ ...move({}), go: 'back' }, 2)).toBe(0);
-  expect(shareOf({ ...move({}), go: 'start' }, 1)).toBe(0);
+test('the picture goes with the cues from still to still', () => {
+  const out = { ...move({}), stills: [0, 1, 2] };
+  expect([0, out.s / 2, out.s].map((since) => placeOf(out, since))).toEqual([0, 1, 2]);
+  expect(placeOf({ ...move({}), stills: [2] }, 0)).toBe(2);
+  expect(placeOf({ ...move({}), stills: [1, 0] }, 99)).toBe(0);
+  const toRing = { ...move({}), stills: [0, 4] };
+  expect(
+    [0.1, toRing.s].map((since) => placeOf(toRing, since)),
+    'never over the others',
+  ).toEqual([0, 4]);
+  expect([0, 0.5, 1, 2].map((place) => frameOf([0, 6, 12], place))).toEqual([0, 3, 6, 12]);
 });
 
 test('a clock that stands does not run on, and a longer interval holds for this set alone', () => {

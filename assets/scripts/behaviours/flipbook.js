@@ -6,8 +6,8 @@ import { Running } from '../core/running.js';
 /** @typedef {import('../core/book.js').Book} Book */
 
 /**
- * Shows the movement in place of the end picture. Nothing is fetched before it is wanted; with reduced motion the
- * button stays away and start, end and arrow say it all.
+ * Shows the movement under the stills. Nothing is fetched before it is wanted; with reduced motion the button stays
+ * away and the stills with their arrows say it all.
  * @param {HTMLElement} box carries data-book, the address of the frames
  */
 export function connect(box) {
@@ -17,8 +17,8 @@ export function connect(box) {
     return running.stop;
   }
   button.hidden = false;
-  const still = one(box, '[data-end] img', HTMLImageElement);
-  const moving = canvasFor(still);
+  const place = one(box, '[data-moving]', HTMLElement);
+  const moving = canvasIn(place);
   /** @type {Book|null} */
   let book = null;
   let playing = false;
@@ -28,16 +28,17 @@ export function connect(box) {
   const stop = () => {
     playing = false;
     button.textContent = 'Show moving';
-    moving.replaceWith(still);
+    place.hidden = true;
   };
   /** @param {number} now */
   const step = (now) => {
     if (!playing || book === null || running.isOver || !box.isConnected) return;
     // A heavy one has fewer frames, not a faster hand.
-    const frame = frameAt(now - begun, book.frames.length, (book.frames.length - 1) / 1.1);
+    const legs = Math.max(1, book.stops.length - 1);
+    const frame = frameAt(now - begun, book.frames.length, (book.frames.length - 1) / (1.1 * legs));
     if (frame !== shown && !document.hidden) {
       shown = frame;
-      hang(moving, book.window, layersOf(book, frame));
+      hang(moving, book.frames[frame][0], layersOf(book, frame));
     }
     requestAnimationFrame(step);
   };
@@ -58,17 +59,18 @@ export function connect(box) {
     begun = performance.now();
     shown = -1;
     button.textContent = 'Stop';
-    still.replaceWith(moving);
+    place.hidden = false;
     requestAnimationFrame(step);
   });
   return running.stop;
 }
 
-/** @param {HTMLImageElement} still */
-function canvasFor(still) {
+/** @param {HTMLElement} place */
+function canvasIn(place) {
   const moving = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
   moving.setAttribute('class', 'hand');
   moving.setAttribute('role', 'img');
-  moving.setAttribute('aria-label', `${still.alt}, moving`);
+  moving.setAttribute('aria-label', place.getAttribute('aria-label') ?? '');
+  place.append(moving);
   return moving;
 }

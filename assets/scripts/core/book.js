@@ -1,9 +1,9 @@
 /**
- * The drawn frames of a movement, from its start to its end.
+ * The drawn frames of a movement, from its start to its end; `stops` is the frame of each still.
  * @typedef {{
- *   window: number[],
  *   paint: Record<string, Record<string, string>>,
- *   frames: [string, string, boolean?][][],
+ *   stops: number[],
+ *   frames: [number[], [string, string, (boolean|number)?][]][],
  * }} Book
  */
 
@@ -25,7 +25,7 @@ export async function fetchedBook(address) {
  * @param {number} frame
  */
 export function layersOf(book, frame) {
-  return book.frames[frame].map(([name, d, hole]) => ({
+  return book.frames[frame][1].map(([name, d, hole]) => ({
     d,
     paint: hole ? { ...book.paint[name], 'fill-rule': 'evenodd' } : book.paint[name],
   }));

@@ -7,7 +7,7 @@ import { hang } from '../core/drawing.js';
  * @typedef {import('./score.js').Item} Item
  */
 
-/** The hand that moves with the cue: out, there, and back. Without its frames, or with reduced motion, a still one. */
+/** The hand that goes with the cue from still to still. Without its frames, or with reduced motion, a still one. */
 export class Moving {
   /** @type {Map<string, Book|null>} by address; null: could not be had */
   #books = new Map();
@@ -43,19 +43,19 @@ export class Moving {
     const book = this.isStill ? null : (this.#books.get(item.book) ?? null);
     this.scene.toggleAttribute('hidden', book === null);
     this.still.hidden = book !== null;
-    const share = shareOf(cue, since);
+    const place = placeOf(cue, since);
     if (book === null) {
-      const source = share < 0.5 ? item.start : item.end;
+      const source = item.stills[Math.round(place)];
       if (this.still.getAttribute('src') !== source) this.still.src = source;
       this.still.alt = item.name;
       return;
     }
-    const frame = Math.round(share * (book.frames.length - 1));
+    const frame = frameOf(book.stops, place);
     const name = `${item.book} ${frame}`;
     if (name === this.#shown) return;
     this.#shown = name;
     this.scene.setAttribute('aria-label', item.name);
-    hang(this.scene, book.window, layersOf(book, frame));
+    hang(this.scene, book.frames[frame][0], layersOf(book, frame));
   }
 }
 
@@ -64,26 +64,34 @@ export class Moving {
  * @param {Item[]} items
  */
 export function fetchAll(items) {
-  const addresses = new Set(items.flatMap((item) => [item.start, item.end, item.book]));
+  const addresses = new Set(items.flatMap((item) => [...item.stills, item.book]));
   return Promise.allSettled([...addresses].map((address) => fetch(address)));
 }
 
 /**
- * How far out the hand is at a moment of a cue, 0 to 1.
+ * Where in the strip of stills the picture is at a moment of a cue: 1.5 is halfway from the second to the third.
  * @param {Cue} cue
  * @param {number} since
  */
-export function shareOf(cue, since) {
+export function placeOf(cue, since) {
+  const path = cue.stills ?? [0];
   const gone = cue.s > 0 ? Math.min(1, Math.max(0, since / cue.s)) : 1;
-  const smooth = gone * gone * (3 - 2 * gone);
-  switch (cue.go) {
-    case 'out':
-      return smooth;
-    case 'back':
-      return 1 - smooth;
-    case 'end':
-      return 1;
-    default:
-      return 0;
-  }
+  const along = gone * gone * (3 - 2 * gone) * (path.length - 1);
+  const leg = Math.min(Math.floor(along), Math.max(0, path.length - 2));
+  const from = path[leg];
+  const to = path[leg + 1] ?? from;
+  const share = along - leg;
+  // From the start to a finger that is not the first it goes straight: the pictures of the others lie between.
+  if (Math.abs(to - from) > 1) return share < 0.5 ? from : to;
+  return from + (to - from) * share;
+}
+
+/**
+ * @param {number[]} stops the frame of each still
+ * @param {number} place in the strip
+ */
+export function frameOf(stops, place) {
+  const below = Math.min(Math.floor(place), stops.length - 1);
+  const above = Math.min(below + 1, stops.length - 1);
+  return Math.round(stops[below] + (stops[above] - stops[below]) * (place - below));
 }

@@ -18,7 +18,9 @@ export function showReady(faces, items, isFirst) {
     dose: isChain ? '' : first.dose,
   });
   one(face, '[data-pictures]', HTMLElement).replaceChildren(
-    ...(isChain ? items.map((item) => picture(item.end, item.name, item)) : pairOf(first)),
+    ...(isChain
+      ? items.map((item) => picture(item.stills[item.telling], item.name, item))
+      : stripOf(first)),
   );
   one(face, '[data-rests]', HTMLElement).hidden = !items.some((item) => item.rests);
   const variant = one(face, '[data-variant]', HTMLElement);
@@ -34,7 +36,7 @@ export function showReady(faces, items, isFirst) {
 }
 
 /** @param {Item} item */
-const pairOf = (item) => [picture(item.start, 'Start', item), picture(item.end, 'Then', item)];
+const stripOf = (item) => item.stills.map((still, nth) => picture(still, String(nth + 1), item));
 
 /**
  * @param {string} source
@@ -46,7 +48,7 @@ function picture(source, words, item) {
   const image = made('img', {
     className: 'hand',
     src: source,
-    alt: `${item.name}, ${words === item.name ? 'then' : words.toLowerCase()}, ${item.side} hand`,
+    alt: `${item.name}, ${words === item.name ? '' : `picture ${words}, `}${item.side} hand`,
     width: 320,
     height: 256,
   });

@@ -3,15 +3,16 @@
  * @typedef {{
  *   part: string, kind: string, s: number, item: number, words?: string, side?: string, unit?: string, other?: string,
  *   legs?: string, saysLegs?: boolean,
- *   set?: number, rep?: number, go?: string, say?: string, saysSide?: boolean, saysUnit?: boolean, holds?: boolean,
+ *   set?: number, rep?: number, stills?: number[], say?: string, saysSide?: boolean, saysUnit?: boolean,
+ *   holds?: boolean,
  *   n?: number, of?: number, done?: number, beat?: number, asks?: string, means?: string,
  * }} Cue
  * @typedef {{name: string, words: string, kind: string, needed?: boolean, options?: Record<string, string>,
  *   planned?: number|string|null, most?: number, step?: number}} Field
  * @typedef {{
  *   id: string, name: string, hands: string, dose: string, isPause: boolean, variant: string, position: string,
- *   steps: string[], watch: string, easier: string, harder: string, stop: string, side: string, start: string,
- *   end: string, book: string, repetitions: number,
+ *   steps: string[], watch: string, easier: string, harder: string, stop: string, side: string, stills: string[],
+ *   telling: number, book: string, repetitions: number,
  *   fewest?: number, hold: number, counts: string|null, drops: boolean, quiet: boolean,
  *   log: string, fields: Field[], restsWith: string[], rests: boolean,
  *   wears?: [number, number]|null,

@@ -32,7 +32,12 @@ final class DrawPictures extends Command
 
     protected function configure(): void
     {
-        $this->addOption('moving', null, InputOption::VALUE_NONE, 'The moving pictures too');
+        $this->addOption(
+            'moving',
+            null,
+            InputOption::VALUE_NONE,
+            'The moving pictures too',
+        );
         $this->addOption(
             'part',
             null,
@@ -47,7 +52,10 @@ final class DrawPictures extends Command
         $part = $input->getOption('part');
         $wanted = $this->wanted($moving);
         if (\is_string($part)) {
-            [$n, $of] = array_map(intval(...), explode('/', $part) + [1 => '1']);
+            [$n, $of] = array_map(
+                intval(...),
+                explode('/', $part) + [1 => '1'],
+            );
             foreach ($wanted as [$hash, $kind]) {
                 if (crc32($hash) % max(
                     1,
@@ -107,8 +115,8 @@ final class DrawPictures extends Command
         $wanted = [];
         foreach ($this->catalogue->get()->rungs() as $rung) {
             foreach (Side::cases() as $side) {
-                foreach (['start', 'end'] as $which) {
-                    $wanted[] = [substr($this->pictures->ofRung($rung, $side, $which), 7, 32), 'svg'];
+                foreach ($this->pictures->strip($rung, $side) as $still) {
+                    $wanted[] = [substr($still, 7, 32), 'svg'];
                 }
                 if ($moving) {
                     $wanted[] = [substr($this->pictures->bookOf($rung, $side), 7, 32), 'json'];

@@ -7,20 +7,22 @@ namespace HandGarden\Content\Pictures;
 use HandGarden\Core\Drawing\Painter;
 use HandGarden\Core\Drawing\Painting;
 use HandGarden\Core\Drawing\PictureSpec;
-use HandGarden\Core\Drawing\Subject;
+use HandGarden\Core\Drawing\Tableau;
 
 /** A movement as drawn frames: path data by layer, so that a module only has to hang in the next ones. */
 final readonly class FlipBook
 {
-    /** Divisible by two and by three, and one: thinned out, the first and the last stay. */
-    private const FRAMES = 13;
-    private const SHADING = ['wash', 'crease', 'hollow', 'nail-hand', 'nail-helper'];
+    private const SHADING = ['wash', 'crease', 'hollow', 'nail-hand', 'nail-both', 'nail-helper'];
     private const MOST_BYTES = 60 * 1024;
 
-    /** @param list<Subject> $via */
+    /**
+     * @param non-empty-list<Tableau> $moments that it goes through
+     * @param list<int>               $stops   which of them each still is
+     */
     public function __construct(
         private PictureSpec $spec,
-        private array $via,
+        private array $moments,
+        private array $stops,
     ) {
     }
 
@@ -33,7 +35,7 @@ final readonly class FlipBook
                     [
                         'book',
                         $this->spec->toArray(),
-                        array_map(static fn (Subject $s): array => $s->toArray(), $this->via),
+                        array_map(static fn (Tableau $t): array => $t->toArray(), $this->moments),
                     ],
                     \JSON_THROW_ON_ERROR,
                 ),
@@ -44,15 +46,21 @@ final readonly class FlipBook
     }
 
     /**
-     * `{window, paint: {layer: attributes}, frames: [[[layer, path data, even-odd], ...], ...]}`; heavy ones have
-     * fewer frames and no shading.
+     * `{paint: {layer: attributes}, stops, frames: [[window, [[layer, path data, even-odd], ...]], ...]}`; `stops` is
+     * the frame of each still. Heavy ones have fewer frames and no shading.
      */
     public function draw(): string
     {
         $json = '';
-        $paintings = (new Painter())->frames($this->spec, $this->via, self::FRAMES);
-        foreach ([[1, true], [1, false], [2, false], [3, false]] as [$every, $whole]) {
-            $json = self::json(
+        $each = $this->framesEach();
+        $count = (\count($this->moments) - 1) * $each + 1;
+        $paintings = (new Painter())->frames(
+            $this->spec,
+            $this->moments,
+            $count,
+        );
+        foreach ([[1, true], [1, false], [2, false], [$each, false]] as [$every, $whole]) {
+            $json = $this->json(
                 array_values(
                     array_filter(
                         $paintings,
@@ -61,6 +69,7 @@ final readonly class FlipBook
                     ),
                 ),
                 $whole,
+                intdiv($each, $every),
             );
             if (\strlen((string) gzencode($json, 6)) <= self::MOST_BYTES) {
                 break;
@@ -70,28 +79,35 @@ final readonly class FlipBook
         return $json;
     }
 
+    /** From one moment to the next; divisible by two, so that thinned out every moment stays. */
+    private function framesEach(): int
+    {
+        return match (true) {
+            \count($this->moments) < 3 => 12,
+            \count($this->moments) < 5 => 6,
+            default => 4,
+        };
+    }
+
     /** @param list<Painting> $paintings */
-    private static function json(array $paintings, bool $whole): string
+    private function json(array $paintings, bool $whole, int $each): string
     {
         $paint = $frames = [];
         foreach ($paintings as $painting) {
-            $frame = [];
+            $layers = [];
             foreach ($painting->layers as $layer) {
                 if ($whole || !\in_array($layer->class, self::SHADING, true)) {
-                    $frame[] = [$layer->class, $layer->data, $layer->evenOdd ? 1 : 0];
+                    $layers[] = [$layer->class, $layer->data, $layer->evenOdd ? 1 : 0];
                     $paint[$layer->class] ??= SvgWriter::attributesOf($layer->class);
                 }
             }
-            $frames[] = $frame;
+            $frames[] = [array_map(static fn (float $v): float => round($v, 1), $painting->window), $layers];
         }
 
         return json_encode(
             [
-                'window' => array_map(
-                    static fn (float $v): float => round($v, 1),
-                    $paintings[0]->window ?? [],
-                ),
                 'paint' => $paint,
+                'stops' => array_map(static fn (int $stop): int => $stop * $each, $this->stops),
                 'frames' => $frames,
             ],
             \JSON_THROW_ON_ERROR,

@@ -29,26 +29,40 @@ final readonly class HandPictures
     ) {
     }
 
-    /** @param 'start'|'end' $which */
-    public function ofRung(Rung $rung, Side $side, string $which): string
+    /** @param int $nth number of the still */
+    public function ofRung(Rung $rung, Side $side, int $nth): string
     {
-        return $this->known($rung, $side, $which, 'svg', put: 'spec')
-            ?? $this->url($this->specOf($rung, $side, $which));
+        return $this->known($rung, $side, (string) $nth, 'svg', put: 'spec')
+            ?? $this->url($this->specOf($rung, $side, $nth));
+    }
+
+    /** @return non-empty-list<string> every still in order */
+    public function strip(Rung $rung, Side $side): array
+    {
+        return array_map(
+            fn (int $nth): string => $this->ofRung($rung, $side, $nth),
+            array_keys($rung->picture->stills),
+        );
+    }
+
+    /** The one picture that stands for the exercise. */
+    public function telling(Rung $rung, Side $side): string
+    {
+        return $this->ofRung($rung, $side, $rung->picture->telling());
     }
 
     public function ofPose(Pose $pose, View $view, Side $side): string
     {
-        return $this->url(new PictureSpec(new NamedPose('measured', $pose), $view, $side));
+        return $this->url(PictureSpec::ofPose(new NamedPose('measured', $pose), $view, $side));
     }
 
-    /** @param 'start'|'end' $which */
-    public function specOf(Rung $rung, Side $side, string $which): PictureSpec
+    public function specOf(Rung $rung, Side $side, int $nth): PictureSpec
     {
         return PictureNames::spec(
             $this->pictureOf($rung),
             $this->catalogue->drawings(),
             $side,
-            $which,
+            $nth,
         );
     }
 
@@ -97,7 +111,7 @@ final readonly class HandPictures
     public function contactMap(Side $side): string
     {
         return $this->url(
-            new PictureSpec(
+            PictureSpec::ofPose(
                 $this->catalogue->drawings()->pose('open-palm'),
                 View::Palmar,
                 $side,
@@ -113,7 +127,11 @@ final readonly class HandPictures
         if (null !== $known) {
             return $known;
         }
-        $book = PictureNames::book($this->pictureOf($rung), $this->catalogue->drawings(), $side);
+        $book = PictureNames::book(
+            $this->pictureOf($rung),
+            $this->catalogue->drawings(),
+            $side,
+        );
         $base = $this->place($book->hash());
         if (!is_file($base.'.json') && !is_file($base.'.book')) {
             WholeFile::write($base.'.book', serialize($book));
@@ -141,11 +159,11 @@ final readonly class HandPictures
         return $json;
     }
 
-    /** Both pictures of a rung and the moving one, now, where they are not drawn yet. */
+    /** All pictures of a rung and the moving one, now, where they are not drawn yet. */
     public function drawAll(Rung $rung, Side $side): void
     {
-        foreach (['start', 'end'] as $which) {
-            $this->draw(basename($this->ofRung($rung, $side, $which), '.svg'));
+        foreach ($this->strip($rung, $side) as $still) {
+            $this->draw(basename($still, '.svg'));
         }
         $this->drawBook(basename($this->bookOf($rung, $side), '.json'));
     }

@@ -6,7 +6,6 @@ namespace HandGarden\Content\Pictures;
 
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Rung;
-use HandGarden\Core\Drawing\View;
 use Twig\Extension\AbstractExtension;
 use Twig\Extension\GlobalsInterface;
 use Twig\TwigFunction;
@@ -25,46 +24,57 @@ final class PictureExtension extends AbstractExtension implements GlobalsInterfa
         return ['side_right' => Side::Right];
     }
 
-    /**
-     * The picture itself, for paper that can ask nobody for it.
-     *
-     * @param 'start'|'end' $which
-     */
-    private function inline(Rung $rung, Side $side, string $which): string
-    {
-        $name = basename($this->pictures->ofRung($rung, $side, $which), '.svg');
-
-        return 'data:image/svg+xml;base64,'.base64_encode((string) $this->pictures->draw($name));
-    }
-
     public function getFunctions(): array
     {
         return [
-            new TwigFunction(
-                'hand_start',
-                fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'start'),
-            ),
-            new TwigFunction(
-                'hand_end',
-                fn (Rung $rung, Side $side): string => $this->pictures->ofRung($rung, $side, 'end'),
-            ),
+            new TwigFunction('hand_still', $this->pictures->ofRung(...)),
+            new TwigFunction('hand_telling', $this->pictures->telling(...)),
+            new TwigFunction('hand_strip', $this->strip(...)),
             new TwigFunction('hand_inline', $this->inline(...)),
             new TwigFunction('hand_pose', $this->pictures->ofNamedPose(...)),
-            new TwigFunction('hand_contacts', $this->pictures->contactMap(...)),
+            new TwigFunction(
+                'hand_contacts',
+                $this->pictures->contactMap(...),
+            ),
             new TwigFunction(
                 'hand_book',
                 fn (Rung $rung, Side $side): string => $this->pictures->bookOf($rung, $side),
             ),
-            new TwigFunction(
-                'hand_words',
-                static fn (Rung $rung, Side $side, string $which): string => \sprintf(
-                    '%s, %s of the movement, %s hand, %s',
-                    $rung->name,
-                    $which,
-                    $side->value,
-                    View::from($rung->picture->view)->label(),
-                ),
-            ),
+            new TwigFunction('hand_words', self::words(...)),
         ];
+    }
+
+    /** @return list<array{number: int, src: string, words: string}> every still of an exercise */
+    private function strip(Rung $rung, Side $side): array
+    {
+        $strip = [];
+        foreach ($this->pictures->strip($rung, $side) as $nth => $source) {
+            $strip[] = ['number' => $nth + 1, 'src' => $source, 'words' => self::words($rung, $side, $nth)];
+        }
+
+        return $strip;
+    }
+
+    /** The picture itself, for paper that can ask nobody for it. */
+    private function inline(string $source): string
+    {
+        return 'data:image/svg+xml;base64,'.base64_encode(
+            (string) $this->pictures->draw(basename($source, '.svg')),
+        );
+    }
+
+    /** @param ?int $nth number of the still; null: the one that stands for all */
+    private static function words(Rung $rung, Side $side, ?int $nth = null): string
+    {
+        $nth ??= $rung->picture->telling();
+
+        return \sprintf(
+            '%s, picture %d of %d, %s hand, %s',
+            $rung->name,
+            $nth + 1,
+            \count($rung->picture->stills),
+            $side->value,
+            $rung->picture->view->label(),
+        );
     }
 }

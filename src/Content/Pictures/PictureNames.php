@@ -7,25 +7,26 @@ namespace HandGarden\Content\Pictures;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Picture;
 use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Catalogue\Still;
 use HandGarden\Core\Drawing\DrawingLibrary;
 use HandGarden\Core\Drawing\PictureSpec;
-use HandGarden\Core\Drawing\Subject;
+use HandGarden\Core\Drawing\Tableau;
 use HandGarden\Core\Drawing\View;
 
 /** What each picture of a rung shows, and the name it has by that. */
 final class PictureNames
 {
-    /** @return array<string, string> names by rung, side and which; `book` is the moving picture */
+    /** @return array<string, string> names by rung, side and number of the still; `book` is the moving picture */
     public static function from(Rung $rung, DrawingLibrary $library): array
     {
         $names = [];
         foreach (Side::cases() as $side) {
-            foreach (['start', 'end'] as $which) {
-                $names[self::key($rung->id, $side, $which)] = self::spec(
+            foreach (array_keys($rung->picture->stills) as $nth) {
+                $names[self::key($rung->id, $side, (string) $nth)] = self::spec(
                     $rung->picture,
                     $library,
                     $side,
-                    $which,
+                    $nth,
                 )->hash();
             }
             $names[self::key($rung->id, $side, 'book')] = self::book(
@@ -43,55 +44,138 @@ final class PictureNames
         return $rungId.'|'.$side->value.'|'.$which;
     }
 
-    /** @param 'start'|'end' $which the end shows the start behind it, with the way as an arrow */
-    public static function spec(
-        Picture $p,
-        DrawingLibrary $library,
-        Side $side,
-        string $which,
-    ): PictureSpec {
-        $view = View::from($p->view);
-        $end = 'end' === $which;
-        [$pose, $things, $hand] = [
-            $end ? $p->endPose : $p->startPose,
-            $end ? $p->endThings : $p->startThings,
-            $end ? $p->endHand : $p->startHand,
-        ];
-        [$otherPose, $otherThings, $otherHand] = [
-            $end ? $p->startPose : $p->endPose,
-            $end ? $p->startThings : $p->endThings,
-            $end ? $p->startHand : $p->endHand,
-        ];
-
-        $subject = static fn (string $name): Subject => $p->ownPoses[$name] ?? $library->subject(
-            $name,
-            $view,
-        );
+    /** @param int $nth number of the still: it shows the one it comes from behind it, with the way as an arrow */
+    public static function spec(Picture $picture, DrawingLibrary $library, Side $side, int $nth): PictureSpec
+    {
+        $still = $picture->stills[$nth] ?? $picture->stills[0];
+        $from = null === $still->from ? null : $picture->stills[$still->from] ?? null;
+        $closeUp = $still->closeUp;
+        $before = null === $from
+            ? null
+            : self::tableau(
+                $from,
+                $picture,
+                $library,
+                $picture->view,
+            );
+        if (null !== $still->imagined) {
+            $before = self::tableau(
+                $still,
+                $picture,
+                $library,
+                $picture->view,
+                pose: $still->imagined,
+            );
+        }
 
         return new PictureSpec(
-            $subject($pose),
-            $view,
+            self::tableau($still, $picture, $library, $picture->view),
+            $picture->view,
             $side,
-            $subject($otherPose),
-            withGhost: $end,
-            trace: $p->traced,
-            things: $library->things($things),
-            otherThings: $library->things($otherThings),
-            secondHand: $library->hand($hand),
-            otherSecondHand: $library->hand($otherHand),
-            table: $p->table,
-            zones: $end ? $p->zones : null,
-            focus: $p->focus,
+            self::tableaux($picture, $library),
+            ways: self::ways($picture),
+            before: $before,
+            withGhost: $still->withGhost,
+            trace: $still->trace,
+            table: $picture->table,
+            zones: $still->zones,
+            crop: $picture->crop,
+            cropMillimetres: $picture->cropMillimetres,
+            inset: null === $closeUp ? null : new PictureSpec(
+                self::tableau(
+                    $closeUp->still,
+                    $picture,
+                    $library,
+                    $closeUp->view,
+                ),
+                $closeUp->view,
+                $side,
+                zones: $closeUp->still->zones,
+                crop: $closeUp->crop,
+                isSmall: true,
+            ),
+            hasRoomForInset: $picture->hasCloseUps(),
+            isGrounded: $picture->isGrounded,
         );
     }
 
-    public static function book(Picture $p, DrawingLibrary $library, Side $side): FlipBook
+    public static function book(Picture $picture, DrawingLibrary $library, Side $side): FlipBook
     {
-        $view = View::from($p->view);
+        $moments = $stops = [];
+        foreach ($picture->stills as $still) {
+            foreach ([...$still->via, $still->pose] as $pose) {
+                $moments[] = self::tableau(
+                    $still,
+                    $picture,
+                    $library,
+                    $picture->view,
+                    pose: $pose,
+                );
+            }
+            $stops[] = \count($moments) - 1;
+        }
 
         return new FlipBook(
-            self::spec($p, $library, $side, 'end'),
-            array_map(static fn (string $pose): Subject => $library->subject($pose, $view), $p->via),
+            self::spec($picture, $library, $side, $picture->telling()),
+            $moments,
+            $stops,
+        );
+    }
+
+    /** @return list<Tableau> */
+    private static function tableaux(Picture $picture, DrawingLibrary $library): array
+    {
+        $tableaux = $imagined = [];
+        foreach ($picture->stills as $still) {
+            $tableaux[] = self::tableau(
+                $still,
+                $picture,
+                $library,
+                $picture->view,
+            );
+            if (null !== $still->imagined) {
+                $imagined[] = self::tableau(
+                    $still,
+                    $picture,
+                    $library,
+                    $picture->view,
+                    pose: $still->imagined,
+                );
+            }
+        }
+
+        return [...$tableaux, ...$imagined];
+    }
+
+    /** @return list<array{int, int, string}> from still to still, and the place whose way is shown */
+    private static function ways(Picture $picture): array
+    {
+        $ways = [];
+        foreach ($picture->stills as $nth => $still) {
+            if (null !== $still->from && null !== $still->trace) {
+                $ways[] = [$still->from, $nth, $still->trace];
+            }
+        }
+
+        return $ways;
+    }
+
+    private static function tableau(
+        Still $still,
+        Picture $picture,
+        DrawingLibrary $library,
+        View $view,
+        ?string $pose = null,
+    ): Tableau {
+        $pose ??= $still->pose;
+
+        return new Tableau(
+            $picture->ownPoses[$pose] ?? $library->subject($pose, $view),
+            $library->things($still->things),
+            $library->hands($still->others),
+            $still->marks,
+            focus: $still->focus,
+            tints: $still->tints + $picture->tints,
         );
     }
 }

@@ -23,6 +23,35 @@ final readonly class SvgWriter
         'fill-object' => 'fill="#dcc687"',
         'fill-furniture' => 'fill="#ebe8ee"',
         'fill-focus' => 'fill="#f0c878"',
+        'fill-skin' => 'fill="#ecd5c2"',
+        'fill-both' => 'fill="#c3d3bf"',
+        'fill-metal' => 'fill="#c3c9d2"',
+        'fill-wood' => 'fill="#d3ad7c"',
+        'fill-water' => 'fill="#a9cbe0"',
+        'fill-glass' => 'fill="#e6f0f4"',
+        'fill-china' => 'fill="#f4efe2"',
+        'fill-blue' => 'fill="#8fa6c9"',
+        'fill-bluelight' => 'fill="#c3d0e4"',
+        'fill-red' => 'fill="#d9775f"',
+        'fill-putty' => 'fill="#9fc0b9"',
+        'fill-cloth' => 'fill="#c9b8d6"',
+        'fill-paper' => 'fill="#fdfbf5"',
+        'fill-dark' => 'fill="#5d5166"',
+        'fill-band' => 'fill="#d9775f"',
+        'fill-foam' => 'fill="#f0d879"',
+        'fill-green' => 'fill="#9dbb7a"',
+        'fill-dress' => 'fill="#d8d3e3"',
+        'fill-trousers' => 'fill="#b9b6c6"',
+        'fill-hair' => 'fill="#6d5a4d"',
+        'patch-inside' => 'fill="#4d4356" fill-opacity=".55"',
+        'patch-shade' => 'fill="'.self::INK.'" fill-opacity=".17"',
+        'patch-light' => 'fill="#fff" fill-opacity=".45"',
+        'patch-dark' => 'fill="'.self::INK.'" fill-opacity=".85"',
+        'patch-water' => 'fill="#a9cbe0"',
+        'patch-nail' => 'fill="#f7f9f5"',
+        'patch-white' => 'fill="#fff"',
+        'patch-red' => 'fill="#d9775f"',
+        'patch-blue' => 'fill="#8fa6c9"',
         'sketch-line' => 'fill="none" stroke="'
             .self::INK
             .'" stroke-width="3" stroke-linejoin="round"',
@@ -30,6 +59,7 @@ final readonly class SvgWriter
         'hollow' => 'fill="'.self::INK.'" fill-opacity=".05"',
         'crease' => 'fill="#7d7284"',
         'nail-hand' => 'fill="#f7f9f5" stroke="#7d7284" stroke-width="1" stroke-linejoin="round"',
+        'nail-both' => 'fill="#e9f0e6" stroke="#7d7284" stroke-width="1" stroke-linejoin="round"',
         'nail-helper' => 'fill="#faf1e9" stroke="#7d7284" stroke-width="1" stroke-linejoin="round"',
         'ink' => 'fill="'.self::INK.'"',
         'zone-ground' => 'fill="#fff" fill-opacity=".55"',
@@ -39,12 +69,30 @@ final readonly class SvgWriter
         'zone-off-rim' => 'fill="none" stroke="#9c3a24" stroke-width="2" stroke-dasharray="5 2.5"',
         'arrow-halo' => 'fill="#fff" stroke="#fff" stroke-width="2.4" stroke-linejoin="round"',
         'arrow' => 'fill="#2f6b45"',
+        'path' => 'fill="#2f6b45"',
+        'water' => 'fill="#5f93b5"',
+        'figure' => 'fill="#2f6b45"',
+        'line-dots' => 'fill="none" stroke="'
+            .self::INK
+            .'" stroke-width="1.4" stroke-dasharray="1.5 3.5" stroke-linecap="round"',
+        'ring-halo' => 'fill="none" stroke="#fff" stroke-width="5"',
+        'ring' => 'fill="none" stroke="#9c3a24" stroke-width="2.4"',
+        'contact-halo' => 'fill="#fff" fill-opacity=".7" stroke="#fff" stroke-width="3"',
+        'contact' => 'fill="none" stroke="#2f6b45" stroke-width="1.6"',
+        'glow' => 'fill="#f0c878" fill-opacity=".35"',
+        'breath' => 'fill="#d7e6ef" fill-opacity=".8" stroke="#5f93b5" stroke-width="1.6"',
+        'inset-ground' => 'fill="#fff"',
+        'inset-rim' => 'fill="none" stroke="'.self::INK.'" stroke-width="1.6"',
     ];
 
     /** @return array<string, string> attributes of a layer, for a picture that a script puts together */
     public static function attributesOf(string $class): array
     {
-        preg_match_all('/([a-z-]+)="([^"]*)"/', self::ATTRIBUTES[$class] ?? '', $found);
+        preg_match_all(
+            '/([a-z-]+)="([^"]*)"/',
+            self::ATTRIBUTES[$class] ?? '',
+            $found,
+        );
 
         return array_combine($found[1], $found[2]);
     }
@@ -68,7 +116,10 @@ final readonly class SvgWriter
 
     public function write(Painting $painting): string
     {
-        [$x, $y, $width, $height] = array_map(PathData::number(...), $painting->window);
+        [$x, $y, $width, $height] = array_map(
+            PathData::number(...),
+            $painting->window,
+        );
         $svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="'
             .$x
             .' '
@@ -82,16 +133,30 @@ final readonly class SvgWriter
             .'" height="'
             .$height
             .'">';
+        $within = '';
         foreach ($painting->layers as $layer) {
+            if ($layer->within !== $within) {
+                $svg .= ('' === $within ? '' : '</g>').self::clip($layer->within);
+                $within = $layer->within;
+            }
             $attributes = self::ATTRIBUTES[$layer->class]
-                ?? throw new \LogicException(
-                    \sprintf('No colour for the layer "%s".', $layer->class),
-                );
-            $svg .= '<path '.$attributes.(
-                $layer->evenOdd ? ' fill-rule="evenodd"' : ''
-            ).' d="'.$layer->data.'"/>';
+                ?? throw new \LogicException(\sprintf('No colour for the layer "%s".', $layer->class));
+            $svg .= '<path '.$attributes
+                .($layer->evenOdd ? ' fill-rule="evenodd"' : '')
+                .('' === $layer->moved ? '' : ' transform="'.$layer->moved.'"')
+                .' d="'.$layer->data.'"/>';
         }
 
-        return $svg.'</svg>';
+        return $svg.('' === $within ? '' : '</g>').'</svg>';
+    }
+
+    /** Begins what is only seen within an outline; its name is made from it, so that equal names are equal outlines. */
+    private static function clip(string $outline): string
+    {
+        $name = 'in'.hash('crc32b', $outline);
+
+        return '' === $outline
+            ? ''
+            : '<clipPath id="'.$name.'"><path d="'.$outline.'"/></clipPath><g clip-path="url(#'.$name.')">';
     }
 }

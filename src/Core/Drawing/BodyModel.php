@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Drawing;
 
+use HandGarden\Core\Drawing\Solid\Circle;
+
 /**
  * A simple figure from joint angles, in the same spheres and hulls as the hand, so that lines and overlaps come by
  * themselves. One unit is about 5.5 mm of a grown person: a seated figure is as tall in the picture as a hand is.
@@ -71,17 +73,72 @@ final class BodyModel
         }
         $n1 = $s->ball($chest->at(0, 22, 0), 8.5);
         $n2 = $s->ball($head->at(0, -14, -2), 7.5);
-        $s->hull('palm', $s1, $s2, $n1);
-        $s->hull('palm', $n1, $n2);
-        $h1 = $s->ball($head->at(0, 6, 0), 16);
-        $h2 = $s->ball($head->at(0, -6, 6), 11.5);
-        $s->hull('head/1', $h1, $h2);
+        $s->hull('palm', $s1, $s2, $s->ball($chest->at(0, 19, 0), 8.5));
+        $s->hull('head/0', $n1, $n2);
+        $this->head($head);
+    }
+
+    private function head(Frame $head): void
+    {
+        $s = $this->scene;
+        $s->beginSolid('skin');
+        $chin = $s->ball($head->at(0, -6, 6), 11.5);
+        $s->hull('head/1', $s->ball($head->at(0, 6, 0), 16), $chin);
+        foreach ([-1, 1] as $side) {
+            $eye = $head->move($side * 5.6, 3.5, 14.6);
+            if (Face::EyesClosed === $this->pose->face) {
+                $s->edge(
+                    [$eye->at(-3, .6, -.3), $eye->at(-1.5, -.6, .3), $eye->at(1.5, -.6, .3), $eye->at(
+                        3,
+                        .6,
+                        -.3,
+                    )],
+                    1.1,
+                );
+            } else {
+                $round = Circle::of(
+                    Circle::facing($eye, [$side * .3, 0.0, 1.0]),
+                    1.7,
+                    10,
+                );
+                $s->patch($round, $eye->z, 'dark');
+            }
+        }
+        $mouth = $head->move(0, -8.0, 17.0);
+        if (Face::BreathingOut === $this->pose->face) {
+            $s->patch(
+                Circle::of(Circle::facing($mouth, [0.0, 0.0, 1.0]), 2.2, 12),
+                $mouth->z,
+                'dark',
+            );
+        } else {
+            $s->edge(
+                [$mouth->at(-4.5, .8, -1.4), $mouth->at(-2, -.6, 0), $mouth->at(2, -.6, 0), $mouth->at(
+                    4.5,
+                    .8,
+                    -1.4,
+                )],
+                1.1,
+            );
+        }
+        $s->endSolid();
+        $s->beginSolid('skin'); // the nose: which way it faces
         $s->hull(
             'head/1',
-            $h2,
-            $s->ball($head->at(0, -2, 18.5), 2.2),
-            $s->ball($head->at(0, 3, 15), 1.6),
-        ); // nose: which way it faces
+            $s->ball($head->at(0, -3, 18), 2.3),
+            $s->ball($head->at(0, 3, 15.5), 1.5),
+        );
+        $s->endSolid();
+        $s->body = 'object';
+        $s->beginSolid('hair');
+        $s->hull(
+            'hair',
+            $s->ball($head->at(0, 11, -3.5), 15.4),
+            $s->ball($head->at(0, 0, -8), 12),
+        );
+        $s->endSolid();
+        $s->body = 'hand';
+        $s->frames['mouth'] = $mouth;
     }
 
     private function pelvisHeight(): float
@@ -90,7 +147,10 @@ final class BodyModel
             return self::SEAT + 16;
         }
 
-        return max(self::heightOn($this->pose->rightLeg), self::heightOn($this->pose->leftLeg));
+        return max(
+            self::heightOn($this->pose->rightLeg),
+            self::heightOn($this->pose->leftLeg),
+        );
     }
 
     /** @param Leg $leg */
@@ -136,13 +196,20 @@ final class BodyModel
             $s->hull("arm-$name/2", $palm[0], $palm[1], $tips[0]);
             $s->hull("arm-$name/2", $palm[1], $tips[0], $tips[1]);
         } else {
-            $s->hull("arm-$name/2", ...$palm, ...[$s->ball($hand->at(0, 14, 4), 6.2)]);
+            $s->hull(
+                "arm-$name/2",
+                ...$palm,
+                ...[$s->ball($hand->at(0, 14, 4), 6.2)],
+            );
         }
         $s->chain(
             "thumb-$name/2",
             $palm[$right ? 1 : 0],
             $s->ball($hand->at(($right ? -1 : 1) * 6.5, 15, 4), 2.8),
-            $s->ball($hand->at(($right ? -1 : 1) * 5.5, $this->pose->open ? 21 : 18, 7), 2.5),
+            $s->ball(
+                $hand->at(($right ? -1 : 1) * 5.5, $this->pose->open ? 21 : 18, 7),
+                2.5,
+            ),
         );
         $s->anchors["hand.$name.tip"] = $hand->at(0, 27, 1);
         $s->frames["hand.$name.grip"] = new Frame($hand->at(0, 14, 8)); // upright, for things that stand

@@ -35,6 +35,7 @@ final readonly class BodyPose implements Subject
         public array $leftLeg,
         public bool $seated = true,
         public bool $open = true,
+        public Face $face = Face::Calm,
     ) {
     }
 
@@ -59,10 +60,15 @@ final readonly class BodyPose implements Subject
             self::mixThree($this->trunk, $other->trunk, $share),
             self::mixArm($this->right, $other->right, $share),
             self::mixArm($this->left, $other->left, $share),
-            rightLeg: self::mixThree($this->rightLeg, $other->rightLeg, $share),
+            rightLeg: self::mixThree(
+                $this->rightLeg,
+                $other->rightLeg,
+                $share,
+            ),
             leftLeg: self::mixThree($this->leftLeg, $other->leftLeg, $share),
             seated: $share < .5 ? $this->seated : $other->seated,
             open: $share < .5 ? $this->open : $other->open,
+            face: $share < .5 ? $this->face : $other->face,
         );
     }
 
@@ -90,7 +96,11 @@ final readonly class BodyPose implements Subject
     private static function mixArm(array $a, array $b, float $share): array
     {
         return [
-            ...self::mixThree([$a[0], $a[1], $a[2]], [$b[0], $b[1], $b[2]], $share),
+            ...self::mixThree(
+                [$a[0], $a[1], $a[2]],
+                [$b[0], $b[1], $b[2]],
+                $share,
+            ),
             $a[3] + ($b[3] - $a[3]) * $share,
             $a[4] + ($b[4] - $a[4]) * $share,
         ];
@@ -115,6 +125,7 @@ final readonly class BodyPose implements Subject
             'legs' => [$this->rightLeg, $this->leftLeg],
             'seated' => $this->seated,
             'open' => $this->open,
+            'face' => $this->face->value,
         ];
     }
 }

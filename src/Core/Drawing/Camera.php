@@ -54,7 +54,9 @@ final readonly class Camera
             View::EdgePalm => self::look([0.0, 0.0, 1.0], [1.0, 0.0, 0.0]),
             View::EdgeBack => self::look([0.0, 0.0, -1.0], [1.0, 0.0, 0.0]),
             View::Table => self::look([.78, .42, -.46], [0.0, 0.0, -1.0]),
-            View::Front => self::look([0.0, .12, 1.0], [0.0, 1.0, 0.0]),
+            View::TablePalm => self::look([.78, .42, .46], [0.0, 0.0, 1.0]),
+            View::Tips => self::look([0.0, .8, .6], [1.0, 0.0, 0.0]),
+            View::Front => self::look([0.0, .45, 1.0], [0.0, 1.0, 0.0]),
             View::Side => self::look([-1.0, .1, .12], [0.0, 1.0, 0.0]),
             View::Quarter => self::look([-.62, .3, .75], [0.0, 1.0, 0.0]),
             View::Above => self::look([-.35, .85, .45], [0.0, 1.0, 0.0]),
@@ -69,7 +71,11 @@ final readonly class Camera
         }
 
         return Side::Left === $side
-            ? new self(Vector::times($camera->right, -1), $camera->up, $camera->toViewer)
+            ? new self(
+                Vector::times($camera->right, -1),
+                $camera->up,
+                $camera->toViewer,
+            )
             : $camera;
     }
 

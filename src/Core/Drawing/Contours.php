@@ -18,6 +18,9 @@ final class Contours
     private const GAP = 3.0;
     private const TOUCHING = 6.0;
     private const OTHER_BODY = 9.0;
+    /** A thing does not give way: what lies behind it is hidden at once. */
+    private const BEHIND_THING = .5;
+    private const THING_BEHIND = 4.0;
     private const STEP = 1.2;
     private const OFFSET = .02;
     /** Depth step that stands for 'another body behind'. */
@@ -51,7 +54,10 @@ final class Contours
             $b = $points[\count($points) - 1];
             $closed = \count($points) > 12 && hypot($a[0] - $b[0], $a[1] - $b[1]) < 2;
             $lines[] = [
-                Polyline::soften(Polyline::resample($points, self::STEP), $closed),
+                Polyline::soften(
+                    Polyline::resample($points, self::STEP),
+                    $closed,
+                ),
                 $body,
                 $closed,
             ];
@@ -127,14 +133,25 @@ final class Contours
                 'web' => .35,
                 default => 0.0,
             };
-            $edge = new Edge($primitive['group'], $body, $this->p->cutOf($primitive['ids']), $soft);
+            $edge = new Edge(
+                $primitive['group'],
+                $body,
+                $this->p->cutOf($primitive['ids']),
+                $soft,
+            );
             $run = [];
             $previous = null;
             $was = null;
             foreach ($line as $point) {
                 $step = $this->stepAt($point, $edge);
                 if (null !== $previous && (null === $step) !== (null === $was)) {
-                    $run[] = $this->exactEnd($previous, $was, $point, $step, edge: $edge);
+                    $run[] = $this->exactEnd(
+                        $previous,
+                        $was,
+                        $point,
+                        $step,
+                        edge: $edge,
+                    );
                 }
                 if (null !== $step) {
                     $run[] = [$point[0], $point[1], $point[2], $point[3], $point[4], $step, $soft];
@@ -268,10 +285,17 @@ final class Contours
         }
         $primitive = $this->p->primitives[$k];
         if ($primitive['body'] !== $body) {
-            return $z > $depth + self::OTHER_BODY;
+            return $z > $depth + match (true) {
+                $primitive['solid'] > 0 => self::BEHIND_THING,
+                'object' === $body => self::THING_BEHIND,
+                default => self::OTHER_BODY,
+            };
         }
         $its = $primitive['group'];
-        $contact = $this->touch[$group][$its] ??= self::isTouching($group, $its);
+        $contact = $this->touch[$group][$its] ??= self::isTouching(
+            $group,
+            $its,
+        );
 
         return $z > $depth + ($contact ? self::TOUCHING : -self::GAP);
     }

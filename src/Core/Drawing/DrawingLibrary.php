@@ -10,7 +10,7 @@ final readonly class DrawingLibrary
     /**
      * @param array<string, NamedPose>       $poses
      * @param array<string, BodyPose>        $figures
-     * @param array<string, list<ThingPart>> $things
+     * @param array<string, list<ThingPart|PlacedForm|PlacedFigure>> $things
      * @param array<string, SecondHand>      $hands
      */
     public function __construct(
@@ -42,7 +42,7 @@ final readonly class DrawingLibrary
     /**
      * @param list<string> $names
      *
-     * @return list<ThingPart>
+     * @return list<ThingPart|PlacedForm|PlacedFigure>
      *
      * @throws InvalidPose
      */
@@ -56,10 +56,19 @@ final readonly class DrawingLibrary
         );
     }
 
-    /** @throws InvalidPose */
-    public function hand(?string $name): ?SecondHand
+    /**
+     * @param list<string> $names
+     *
+     * @return list<SecondHand>
+     *
+     * @throws InvalidPose
+     */
+    public function hands(array $names): array
     {
-        return null === $name ? null : ($this->hands[$name] ?? throw InvalidPose::unknown($name));
+        return array_map(
+            fn (string $name): SecondHand => $this->hands[$name] ?? throw InvalidPose::unknown($name),
+            $names,
+        );
     }
 
     /** @return list<string> names of hand poses */

@@ -16,17 +16,18 @@ final class Figure
 {
     private const LIGHT = [.5, .87];
     private const WASH_WIDTH = 5.5;
+    private const FLESH = ['hand', 'both', 'helper'];
+    private const MOST_OPEN_MM = 60.0;
+    private const WASH_TOLERANCE = .2;
     private const CHINK_MM2 = 40.0;
+    private const EDGE_STEP = 1.2;
 
     public readonly Projection $projection;
 
-    /** @param list<string> $focus digits in the focus tint */
     public function __construct(
         public readonly Scene $scene,
         Camera $camera,
-        private readonly array $focus = [],
-        private readonly float $weight = 1.0,
-        private readonly bool $marks = true,
+        private readonly Look $look = new Look(),
     ) {
         $this->projection = new Projection($scene, $camera);
     }
@@ -37,16 +38,34 @@ final class Figure
         $contours = new Contours($this->projection);
         $lines = $contours->lines();
         $bodies = array_values(array_unique(array_column($this->scene->hulls, 2)));
-        $layers = $this->outlineFills($contours, $lines, $bodies);
-        if ([] !== $this->focus || \count($bodies) > 1 || !$this->isClosed($layers)) {
-            array_push($layers, ...$this->hullFills());
+        $ofFlesh = array_values(array_intersect($bodies, self::FLESH));
+        $layers = $this->outlineFills(
+            $contours,
+            $lines,
+            $ofFlesh,
+            1 === \count($bodies),
+        );
+        $closed = $this->closed($ofFlesh, $layers);
+        if (
+            [] !== $this->look->focus
+            || [] !== $this->look->tints
+            || ['hand'] !== $bodies
+            || ['hand'] !== $closed
+        ) {
+            array_push(
+                $layers,
+                ...(new Fills($this->projection, $this->look, $closed))->layers(),
+            );
         }
         [$wash, $ink] = $this->inkAndWash($lines);
         $layers[] = new Layer('wash', $wash);
-        if ($this->marks) {
-            array_push($layers, ...(new SkinMarks($this->projection, $this->weight))->layers());
+        if ($this->look->marks) {
+            array_push(
+                $layers,
+                ...(new SkinMarks($this->projection, $this->look->weight))->layers(),
+            );
         }
-        $layers[] = new Layer('ink', $ink);
+        $layers[] = new Layer('ink', $ink.$this->edges());
 
         return array_values(array_filter($layers, static fn (Layer $l): bool => '' !== $l->data));
     }
@@ -59,13 +78,16 @@ final class Figure
      *
      * @return list<Layer>
      */
-    private function outlineFills(Contours $contours, array $lines, array $bodies): array
+    private function outlineFills(Contours $contours, array $lines, array $bodies, bool $isAlone): array
     {
         $layers = [];
         foreach ($bodies as $body) {
-            if (\count($bodies) > 1) {
+            if (!$isAlone) {
                 $own = new Contours(
-                    new Projection($this->scene->only($body), $this->projection->camera),
+                    new Projection(
+                        $this->scene->only($body),
+                        $this->projection->camera,
+                    ),
                 );
                 $loops = $own->loops($own->lines());
             } else {
@@ -74,7 +96,7 @@ final class Figure
             $data = '';
             $box = [\INF, \INF, -\INF, -\INF];
             foreach ($loops as $loop) {
-                $loop = Polyline::simplify($loop);
+                $loop = Polyline::simplify($loop, $this->look->tolerance);
                 if (Polyline::area($loop) > self::CHINK_MM2) {
                     $data .= PathData::from($loop);
                 }
@@ -87,80 +109,57 @@ final class Figure
     }
 
     /**
-     * Whether the outline goes as far as the flesh: one that did not close leaves the fill to the hulls.
+     * Bodies whose outline goes as far as the flesh: one that did not close leaves the fill to the hulls.
      *
-     * @param list<Layer> $fills
+     * @param list<string> $bodies
+     * @param list<Layer>  $fills  of them in order
+     *
+     * @return list<string>
      */
-    private function isClosed(array $fills): bool
+    private function closed(array $bodies, array $fills): array
     {
-        $box = $this->projection->box();
-        $difference = 0.0;
-        foreach ($fills[0]->box ?? $box as $i => $edge) {
-            $difference += abs($edge - $box[$i]);
+        $closed = [];
+        foreach ($bodies as $nth => $body) {
+            $box = $this->projection->box($body);
+            $difference = 0.0;
+            foreach ($fills[$nth]->box ?? $box as $i => $edge) {
+                $difference += abs($edge - $box[$i]);
+            }
+            if ($difference < self::MOST_OPEN_MM) {
+                $closed[] = $body;
+            }
         }
 
-        return $difference < 60;
+        return $closed;
+    }
+
+    /** Lines of things, as far as nothing lies before them. */
+    private function edges(): string
+    {
+        $data = '';
+        foreach ($this->scene->edges as [$line, $width]) {
+            $run = [];
+            foreach ([...Polyline::resample($this->projected($line), self::EDGE_STEP), null] as $p) {
+                if (null !== $p && $this->projection->isFree($p)) {
+                    $run[] = $p;
+                    continue;
+                }
+                $data .= PathData::ribbon($run, fn (): float => $width * $this->look->weight);
+                $run = [];
+            }
+        }
+
+        return $data;
     }
 
     /**
-     * Several tints: hulls from far to near, neighbours of one tint in one path. A lit digit must not be cut by
-     * the palm it
-     * grows from, so what of it is in front is painted again, and all other digits and things above the palm.
+     * @param non-empty-list<array{float, float, float}> $line
      *
-     * @return list<Layer>
+     * @return non-empty-list<array{float, float, float}>
      */
-    private function hullFills(): array
+    private function projected(array $line): array
     {
-        $p = $this->projection;
-        $order = array_keys($p->primitives);
-        usort(
-            $order,
-            static fn (int $a, int $b): int => [
-                $p->primitives[$a]['z'],
-                $a,
-            ] <=> [$p->primitives[$b]['z'], $b],
-        );
-        if ([] !== $this->focus) {
-            $order = [
-                ...$order,
-                ...array_filter(
-                    $order,
-                    fn (int $k): bool => $this->isLit($k) ? $p->isInFront($k) : $this->isRepainted($k),
-                ),
-            ];
-        }
-        $layers = [];
-        $last = '';
-        $data = '';
-        foreach ($order as $k) {
-            $class = 'fill-'.($this->isLit($k) ? 'focus' : $p->primitives[$k]['body']);
-            if ($class !== $last && '' !== $data) {
-                $layers[] = new Layer($last, $data);
-                $data = '';
-            }
-            $last = $class;
-            $data .= PathData::from(Polyline::simplify($p->polygon($k, .5, 36), .03));
-        }
-        $layers[] = new Layer($last, $data);
-
-        return $layers;
-    }
-
-    /** Digits and things lie above the palm; table and chair only where nothing is before them. */
-    private function isRepainted(int $primitive): bool
-    {
-        $p = $this->projection->primitives[$primitive];
-
-        return 'furniture' === $p['body']
-            ? $this->projection->isInFront($primitive)
-            : str_contains($p['group'], '/') || 'hand' !== $p['body'];
-    }
-
-    private function isLit(int $primitive): bool
-    {
-        $p = $this->projection->primitives[$primitive];
-
-        return 'hand' === $p['body'] && \in_array(explode('/', $p['group'])[0], $this->focus, true);
+        return array_map($this->projection->camera->project(...), $line);
     }
 
     /**
@@ -178,7 +177,7 @@ final class Figure
             $outer = \count(
                 array_filter($line, static fn (array $p): bool => $p[5] > Contours::OUTER),
             ) > .5 * \count($line);
-            if ($length < ($outer ? 2 : 7)) {
+            if ($length < ($outer ? 4 : 7)) {
                 continue;
             }
             if ($closed) {
@@ -188,7 +187,10 @@ final class Figure
             $edge = $inside = $behind = [];
             foreach ($line as $i => $p) {
                 $fade = $closed ? 1.0 : min(1.0, min($i, $n - $i) * 1.2 / 9);
-                $shade = max(0.0, $p[3] * self::LIGHT[0] + $p[4] * self::LIGHT[1]);
+                $shade = max(
+                    0.0,
+                    $p[3] * self::LIGHT[0] + $p[4] * self::LIGHT[1],
+                );
                 $edge[] = [$p[0], $p[1]];
                 $d = self::WASH_WIDTH * $shade * $fade;
                 $inside[] = [$p[0] - $p[3] * $d, $p[1] - $p[4] * $d];
@@ -197,13 +199,24 @@ final class Figure
                     : min(4.0, $p[5] * .22) * (.45 + .55 * $shade) * $fade;
                 $behind[] = [$p[0] + $p[3] * $s, $p[1] + $p[4] * $s];
             }
-            $wash .= PathData::from(Polyline::simplify([...$edge, ...array_reverse($inside)])).(
-                $outer ? '' : PathData::from(Polyline::simplify([...$edge, ...array_reverse($behind)]))
+            $wash .= PathData::from(
+                Polyline::simplify(
+                    [...$edge, ...array_reverse($inside)],
+                    max(self::WASH_TOLERANCE, $this->look->tolerance),
+                ),
+            ).(
+                $outer ? '' : PathData::from(
+                    Polyline::simplify(
+                        [...$edge, ...array_reverse($behind)],
+                        max(self::WASH_TOLERANCE, $this->look->tolerance),
+                    ),
+                )
             );
             $ink .= PathData::ribbon(
                 $line,
                 fn (float $t, array $p): float => $this->inkWidth($t, $p, $closed, $length),
                 $closed,
+                $this->look->tolerance,
             );
         }
 
@@ -215,11 +228,17 @@ final class Figure
     {
         $outer = $p[5] > Contours::OUTER;
         $width = ($outer ? 1.5 : 1.15) * (
-            1 + .25 * max(-1.0, min(1.0, $p[3] * self::LIGHT[0] + $p[4] * self::LIGHT[1]))
+            1 + .25 * max(
+                -1.0,
+                min(1.0, $p[3] * self::LIGHT[0] + $p[4] * self::LIGHT[1]),
+            )
         );
 
-        return $this->weight * $width * (
-            $closed || $outer ? 1.0 : min(1.0, .3 + min($t, 1 - $t) * $length / 8)
+        return $this->look->weight * $width * (
+            $closed || $outer ? 1.0 : min(
+                1.0,
+                .3 + min($t, 1 - $t) * $length / 8,
+            )
         );
     }
 }

@@ -13,6 +13,25 @@ final readonly class Layer
         public string $data,
         public bool $evenOdd = false,
         public ?array $box = null,
+        public string $moved = '',
+        public string $within = '',
     ) {
+    }
+
+    /**
+     * The same somewhere else and smaller, an SVG transform, and only as far as it lies within an outline.
+     *
+     * @param string $within path data of the outline
+     */
+    public function moved(string $transform, string $within): self
+    {
+        return new self(
+            $this->class,
+            $this->data,
+            $this->evenOdd,
+            $this->box,
+            moved: $transform,
+            within: $within,
+        );
     }
 }

@@ -47,8 +47,12 @@ final class PathData
      * @param list<T>                   $line
      * @param \Closure(float, T): float $width at a share of the line and its point
      */
-    public static function ribbon(array $line, \Closure $width, bool $closed = false): string
-    {
+    public static function ribbon(
+        array $line,
+        \Closure $width,
+        bool $closed = false,
+        float $tolerance = Polyline::TOLERANCE,
+    ): string {
         $n = \count($line);
         if ($n < 2) {
             return '';
@@ -68,8 +72,8 @@ final class PathData
             $left[] = [$line[$i][0] - $dy / $d * $h, $line[$i][1] + $dx / $d * $h];
             $right[] = [$line[$i][0] + $dy / $d * $h, $line[$i][1] - $dx / $d * $h];
         }
-        $left = Polyline::simplify($left);
-        $right = Polyline::simplify(array_reverse($right));
+        $left = Polyline::simplify($left, $tolerance);
+        $right = Polyline::simplify(array_reverse($right), $tolerance);
 
         return $closed ? self::from($left).self::from($right) : self::from([...$left, ...$right]);
     }

@@ -8,39 +8,55 @@ use HandGarden\Core\Anatomy\Side;
 
 /**
  * Everything that decides how a picture looks; equal specs give equal pictures, so the picture is named by its spec.
- * `shown` stands in front, `ghost` behind it in dashes; both frame the picture, so that start and end do not jump.
+ * `shown` stands in front; `before` is where it came from, in dashes behind it; the window holds the whole strip, so
+ * that nothing jumps from one still to the next.
  */
 final readonly class PictureSpec
 {
     /** Raise when model, lines or ink change: every picture then gets a new name. */
-    public const MODEL_VERSION = 5;
+    public const MODEL_VERSION = 6;
 
     /**
-     * @param list<string>    $focus       digits or limbs in the focus tint
-     * @param list<ThingPart> $things      with the shown pose
-     * @param list<ThingPart> $otherThings with the other pose
+     * @param list<Tableau>         $strip  all moments of the exercise, for the window
+     * @param list<array{int, int, string}> $ways of places from one of them to another, for the window too
+     * @param list<Place>           $crop   what has to be seen of the shown moments; none: all
+     * @param ?self                 $inset  a close-up beside it
+     * @param bool                  $isSmall    it is a close-up itself
+     * @param bool                  $isGrounded every moment stands on the same ground
      */
     public function __construct(
-        public Subject $shown,
+        public Tableau $shown,
         public View $view,
         public Side $side,
-        public ?Subject $other = null,
-        public bool $withGhost = false,
+        public array $strip = [],
+        public array $ways = [],
+        public ?Tableau $before = null,
+        public bool $withGhost = true,
         public ?string $trace = null,
-        public array $things = [],
-        public array $otherThings = [],
-        public ?SecondHand $secondHand = null,
-        public ?SecondHand $otherSecondHand = null,
         public ?string $table = null,
         public ?string $zones = null,
-        public array $focus = [],
+        public array $crop = [],
+        public float $cropMillimetres = 26.0,
+        public ?self $inset = null,
+        public bool $hasRoomForInset = false,
+        public bool $isGrounded = false,
+        public bool $isSmall = false,
         public float $weight = 1.25,
     ) {
     }
 
+    public static function ofPose(NamedPose $pose, View $view, Side $side, ?string $zones = null): self
+    {
+        return new self(new Tableau($pose), $view, $side, zones: $zones);
+    }
+
     public function hash(): string
     {
-        return substr(hash('sha256', json_encode($this->toArray(), \JSON_THROW_ON_ERROR)), 0, 32);
+        return substr(
+            hash('sha256', json_encode($this->toArray(), \JSON_THROW_ON_ERROR)),
+            0,
+            32,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -49,28 +65,22 @@ final readonly class PictureSpec
         return [
             'version' => self::MODEL_VERSION,
             'shown' => $this->shown->toArray(),
-            'other' => $this->other?->toArray(),
+            'before' => $this->before?->toArray(),
+            'ghost' => $this->withGhost,
+            'strip' => array_map(static fn (Tableau $t): array => $t->toArray(), $this->strip),
+            'ways' => $this->ways,
             'view' => $this->view->value,
             'side' => $this->side->value,
-            'ghost' => $this->withGhost,
             'trace' => $this->trace,
-            'things' => self::parts($this->things),
-            'otherThings' => self::parts($this->otherThings),
-            'second' => [$this->secondHand?->toArray(), $this->otherSecondHand?->toArray()],
             'table' => $this->table,
             'zones' => $this->zones,
-            'focus' => $this->focus,
+            'crop' => [array_map(
+                static fn (Place $p): array => $p->toArray(),
+                $this->crop,
+            ), $this->cropMillimetres],
+            'grounded' => [$this->isGrounded, $this->isSmall],
+            'inset' => [$this->inset?->toArray(), $this->hasRoomForInset],
             'weight' => $this->weight,
         ];
-    }
-
-    /**
-     * @param list<ThingPart> $things
-     *
-     * @return list<array<string, mixed>>
-     */
-    private static function parts(array $things): array
-    {
-        return array_map(static fn (ThingPart $t): array => $t->toArray(), $things);
     }
 }

@@ -31,8 +31,26 @@ final class Placing
             [$x, $y, $z] = $place($s[0], $s[1], $s[2]);
             $into->spheres[] = [$x, $y, $z, $s[3]];
         }
-        foreach ($from->hulls as [$ids, $group, $b]) {
-            $into->hulls[] = [array_map(static fn (int $i): int => $i + $n, $ids), $group, $as($b)];
+        $number = $into->nextHand();
+        $solids = [];
+        foreach ($from->hulls as [$ids, $group, $b, $solid]) {
+            if ($solid > 0) {
+                $solids[$solid] ??= $into->beginSolid($from->tones[$solid]);
+                $into->endSolid();
+            }
+            $moved = array_map(static fn (int $i): int => $i + $n, $ids);
+            $into->hulls[] = [$moved, $group, $as($b), $solids[$solid] ?? $number];
+        }
+        foreach ($from->anchors as $name => $anchor) {
+            $into->anchors['other.'.$name] ??= $place(...$anchor);
+        }
+        foreach ($from->frames as $name => $f) {
+            $into->frames['other.'.$name] ??= new Frame(
+                $place(...$f->origin),
+                Vector::times($direct(...$f->x), $m),
+                $direct(...$f->y),
+                $direct(...$f->z),
+            );
         }
         foreach ($from->open as $i => $axis) {
             $into->open[$i + $n] = $direct(...$axis);
@@ -54,6 +72,7 @@ final class Placing
     public static function sleeve(Scene $scene, int $n = 16): void
     {
         $scene->body = 'sleeve';
+        $scene->beginSolid();
         [$arm, $far] = [$scene->frames['arm'], $scene->frames['far']];
         $axis = $scene->open[array_key_first($scene->open) ?? 0];
         $ring = static fn (Frame $f, float $y, float $rx, float $rz): array => array_map(
@@ -77,6 +96,7 @@ final class Placing
             $scene->hull('thing', $cuff[$k], $cuff[$j], $end[$k]);
             $scene->hull('thing', $cuff[$j], $end[$k], $end[$j]);
         }
+        $scene->endSolid();
         $scene->body = 'hand';
     }
 }

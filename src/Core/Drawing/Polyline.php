@@ -11,6 +11,8 @@ namespace HandGarden\Core\Drawing;
  */
 final class Polyline
 {
+    /** Millimetres that a point may lie off the line that it is left out of. */
+    public const TOLERANCE = .08;
     private const HARD_ROUNDS = 4;
     private const SOFT_ROUNDS = 26;
 
@@ -19,7 +21,10 @@ final class Polyline
     {
         $sum = 0.0;
         for ($i = 1, $n = \count($line); $i < $n; ++$i) {
-            $sum += hypot($line[$i][0] - $line[$i - 1][0], $line[$i][1] - $line[$i - 1][1]);
+            $sum += hypot(
+                $line[$i][0] - $line[$i - 1][0],
+                $line[$i][1] - $line[$i - 1][1],
+            );
         }
 
         return $sum;
@@ -204,7 +209,7 @@ final class Polyline
      *
      * @return list<T>
      */
-    public static function simplify(array $points, float $tolerance = .06): array
+    public static function simplify(array $points, float $tolerance = self::TOLERANCE): array
     {
         $n = \count($points);
         if ($n < 3) {

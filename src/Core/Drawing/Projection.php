@@ -20,6 +20,7 @@ namespace HandGarden\Core\Drawing;
  *     ids: non-empty-list<int>,
  *     group: string,
  *     body: string,
+ *     solid: int,
  *     z: float,
  *     box: array{float, float, float, float},
  *     planes: list<Plane>,
@@ -57,8 +58,8 @@ final class Projection
         }
         $this->circles = $circles;
         $primitives = $nearest = [];
-        foreach ($scene->hulls as [$ids, $group, $body]) {
-            $primitives[] = $this->primitive($ids, $group, $body);
+        foreach ($scene->hulls as [$ids, $group, $body, $solid]) {
+            $primitives[] = $this->primitive($ids, $group, $body, $solid);
             $nearest[] = max(
                 array_map(static fn (int $i): float => $circles[$i][2] + $circles[$i][3], $ids),
             );
@@ -181,23 +182,18 @@ final class Projection
         return $on;
     }
 
-    /** Is the middle of a primitive free of foreign parts in front of it? */
-    public function isInFront(int $primitive): bool
+    /**
+     * Does nothing lie before a point of a line that may lie a little under the skin?
+     *
+     * @param Vec $point on screen
+     */
+    public function isFree(array $point, float $tolerance = 1.4): bool
     {
-        $p = $this->primitives[$primitive];
-        $x = $y = 0.0;
-        $n = \count($p['ids']);
-        foreach ($p['ids'] as $i) {
-            $x += $this->circles[$i][0] / $n;
-            $y += $this->circles[$i][1] / $n;
-        }
-        $own = $this->front($primitive, $x, $y) ?? -\INF;
-        $part = explode('/', $p['group'])[0];
-        foreach ($this->near($x, $y) as $k) {
-            if (
-                explode('/', $this->primitives[$k]['group'])[0] !== $part
-                && ($this->front($k, $x, $y) ?? -\INF) > $own + 4
-            ) {
+        foreach ($this->near($point[0], $point[1]) as $k) {
+            if ($this->nearest[$k] <= $point[2] + $tolerance) {
+                return true; // neither this one nor any behind it
+            }
+            if (($this->front($k, $point[0], $point[1]) ?? -\INF) > $point[2] + $tolerance) {
                 return false;
             }
         }
@@ -206,13 +202,24 @@ final class Projection
     }
 
     /** @return array{float, float, float, float} left, top, right, bottom of everything, or of one group or body */
-    public function box(string $only = ''): array
+    public function box(string $only = '', string $ofBody = ''): array
     {
         $box = [\INF, \INF, -\INF, -\INF];
         foreach ($this->primitives as $k => $p) {
-            if ('' === $only || $p['group'] === $only || $p['body'] === $only) {
-                $box = Polyline::around($box, $this->polygon($k, 0.0, 24));
+            if ('' !== $ofBody && $p['body'] !== $ofBody) {
+                continue;
             }
+            if ('' !== $only && $p['group'] !== $only && $p['body'] !== $only) {
+                continue;
+            }
+            $box = null === $this->cutOf($p['ids'])
+                ? [
+                    min($box[0], $p['box'][0]),
+                    min($box[1], $p['box'][1]),
+                    max($box[2], $p['box'][2]),
+                    max($box[3], $p['box'][3]),
+                ]
+                : Polyline::around($box, $this->polygon($k, 0.0, 24));
         }
 
         return $box;
@@ -225,7 +232,22 @@ final class Projection
      */
     public function polygon(int $primitive, float $shrink = 0.0, int $points = 40): array
     {
-        $ids = $this->primitives[$primitive]['ids'];
+        return $this->around(
+            $this->primitives[$primitive]['ids'],
+            $shrink,
+            $points,
+        );
+    }
+
+    /**
+     * Outline of the convex shape round some spheres.
+     *
+     * @param non-empty-list<int> $ids
+     *
+     * @return list<array{float, float}>
+     */
+    public function around(array $ids, float $shrink = 0.0, int $points = 40): array
+    {
         $cut = $this->cutOf($ids);
         $out = [];
         for ($k = 0; $k < $points; ++$k) {
@@ -316,7 +338,7 @@ final class Projection
      *
      * @return Primitive
      */
-    private function primitive(array $ids, string $group, string $body): array
+    private function primitive(array $ids, string $group, string $body, int $solid): array
     {
         $box = [\INF, \INF, -\INF, -\INF];
         $depth = 0.0;
@@ -340,6 +362,7 @@ final class Projection
             'ids' => $ids,
             'group' => $group,
             'body' => $body,
+            'solid' => $solid,
             'z' => $depth + ('sleeve' === $body ? self::SLEEVE_NEARER : 0.0),
             'box' => $box,
             'planes' => 3 === $n ? $this->planes($ids) : [],

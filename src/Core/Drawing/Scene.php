@@ -6,23 +6,24 @@ namespace HandGarden\Core\Drawing;
 
 /**
  * Spheres, hulls of one to three spheres (the flesh), marks that lie on the skin and named places. A group is
- * palm, web,
- * arm, thing or digit/segment; a body is hand, helper, sleeve or object.
+ * palm, web, arm, thing or digit/segment; a body is hand, helper, sleeve or object. Hulls of one solid are one convex
+ * shape: its number is above 0, and hulls of flesh carry the number of their hand, 0 or below.
  *
  * @phpstan-import-type Vec from Vector
  *
- * @phpstan-type Hull array{non-empty-list<int>, string, string}
- * @phpstan-type Mark array{string, list<array{Vec, Vec}>, string, string}
+ * @phpstan-type Hull array{non-empty-list<int>, string, string, int}
+ * @phpstan-type Patch array{non-empty-list<Vec>, ?Vec, string, int}
+ * @phpstan-type SkinMark array{string, list<array{Vec, Vec}>, string, string}
  */
 final class Scene
 {
     /** @var list<array{float, float, float, float}> x, y, z, radius */
     public array $spheres = [];
 
-    /** @var list<Hull> sphere ids, group, body */
+    /** @var list<Hull> sphere ids, group, body, number of the solid */
     public array $hulls = [];
 
-    /** @var list<Mark> kind, points with their outward normals, body, part */
+    /** @var list<SkinMark> kind, points with their outward normals, body, part */
     public array $marks = [];
 
     /** @var array<string, Vec> finger pads and tips */
@@ -34,7 +35,20 @@ final class Scene
     /** @var array<int, Vec> sphere id => axis: the cut end of a forearm, where there is no contour */
     public array $open = [];
 
+    /** @var list<Patch> on a solid: corners, the way it faces (null: always seen), tint, number of the solid */
+    public array $patches = [];
+
+    /** @var list<array{non-empty-list<Vec>, float}> lines of things that are inked where they are seen, width */
+    public array $edges = [];
+
+    /** @var array<int, string> tint of a solid, where it is not that of its body */
+    public array $tones = [];
+
     public string $body = 'hand';
+
+    private int $solid = 0;
+
+    private int $hands = 0;
 
     /** @param Vec $place */
     public function ball(array $place, float $radius): int
@@ -46,7 +60,42 @@ final class Scene
 
     public function hull(string $group, int $first, int ...$others): void
     {
-        $this->hulls[] = [[$first, ...array_values($others)], $group, $this->body];
+        $this->hulls[] = [[$first, ...array_values($others)], $group, $this->body, $this->solid];
+    }
+
+    /** What is put in from now on is one convex shape of its own. */
+    public function beginSolid(?string $tone = null): int
+    {
+        $this->solid = max(0, ...array_column($this->hulls, 3), ...array_keys($this->tones)) + 1;
+        $this->tones[$this->solid] = $tone ?? $this->body;
+
+        return $this->solid;
+    }
+
+    public function endSolid(): void
+    {
+        $this->solid = 0;
+    }
+
+    /**
+     * @param non-empty-list<Vec> $corners
+     * @param ?Vec                $facing  null: seen from both sides
+     */
+    public function patch(array $corners, ?array $facing, string $tone): void
+    {
+        $this->patches[] = [$corners, $facing, $tone, $this->solid];
+    }
+
+    /** @param non-empty-list<Vec> $line */
+    public function edge(array $line, float $width = .9): void
+    {
+        $this->edges[] = [$line, $width];
+    }
+
+    /** Number that tells the flesh of one more hand from the others. */
+    public function nextHand(): int
+    {
+        return --$this->hands;
     }
 
     public function chain(string $group, int ...$ids): void
@@ -74,6 +123,7 @@ final class Scene
         $one->hulls = array_values(
             array_filter($this->hulls, static fn (array $h): bool => $h[2] === $body),
         );
+        $one->patches = $one->edges = [];
 
         return $one;
     }

@@ -26,6 +26,10 @@ enum View: string
     case EdgeBack = 'edge-back';
     /** Palm down on a table, from the thumb side, above and in front. */
     case Table = 'table';
+    /** Palm up on a table, from the thumb side, above and in front. */
+    case TablePalm = 'table-palm';
+    /** Towards the finger tips, thumb up, from the palm. */
+    case Tips = 'tips';
     /** A whole figure. */
     case Front = 'front';
     case Side = 'side';
@@ -45,6 +49,8 @@ enum View: string
             self::EdgePalm => 'palm side, thumb on top',
             self::EdgeBack => 'back of the hand, thumb on top',
             self::Table => 'over a table, from the thumb side',
+            self::TablePalm => 'palm up, from the thumb side',
+            self::Tips => 'from the finger tips, thumb up',
             self::Front => 'from the front',
             self::Side => 'from the side',
             self::Quarter => 'from the front and side',
@@ -55,6 +61,10 @@ enum View: string
     /** Views of a whole figure; the others are of a hand. */
     public function isOfFigure(): bool
     {
-        return \in_array($this, [self::Front, self::Side, self::Quarter, self::Above], true);
+        return \in_array(
+            $this,
+            [self::Front, self::Side, self::Quarter, self::Above],
+            true,
+        );
     }
 }

@@ -11,6 +11,7 @@ final readonly class Played
 {
     /**
      * @param string  $words      of the catalogue, with {side}, {unit}, {n}, {count} and {hold} as places
+     * @param non-empty-list<int> $stills that the picture goes through while it lasts
      * @param ?int    $number     that is called or shown
      * @param ?int    $count      of what `number` is counted to
      * @param bool    $saysSide   the hand is named first
@@ -25,7 +26,7 @@ final readonly class Played
         public float $seconds,
         public Place $place,
         public string $words = '',
-        public Travel $travel = Travel::Start,
+        public array $stills = [0],
         public Aloud $aloud = Aloud::Nothing,
         public bool $saysSide = false,
         public bool $saysUnit = false,

@@ -22,6 +22,8 @@ final readonly class Turns
 
     private Voice $voice;
 
+    private Course $course;
+
     private ?float $beat;
 
     /** How much slower or faster than its walk a movement is. */
@@ -40,6 +42,7 @@ final readonly class Turns
     ) {
         $this->walk = $item->rung->walk;
         $this->units = new Units($this->walk, $item->dose);
+        $this->course = new Course($item->rung->picture, $this->walk);
         $this->voice = new Voice($this->walk, $item->dose->repetitions);
         $this->beat = Tempo::of($item);
         $seconds = $this->walk->moveSeconds();
@@ -77,7 +80,6 @@ final readonly class Turns
     {
         $order = $this->units->ofSet($set);
         $called = $this->called($set, $side);
-        $travels = Repetition::travels($this->walk);
         $last = \count($order) - 1;
         $cues = [];
         $before = null;
@@ -99,6 +101,7 @@ final readonly class Turns
                     $place,
                 );
             }
+            $stills = $this->stills($unit, $called[$i] ?? null);
             foreach ($this->walk->cues as $nth => $cue) {
                 $closes = $nth === \count($this->walk->cues) - 1;
                 array_push($cues, ...$this->played($cue, new Played(
@@ -107,8 +110,13 @@ final readonly class Turns
                     0.0,
                     $place,
                     words: $cue->words,
-                    travel: $travels[$nth],
-                    aloud: $this->voice->of($cue, $repetition, $closes, $i === $last),
+                    stills: $stills[$nth] ?? [0],
+                    aloud: $this->voice->of(
+                        $cue,
+                        $repetition,
+                        $closes,
+                        $i === $last,
+                    ),
                     saysSide: 0 === $nth && (0 === $i || $this->walk->alternates),
                     saysUnit: 0 === $nth && null !== $unit && $unit !== $before?->unit,
                     number: $called[$i] ?? $repetition,
@@ -121,6 +129,16 @@ final readonly class Turns
         }
 
         return $cues;
+    }
+
+    /** @return list<non-empty-list<int>> that each cue goes through */
+    private function stills(?string $unit, ?int $called): array
+    {
+        $toCalled = null === $called ? null : $this->course->toNumber($called);
+
+        return null === $toCalled
+            ? $this->course->paths($unit)
+            : array_fill(0, \count($this->walk->cues), $toCalled);
     }
 
     private static function alternating(int $nth): Side
@@ -151,9 +169,10 @@ final readonly class Turns
             ])];
         }
         $each = min(60.0 / $this->beat, $seconds / \count($numbers));
-        $run = array_map(static fn (int $n): Played => $played->with([
+        $run = array_map(fn (int $n): Played => $played->with([
             'seconds' => $each,
             'number' => $n,
+            'stills' => $this->course->toNumber($n) ?? $played->stills,
             'aloud' => Aloud::Words,
             'done' => 0,
         ]), $numbers);
@@ -192,7 +211,10 @@ final readonly class Turns
     /** @return list<int> of a unit that is a run of numbers */
     private function numbers(Cue $cue, Place $place): array
     {
-        return CueKind::Beat === $cue->kind && 1 === preg_match('/^\d( \d)+$/', (string) $place->unit)
+        return CueKind::Beat === $cue->kind && 1 === preg_match(
+            '/^\d( \d)+$/',
+            (string) $place->unit,
+        )
             ? array_map(intval(...), explode(' ', (string) $place->unit))
             : [];
     }

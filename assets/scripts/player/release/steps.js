@@ -104,7 +104,7 @@ export function showPositioning(faces, item, why) {
   one(face, '[data-why]', HTMLElement).hidden = why === '';
   const image = made('img', {
     className: 'hand',
-    src: item.end,
+    src: item.stills[item.telling],
     alt: item.name,
     width: 320,
     height: 256,
