@@ -7,8 +7,6 @@ namespace HandGarden\Library;
 use HandGarden\Account\Audit;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Catalogue\LadderKind;
-use HandGarden\Core\Catalogue\Strand;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -16,8 +14,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /**
- * What stands beside the ladders: all pictures for review, rules and helper words, the hands-on release, hand
- * shapes.
+ * What stands beside the ladders: rules and helper words, the hands-on release, hand shapes.
  */
 #[IsGranted('ROLE_STAFF')]
 final class ShowHandbook extends AbstractController
@@ -25,25 +22,6 @@ final class ShowHandbook extends AbstractController
     public function __construct(
         private readonly CatalogueStore $store,
     ) {
-    }
-
-    #[Route('/exercises/pictures', name: 'library_pictures', methods: ['GET'])]
-    public function pictures(Request $request): Response
-    {
-        $strand = Strand::tryFrom($request->query->getString('strand')) ?? Strand::Settle;
-        $ladders = array_values(
-            array_filter(
-                $this->store->get()->ladders(),
-                fn ($l): bool => $l->strand === $strand && (
-                    LadderKind::Protocol !== $l->kind || $this->isGranted('ROLE_RELEASE')
-                ),
-            ),
-        );
-
-        return $this->render(
-            'Library/pictures.html.twig',
-            ['strand' => $strand, 'strands' => Strand::cases(), 'ladders' => $ladders],
-        );
     }
 
     #[Route('/exercises/rules', name: 'library_rules', methods: ['GET'])]

@@ -28,6 +28,7 @@ final class AccessTest extends GardenTestCase
 {
     /** Routes that need a therapist; all others but signing in are for all staff. */
     private const THERAPIST = [
+        'library_picture_review',
         'client_new',
         'client_edit',
         'client_archive',
@@ -118,6 +119,7 @@ final class AccessTest extends GardenTestCase
     ];
     /** Not about a record of a clinic. */
     private const WITHOUT_RECORD = [
+        'library_picture_review',
         'account_sign_in',
         'account_sign_in_code',
         'account_sign_out',

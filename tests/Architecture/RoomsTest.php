@@ -74,6 +74,7 @@ final class RoomsTest extends TestCase
         'sign_off' => 'Planning',
         'plan_block' => 'Planning',
         'starting_point' => 'Planning',
+        'picture_review' => 'Library',
         'focus_choice' => 'Planning',
         'alert' => 'Sitting',
         'restraint' => 'Progress',

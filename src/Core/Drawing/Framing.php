@@ -67,7 +67,12 @@ final readonly class Framing
         if (null !== $spec->table) {
             $box = self::both(
                 $box,
-                [$box[0] - self::TABLE_BEYOND / 2, $ground, $box[2], $ground + self::TABLE_THICK],
+                [
+                    $box[0] - self::TABLE_BEYOND / 4,
+                    $ground,
+                    $box[2] + self::TABLE_BEYOND / 4,
+                    $ground + self::TABLE_THICK,
+                ],
             );
         }
 
