@@ -150,13 +150,17 @@ final readonly class SvgWriter
         return $svg.('' === $within ? '' : '</g>').'</svg>';
     }
 
-    /** Begins what is only seen within an outline; its name is made from it, so that equal names are equal outlines. */
+    /**
+     * Begins what is only seen within an outline; its name is made from it, so that equal names are equal outlines. What
+     * makes the paper knows no clipping and would paint the outline black: it has no fill.
+     */
     private static function clip(string $outline): string
     {
         $name = 'in'.hash('crc32b', $outline);
 
         return '' === $outline
             ? ''
-            : '<clipPath id="'.$name.'"><path d="'.$outline.'"/></clipPath><g clip-path="url(#'.$name.')">';
+            : '<clipPath id="'.$name.'"><path fill="none" d="'.$outline.'"/></clipPath>'
+                .'<g clip-path="url(#'.$name.')">';
     }
 }

@@ -14,7 +14,7 @@ use HandGarden\Core\Anatomy\Side;
 final readonly class PictureSpec
 {
     /** Raise when model, lines or ink change: every picture then gets a new name. */
-    public const MODEL_VERSION = 6;
+    public const MODEL_VERSION = 7;
 
     /**
      * @param list<Tableau>         $strip  all moments of the exercise, for the window
