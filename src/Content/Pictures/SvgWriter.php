@@ -151,8 +151,8 @@ final readonly class SvgWriter
     }
 
     /**
-     * Begins what is only seen within an outline; its name is made from it, so that equal names are equal outlines. What
-     * makes the paper knows no clipping and would paint the outline black: it has no fill.
+     * Begins what is only seen within an outline; its name is made from it, so that equal names are equal outlines.
+     * What makes the paper knows no clipping and would paint the outline black: it has no fill.
      */
     private static function clip(string $outline): string
     {
