@@ -34,6 +34,9 @@ final readonly class CatalogueCheck
     /** @throws InvalidData naming file and path */
     public function run(): void
     {
+        foreach ($this->catalogue->tasks() as $key => $task) {
+            $this->pictures->check($task->picture, 'tasks.yaml.'.$key.'.picture');
+        }
         $seen = [];
         foreach ($this->catalogue->ladders() as $ladder) {
             foreach ($ladder->rungs as $i => $rung) {

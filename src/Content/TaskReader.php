@@ -60,6 +60,7 @@ final readonly class TaskReader
             'materials',
             'steps',
             'one_hand',
+            'picture',
             'parts',
         );
         $parts = array_map(
@@ -82,6 +83,7 @@ final readonly class TaskReader
             steps: $node->get('steps')->strings(),
             oneHand: $node->optional('one_hand')?->string(),
             parts: [] === $parts ? throw $node->get('parts')->fail('a task has one part or more') : $parts,
+            picture: PictureReader::read($node->get('picture')),
         );
     }
 

@@ -11,6 +11,7 @@ use Doctrine\ORM\Events;
 use HandGarden\Client\ClientRepository;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Pictures\HandPictures;
+use HandGarden\Content\Pictures\TaskPictures;
 use HandGarden\Core\Anatomy\Side;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
@@ -34,6 +35,7 @@ final class DrawAhead implements ResetInterface
 
     public function __construct(
         private readonly HandPictures $pictures,
+        private readonly TaskPictures $tasks,
         private readonly CatalogueStore $catalogue,
         private readonly ClientRepository $clients,
         #[Autowire('%garden.draws_ahead%')]
@@ -75,7 +77,7 @@ final class DrawAhead implements ResetInterface
     {
         foreach ((new RoutineFormat($this->catalogue->get()))->read($routine->items) as $item) {
             if (microtime(true) < $until) {
-                $this->pictures->drawAll($item->rung, $item->hands->shown($worse));
+                $this->pictures->drawAll($this->tasks->of($item), $item->hands->shown($worse));
             }
         }
     }

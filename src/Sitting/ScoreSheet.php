@@ -6,6 +6,7 @@ namespace HandGarden\Sitting;
 
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Pictures\HandPictures;
+use HandGarden\Content\Pictures\TaskPictures;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\DoseWords;
 use HandGarden\Core\Cue\Counted;
@@ -31,6 +32,7 @@ final readonly class ScoreSheet
     public function __construct(
         private CatalogueStore $catalogue,
         private HandPictures $pictures,
+        private TaskPictures $tasks,
         private Wording $wording,
         private CueWords $words,
         private LogFields $fields,
@@ -80,6 +82,7 @@ final readonly class ScoreSheet
     {
         $side = $item->hands->shown($worse);
         $told = $item->rung->instructions;
+        $pictured = $this->tasks->of($item);
         $count = $item->rung->walk->count;
 
         return [
@@ -97,9 +100,9 @@ final readonly class ScoreSheet
             'harder' => $told->harder,
             'stop' => $item->rung->walk->danger,
             'side' => $side->value,
-            'stills' => $this->pictures->strip($item->rung, $side),
-            'telling' => $item->rung->picture->telling(),
-            'book' => $this->pictures->bookOf($item->rung, $side),
+            'stills' => $this->pictures->strip($pictured, $side),
+            'telling' => $pictured->picture->telling(),
+            'book' => $this->pictures->bookOf($pictured, $side),
             'repetitions' => $item->dose->repetitions,
             'fewest' => min(
                 $item->dose->repetitions,

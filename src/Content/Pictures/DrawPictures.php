@@ -24,6 +24,7 @@ final class DrawPictures extends Command
     public function __construct(
         private readonly CatalogueStore $catalogue,
         private readonly HandPictures $pictures,
+        private readonly TaskPictures $tasks,
         #[Autowire('%kernel.project_dir%/bin/console')]
         private readonly string $console,
     ) {
@@ -113,7 +114,8 @@ final class DrawPictures extends Command
     private function wanted(bool $moving): array
     {
         $wanted = [];
-        foreach ($this->catalogue->get()->rungs() as $rung) {
+        $rungs = $this->catalogue->get()->rungs();
+        foreach ([...$rungs, ...array_values($this->tasks->all($rungs[0]))] as $rung) {
             foreach (Side::cases() as $side) {
                 foreach ($this->pictures->strip($rung, $side) as $still) {
                     $wanted[] = [substr($still, 7, 32), 'svg'];

@@ -77,7 +77,7 @@ final readonly class HandPictures
         $name = $this->pictureOf($rung) === $rung->picture
             ? $this->catalogue->pictureNames()[PictureNames::key($rung->id, $side, $which)] ?? null
             : null;
-        if (null === $name) {
+        if (null === $name || $this->catalogue->get()->rung($rung->id)->picture !== $rung->picture) {
             return null;
         }
         $base = $this->place($name);

@@ -8,6 +8,7 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Rung;
 use Twig\Extension\AbstractExtension;
 use Twig\Extension\GlobalsInterface;
+use Twig\TwigFilter;
 use Twig\TwigFunction;
 
 /** Lets templates ask for the picture of a rung and for the words that stand in for it. */
@@ -15,6 +16,7 @@ final class PictureExtension extends AbstractExtension implements GlobalsInterfa
 {
     public function __construct(
         private readonly HandPictures $pictures,
+        private readonly TaskPictures $tasks,
     ) {
     }
 
@@ -22,6 +24,11 @@ final class PictureExtension extends AbstractExtension implements GlobalsInterfa
     public function getGlobals(): array
     {
         return ['side_right' => Side::Right];
+    }
+
+    public function getFilters(): array
+    {
+        return [new TwigFilter('pictured', $this->tasks->of(...))];
     }
 
     public function getFunctions(): array

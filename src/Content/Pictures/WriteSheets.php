@@ -24,6 +24,7 @@ final class WriteSheets extends Command
     public function __construct(
         private readonly CatalogueStore $catalogue,
         private readonly HandPictures $pictures,
+        private readonly TaskPictures $tasks,
     ) {
         parent::__construct();
     }
@@ -56,6 +57,8 @@ final class WriteSheets extends Command
                 $this->catalogue->get()->rung(...),
                 explode(',', $only),
             );
+        } else {
+            array_push($rungs, ...array_values($this->tasks->all($rungs[0])));
         }
         $to = $input->getOption('to');
         $side = true === $input->getOption('left') ? Side::Left : Side::Right;

@@ -100,6 +100,12 @@ final class Catalogue
         return ($this->found($rungId) ?? throw UnknownRung::named($rungId))[0];
     }
 
+    /** @return array<string, DailyTask> by key */
+    public function tasks(): array
+    {
+        return $this->tasks;
+    }
+
     /** A goal as a task with its parts. */
     public function task(string $key): ?DailyTask
     {

@@ -16,6 +16,7 @@ final readonly class DailyTask
      * @param list<string>             $steps
      * @param ?string                  $oneHand    the way with one hand
      * @param non-empty-list<TaskPart> $parts      easiest first
+     * @param Picture                  $picture    of the whole task, step by step
      */
     public function __construct(
         public string $key,
@@ -27,6 +28,7 @@ final readonly class DailyTask
         public array $steps,
         public ?string $oneHand,
         public array $parts,
+        public Picture $picture,
     ) {
     }
 

@@ -61,7 +61,12 @@ final readonly class Framing
         foreach ([] === $spec->crop ? $spec->ways : [] as [$from, $to, $place]) {
             $box = self::both(
                 $box,
-                self::wayOf($spec, $spec->strip[$from], $spec->strip[$to], $place),
+                self::wayOf(
+                    $spec,
+                    $spec->strip[$from],
+                    $spec->strip[$to],
+                    $place,
+                ),
             );
         }
         if (null !== $spec->table) {
@@ -184,7 +189,10 @@ final readonly class Framing
     {
         $box = self::NOTHING;
         foreach (\in_array($place, ['thing', 'other'], true) ? [] : [.35, .65] as $share) {
-            $between = $before->subject->towards($after->subject, $share);
+            $between = $before->subject->towards(
+                $after->subject,
+                $share,
+            );
             $at = (new Tableau($between))->camera($spec->view, $spec->side)->project(
                 $between->outline()->place($place),
             );

@@ -68,7 +68,10 @@ final readonly class Marks
         $last = $p[\count($p) - 1];
 
         return match ($mark->kind) {
-            MarkKind::Ring => self::ring($p[0], $mark->size ?? 10.0),
+            MarkKind::Ring => self::ring(
+                $p[0],
+                $mark->size ?? 10.0,
+            ),
             MarkKind::Contact => self::contact($p[0]),
             MarkKind::Tap => self::tap($p[0], $p[1] ?? null),
             MarkKind::Arrow => Overlays::arrow(
@@ -81,7 +84,10 @@ final readonly class Marks
                 self::stroke(self::smooth($p), 2.0),
             ),
             MarkKind::Line => [new Layer('line-dots', self::plain($p))],
-            MarkKind::Shake => self::shake($p[0], $mark->size ?? 22.0),
+            MarkKind::Shake => self::shake(
+                $p[0],
+                $mark->size ?? 22.0,
+            ),
             MarkKind::Figure => self::figure(
                 $p[0],
                 $mark->text,
@@ -94,7 +100,10 @@ final readonly class Marks
                 $mark->size ?? 16.0,
             ),
             MarkKind::Stream => self::stream($p[0], $last),
-            MarkKind::Glow => self::glow($p[0], $mark->size ?? 30.0),
+            MarkKind::Glow => self::glow(
+                $p[0],
+                $mark->size ?? 30.0,
+            ),
             MarkKind::Breath => [],
         };
     }
@@ -211,7 +220,10 @@ final readonly class Marks
     {
         return [
             new Layer('contact-halo', self::round($c, 4.4)),
-            new Layer('contact', self::round($c, 4.4).self::round($c, 1.2)),
+            new Layer(
+                'contact',
+                self::round($c, 4.4).self::round($c, 1.2),
+            ),
         ];
     }
 

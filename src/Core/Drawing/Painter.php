@@ -50,7 +50,10 @@ final readonly class Painter
         if (null !== $other && $spec->withGhost) {
             array_push(
                 $layers,
-                ...Overlays::ghost($other->scene->only('hand'), $other->camera),
+                ...Overlays::ghost(
+                    $other->scene->only('hand'),
+                    $other->camera,
+                ),
             );
         }
         array_push($layers, ...$figure->layers());
@@ -106,7 +109,10 @@ final readonly class Painter
         $frames = [];
         for ($i = 0; $i < max(1, $count); ++$i) {
             $share = $i / max(1, $count - 1);
-            $leg = min((int) floor($share * $legs), max(0, $legs - 1));
+            $leg = min(
+                (int) floor($share * $legs),
+                max(0, $legs - 1),
+            );
             $moment = $legs < 1
                 ? $stops[0]
                 : $stops[$leg]->towards(

@@ -32,7 +32,10 @@ final readonly class PlacedForm
         $axes = ($scene->frames[$this->at->on] ?? $scene->frames['hand'] ?? new Frame())->atOrigin($origin);
         if (null !== $this->towards) {
             $to = Vector::sub($this->towards->in($scene), $origin);
-            $axes = Circle::facing((new Frame())->atOrigin($origin), $to);
+            $axes = Circle::facing(
+                (new Frame())->atOrigin($origin),
+                $to,
+            );
         }
         $axes = $axes->tilt($this->turn[0])->roll($this->turn[1])->flex($this->turn[2]);
         $scene->body = $this->isFurniture ? 'furniture' : 'object';

@@ -43,7 +43,11 @@ final readonly class SecondHand
             $this->owner,
             $this->hold,
             at: $this->at,
-            fingers: self::between($other->fingers, $this->fingers, $share),
+            fingers: self::between(
+                $other->fingers,
+                $this->fingers,
+                $share,
+            ),
             palm: self::between($other->palm, $this->palm, $share),
             isSame: $this->isSame,
             comesFrom: $other->at,
@@ -69,7 +73,12 @@ final readonly class SecondHand
         }
         $y = Vector::unit($this->fingers);
         $z = Vector::unit(Vector::sub($this->palm, Vector::times($y, Vector::dot($this->palm, $y))));
-        $axes = new Frame([0.0, 0.0, 0.0], Vector::cross($y, $z), $y, $z);
+        $axes = new Frame(
+            [0.0, 0.0, 0.0],
+            Vector::cross($y, $z),
+            $y,
+            $z,
+        );
         $point = $this->hold->in($second);
         $m = $this->isSame ? 1.0 : -1.0;
         $place = Vector::sub(
@@ -109,7 +118,13 @@ final readonly class SecondHand
      */
     private static function between(?array $a, ?array $b, float $share): ?array
     {
-        return null === $a || null === $b ? $b : Vector::mix($a, $b, $share);
+        return null === $a || null === $b
+            ? $b
+            : Vector::mix(
+            $a,
+            $b,
+            $share,
+        );
     }
 
     private function layPalmToPalm(Scene $scene, NamedPose $subject, bool $withSkin): void
@@ -125,7 +140,13 @@ final readonly class SecondHand
             $subject->elbow(),
             $withSkin,
         );
-        Placing::hand($scene, $other, $at, true, body: $this->owner->body());
+        Placing::hand(
+            $scene,
+            $other,
+            $at,
+            true,
+            body: $this->owner->body(),
+        );
     }
 
     /** @return Vec|null where it lies; null: palm to palm */
@@ -135,6 +156,10 @@ final readonly class SecondHand
 
         return null === $at || null === $this->comesFrom
             ? $at
-            : Vector::mix($this->comesFrom->in($scene), $at, $this->share);
+            : Vector::mix(
+                $this->comesFrom->in($scene),
+                $at,
+                $this->share,
+            );
     }
 }

@@ -47,6 +47,21 @@ final readonly class Course
         return null;
     }
 
+    /**
+     * To where a step of a task is, its stills being spread over all of them.
+     *
+     * @param int $nth from 0
+     *
+     * @return Path
+     */
+    public function atStep(int $nth, int $of): array
+    {
+        $last = \count($this->picture->stills) - 1;
+        $at = static fn (int $step): int => (int) round(max(0, $step) / max(1, $of - 1) * $last);
+
+        return range($at($nth - 1), $at($nth));
+    }
+
     private function isCourse(): bool
     {
         return match ($this->walk->kind) {

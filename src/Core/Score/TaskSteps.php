@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Core\Score;
 
 use HandGarden\Core\Catalogue\Catalogue;
+use HandGarden\Core\Catalogue\DailyTask;
 use HandGarden\Core\Catalogue\TaskPart;
 use HandGarden\Core\Routine\Item;
 
@@ -16,11 +17,18 @@ final readonly class TaskSteps
     ) {
     }
 
+    /** The daily task that an item is the doing of; null: it is none. */
+    public function taskOf(Item $item): ?DailyTask
+    {
+        $key = $item->variant->with['key'] ?? null;
+
+        return \is_string($key) ? $this->catalogue->task($key) : null;
+    }
+
     /** @return list<string> all steps where the whole task is done, else its part in one; none: it is no task */
     public function of(Item $item): array
     {
-        $key = $item->variant->with['key'] ?? null;
-        $task = \is_string($key) ? $this->catalogue->task($key) : null;
+        $task = $this->taskOf($item);
         if (null === $task) {
             return [];
         }

@@ -6,6 +6,7 @@ namespace HandGarden\Core\Score;
 
 use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Picture;
 use HandGarden\Core\Cue\Cue;
 use HandGarden\Core\Cue\CueKind;
 use HandGarden\Core\Cue\Walk;
@@ -32,6 +33,7 @@ final readonly class Turns
     /**
      * @param int          $nth   of the stretch, from 0
      * @param list<string> $steps of the daily task that it is; none: it is no task
+     * @param ?Picture     $ofTask drawn in place of the exercise
      */
     public function __construct(
         private Item $item,
@@ -39,10 +41,11 @@ final readonly class Turns
         private Side $worse,
         private int $seed,
         private array $steps = [],
+        ?Picture $ofTask = null,
     ) {
         $this->walk = $item->rung->walk;
         $this->units = new Units($this->walk, $item->dose);
-        $this->course = new Course($item->rung->picture, $this->walk);
+        $this->course = new Course($ofTask ?? $item->rung->picture, $this->walk);
         $this->voice = new Voice($this->walk, $item->dose->repetitions);
         $this->beat = Tempo::of($item);
         $seconds = $this->walk->moveSeconds();
@@ -197,6 +200,7 @@ final readonly class Turns
             $cues[] = $played->with([
                 'seconds' => $played->seconds / $count,
                 'words' => $words,
+                'stills' => $this->course->atStep($i, $count),
                 'aloud' => Aloud::Words,
                 'saysUnit' => false,
                 'number' => $i + 1,

@@ -42,7 +42,10 @@ final readonly class Lathe implements Solid
 
     public function addTo(Scene $scene, Frame $axes): void
     {
-        $axis = Circle::facing($axes->move(...$this->at), $this->along);
+        $axis = Circle::facing(
+            $axes->move(...$this->at),
+            $this->along,
+        );
         $rows = \count($this->profile);
         for ($k = 1; $k < $rows; ++$k) {
             $scene->beginSolid($this->tones[$k - 1] ?? $this->tones[0] ?? null);
@@ -117,12 +120,28 @@ final readonly class Lathe implements Solid
             $edge,
             n: $n,
         );
-        $top = $scene->ball($axis->at(0.0, $to[0] - $edge, 0.0), $edge);
-        $bottom = $scene->ball($axis->at(0.0, $from[0] + $edge, 0.0), $edge);
+        $top = $scene->ball(
+            $axis->at(0.0, $to[0] - $edge, 0.0),
+            $edge,
+        );
+        $bottom = $scene->ball(
+            $axis->at(0.0, $from[0] + $edge, 0.0),
+            $edge,
+        );
         for ($k = 0; $k < $n; ++$k) {
             $j = ($k + 1) % $n;
-            $scene->hull('thing', $lower[$k], $lower[$j], $upper[$k]);
-            $scene->hull('thing', $lower[$j], $upper[$k], $upper[$j]);
+            $scene->hull(
+                'thing',
+                $lower[$k],
+                $lower[$j],
+                $upper[$k],
+            );
+            $scene->hull(
+                'thing',
+                $lower[$j],
+                $upper[$k],
+                $upper[$j],
+            );
             $scene->hull('thing', $bottom, $lower[$k], $lower[$j]);
             $scene->hull('thing', $top, $upper[$k], $upper[$j]);
         }
