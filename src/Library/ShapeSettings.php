@@ -13,9 +13,10 @@ use Symfony\Contracts\Service\ResetInterface;
 /** Hand shapes that this clinic leaves out, and what is shown in their place. */
 final class ShapeSettings implements PoseSwaps, ResetInterface
 {
+    /** Poses and second hands by the shape that is left out, and what is drawn in their place. */
     private const IN_PLACE_OF = [
-        'wide-l' => ['shape-wide-l', 'shape-hook'],
-        'outer-pair' => ['shape-outer-pair', 'shape-two-up'],
+        'wide-l' => ['shape-wide-l' => 'shape-hook', 'shape2-wide-l' => 'shape2-hook'],
+        'outer-pair' => ['shape-outer-pair' => 'shape-two-up', 'shape2-outer-pair' => 'shape2-two-up'],
     ];
 
     /** @var list<string>|null */
@@ -30,18 +31,31 @@ final class ShapeSettings implements PoseSwaps, ResetInterface
     public function applyTo(Picture $picture): Picture
     {
         if (
-            [] === array_intersect($picture->poses(), array_column(self::IN_PLACE_OF, 0))
+            [] === array_intersect(
+                $picture->poses(),
+                array_keys(array_merge(...array_values(self::IN_PLACE_OF))),
+            )
             || null === $this->security->getUser()
         ) {
             return $picture;
         }
+
+        return $picture->withPoses(self::swapsFor($this->off()));
+    }
+
+    /**
+     * @param list<string> $off keys of shapes that are left out
+     *
+     * @return array<string, string>
+     */
+    public static function swapsFor(array $off): array
+    {
         $swaps = [];
-        foreach ($this->off() as $shape) {
-            [$pose, $instead] = self::IN_PLACE_OF[$shape] ?? ['', ''];
-            $swaps[$pose] = $instead;
+        foreach ($off as $shape) {
+            $swaps += self::IN_PLACE_OF[$shape] ?? [];
         }
 
-        return $picture->withPoses($swaps);
+        return $swaps;
     }
 
     public function reset(): void

@@ -8,6 +8,7 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Pictures\HandPictures;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Drawing\PictureSpec;
+use HandGarden\Library\ShapeSettings;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Filesystem\Filesystem;
@@ -88,6 +89,19 @@ final class PictureTest extends GardenTestCase
             'the second time it is a file',
         );
         (new Filesystem())->remove($dir);
+    }
+
+    public function testAShapeThatIsLeftOutIsMadeByNeitherHand(): void
+    {
+        $swaps = ShapeSettings::swapsFor(['wide-l', 'outer-pair']);
+        foreach (['four-shape-chain', 'hand-shape-practice'] as $id) {
+            $picture = Cases::catalogue()->rung($id)->picture->withPoses($swaps);
+            foreach ($picture->stills as $still) {
+                foreach ([$still->pose, ...$still->others] as $name) {
+                    self::assertDoesNotMatchRegularExpression('/wide-l|outer-pair/', $name, $id);
+                }
+            }
+        }
     }
 
     /** @return iterable<string, array{string}> */

@@ -45,14 +45,16 @@ final readonly class Still
     ) {
     }
 
-    /** @param array<string, string> $swaps poses that others stand in for */
+    /** @param array<string, string> $swaps poses and second hands that others stand in for */
     public function withPoses(array $swaps): self
     {
         $swap = static fn (string $pose): string => $swaps[$pose] ?? $pose;
         /** @var array{pose: string} $all */
-        $all = ['pose' => $swap($this->pose), 'via' => array_map($swap, $this->via)] + get_object_vars(
-            $this,
-        );
+        $all = [
+            'pose' => $swap($this->pose),
+            'via' => array_map($swap, $this->via),
+            'others' => array_map($swap, $this->others),
+        ] + get_object_vars($this);
 
         return new self(...$all);
     }
