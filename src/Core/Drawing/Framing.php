@@ -36,7 +36,7 @@ final readonly class Framing
         $box = self::NOTHING;
         $ground = -\INF;
         $seen = [];
-        foreach ([] === $spec->strip ? [$spec->shown] : $spec->strip as $nth => $moment) {
+        foreach ([] === $spec->strip ? [$spec->shown] : $spec->strip as $moment) {
             $projection = new Projection(
                 $moment->scene(false),
                 $moment->camera($spec->view, $spec->side),

@@ -66,7 +66,7 @@ final class Scene
     /** What is put in from now on is one convex shape of its own. */
     public function beginSolid(?string $tone = null): int
     {
-        $this->solid = max(0, ...array_column($this->hulls, 3), ...array_keys($this->tones)) + 1;
+        $this->solid = \count($this->tones) + 1;
         $this->tones[$this->solid] = $tone ?? $this->body;
 
         return $this->solid;

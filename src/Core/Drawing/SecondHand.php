@@ -118,13 +118,7 @@ final readonly class SecondHand
      */
     private static function between(?array $a, ?array $b, float $share): ?array
     {
-        return null === $a || null === $b
-            ? $b
-            : Vector::mix(
-            $a,
-            $b,
-            $share,
-        );
+        return null === $a || null === $b ? $b : Vector::mix($a, $b, $share);
     }
 
     private function layPalmToPalm(Scene $scene, NamedPose $subject, bool $withSkin): void
