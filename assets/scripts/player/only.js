@@ -1,28 +1,24 @@
-const TRIES = 5;
-const BETWEEN_MS = 300;
+const SOON_MS = 1500;
 
 /**
- * Whether a sitting is played in this tab alone; the tab keeps it until it is closed. A tab that is being loaded again
- * lets go a moment later, so it is asked a few times.
+ * Waits till a sitting is played in this tab alone; the tab keeps it until it is closed, and whoever waits longest
+ * comes next. A tab that is being loaded again lets go a moment later, so that a short wait is not worth a word.
  * @param {string} sitting
- * @returns {Promise<boolean>}
+ * @param {import('../core/running.js').Running} running
+ * @param {() => void} tell that another tab has it
+ * @returns {Promise<void>}
  */
-export async function isOnlyHere(sitting) {
-  if (!('locks' in navigator)) return true; // an old browser: what is told twice folds to one
-  for (let nth = 0; nth < TRIES; nth += 1) {
-    if (await taken(`garden-sitting-${sitting}`)) return true;
-    await new Promise((done) => {
-      setTimeout(done, BETWEEN_MS);
-    });
-  }
-  return false;
-}
-
-/** @param {string} name */
-const taken = (name) =>
-  new Promise((done) => {
-    navigator.locks.request(name, { ifAvailable: true }, (lock) => {
-      done(lock !== null);
-      return lock === null ? undefined : new Promise(() => {});
-    });
+export function onlyHere(sitting, running, tell) {
+  if (!('locks' in navigator)) return Promise.resolve(); // an old browser: what is told twice folds to one
+  return new Promise((done, failed) => {
+    const quiet = running.after(tell, SOON_MS);
+    const held = () => {
+      quiet();
+      done();
+      return new Promise(() => {});
+    };
+    navigator.locks
+      .request(`garden-sitting-${sitting}`, { signal: running.signal }, held)
+      .catch(failed);
   });
+}

@@ -59,13 +59,21 @@ export class Moving {
   }
 }
 
+/** So few that what is told never waits behind pictures. */
+const AT_ONCE = 2;
+
 /**
- * Gets every picture of a sitting before it is wanted.
+ * Gets every picture of a sitting before it is wanted, in the order of the sitting.
  * @param {Item[]} items
  */
-export function fetchAll(items) {
-  const addresses = new Set(items.flatMap((item) => [...item.stills, item.book]));
-  return Promise.allSettled([...addresses].map((address) => fetch(address)));
+export async function fetchAll(items) {
+  const left = [...new Set(items.flatMap((item) => [...item.stills, item.book]))];
+  const getsOn = async () => {
+    for (let next = left.shift(); next !== undefined; next = left.shift()) {
+      await fetch(next).catch(() => {});
+    }
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, getsOn));
 }
 
 /**

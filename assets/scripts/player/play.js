@@ -4,7 +4,7 @@ import { putAround } from './around.js';
 import { Director } from './director.js';
 import { Faces } from './faces.js';
 import { Keeper } from './keeper.js';
-import { isOnlyHere } from './only.js';
+import { onlyHere } from './only.js';
 import { Post } from './post.js';
 import { Guide } from './release/guide.js';
 import { fetchAll } from './picture.js';
@@ -29,6 +29,18 @@ export function connect(root) {
 }
 
 /**
+ * So that it goes on without a network: the pages first, as they keep the pictures.
+ * @param {import('./score.js').Item[]} items
+ */
+async function keepForLater(items) {
+  await navigator.serviceWorker
+    ?.register('/sw.js')
+    .then(() => navigator.serviceWorker.ready)
+    .catch(() => {}); // without it a reload wants a network
+  await fetchAll(items);
+}
+
+/**
  * @param {HTMLElement} root
  * @param {Running} running
  * @param {HTMLElement} says
@@ -36,11 +48,10 @@ export function connect(root) {
 async function open(root, running, says) {
   const sitting = location.pathname.split('/')[2] ?? '';
   const token = data(root, 'token');
-  if (!(await isOnlyHere(sitting))) {
+  await onlyHere(sitting, running, () => {
     says.textContent =
-      'This sitting is open in another tab. Go on there, or close that tab and load this page again.';
-    return;
-  }
+      'This sitting is open in another tab. Go on there; or close that tab, and it goes on here.';
+  });
   const keeper = await Keeper.open();
   const fresh = token === '' ? null : await opened(`/sittings/${sitting}/open`, token);
   if (fresh !== null) await keeper.keepSheet(sitting, fresh);
@@ -76,8 +87,7 @@ async function open(root, running, says) {
     ? new Guide(root, running, faces, { sheet, release, act })
     : new Director(root, running, faces, { sheet, act });
   leads.start(kept.map(({ told }) => told));
-  navigator.serviceWorker?.register('/sw.js').catch(() => {}); // without it a reload wants a network
-  fetchAll(sheet.score.items); // so that it goes on without one
+  keepForLater(sheet.score.items);
   running.on(window, 'online', () => post.flush());
   running.every(() => post.flush(), AGAIN_MS);
   post.flush();
