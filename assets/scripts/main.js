@@ -2,6 +2,7 @@
 // works.
 import { connect as choose } from './behaviours/choose.js';
 import { connect as counter } from './behaviours/counter.js';
+import { connect as decisions } from './behaviours/decisions.js';
 import { connect as filters } from './behaviours/filters.js';
 import { connect as flipbook } from './behaviours/flipbook.js';
 import { connect as hides } from './behaviours/hides.js';
@@ -20,6 +21,7 @@ import { connect as waiting } from './behaviours/waiting.js';
 const behaviours = {
   choose,
   counter,
+  decisions,
   filters,
   flipbook,
   hides,

@@ -11,6 +11,7 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Words\PhraseFormat;
 use HandGarden\Planning\GivenDose;
 use HandGarden\Planning\PlanRepository;
@@ -42,9 +43,19 @@ final class Decide extends AbstractController
     #[Route('/clients/{client}/decisions', name: 'progress_decide', methods: ['POST'])]
     public function decide(Request $request, Client $client): Response
     {
-        $answer = DecisionAnswer::tryFrom((string) $request->request->get('answer', ''));
-        $note = mb_substr(trim((string) $request->request->get('note', '')), 0, 300);
-        $proposal = $this->find($client, (string) $request->request->get('proposal', ''));
+        $answer = DecisionAnswer::tryFrom((string) $request->request->get(
+            'answer',
+            '',
+        ));
+        $note = mb_substr(
+            trim((string) $request->request->get('note', '')),
+            0,
+            300,
+        );
+        $proposal = $this->find(
+            $client,
+            (string) $request->request->get('proposal', ''),
+        );
         if (null === $proposal || null === $answer) {
             $this->addFlash(
                 'problem',
@@ -54,12 +65,87 @@ final class Decide extends AbstractController
             return $this->back($client);
         }
         try {
-            $dose = $this->doseFor($client, $proposal, $answer, $request);
+            $dose = $this->doseFor(
+                $client,
+                $proposal,
+                $answer,
+                $request,
+            );
         } catch (InvalidDose $e) {
-            $this->addFlash('problem', $e->getMessage().' Nothing was changed.');
+            $this->addFlash(
+                'problem',
+                $e->getMessage().' Nothing was changed.',
+            );
 
             return $this->back($client);
         }
+        $this->answer(
+            $client,
+            $proposal,
+            $answer,
+            $dose,
+            note: $note,
+        );
+        $this->addFlash(
+            'done',
+            ucfirst($answer->value).'.',
+        );
+
+        return $this->back($client);
+    }
+
+    /** Steps up that were ticked, each seen as a line of its own. What has changed meanwhile is left as it is. */
+    #[Route('/clients/{client}/decisions/steps', name: 'progress_decide_steps', methods: ['POST'])]
+    public function several(Request $request, Client $client): Response
+    {
+        $keys = array_filter(
+            $request->request->all('steps'),
+            \is_string(...),
+        );
+        $taken = 0;
+        foreach ($keys as $key) {
+            $proposal = $this->find($client, $key);
+            if (null === $proposal || ProposalKind::Advance !== $proposal->kind) {
+                continue;
+            }
+            $dose = $this->doseFor(
+                $client,
+                $proposal,
+                DecisionAnswer::Accepted,
+                $request,
+            );
+            $this->answer(
+                $client,
+                $proposal,
+                DecisionAnswer::Accepted,
+                $dose,
+                note: '',
+            );
+            ++$taken;
+        }
+        if ($taken > 0) {
+            $this->addFlash(
+                'done',
+                1 === $taken ? 'One step up accepted.' : $taken.' steps up accepted.',
+            );
+        }
+        $left = \count($keys) - $taken;
+        if ($left > 0 || [] === $keys) {
+            $this->addFlash('problem', [] === $keys
+                ? 'No step was ticked. Nothing was done.'
+                : $left.' of them were answered already, or newer sittings have changed them: left as they are.');
+        }
+
+        return $this->back($client);
+    }
+
+    private function answer(
+        Client $client,
+        Proposal $proposal,
+        DecisionAnswer $answer,
+        ?Dose $dose,
+        string $note,
+    ): void {
         $by = $this->who->actor();
         $this->plans->together(function () use (
             $client,
@@ -83,7 +169,10 @@ final class Decide extends AbstractController
                     at: $this->clock->now(),
                 ),
             );
-            $this->restraints->end($client, $proposal->key());
+            $this->restraints->end(
+                $client,
+                $proposal->key(),
+            );
             if (DecisionAnswer::Declined !== $answer) {
                 $this->acts->carryOut($client, $proposal, $dose);
             }
@@ -93,15 +182,15 @@ final class Decide extends AbstractController
             $client->id,
             mb_substr($proposal->key(), 0, 80),
         );
-        $this->addFlash('done', ucfirst($answer->value).'.');
-
-        return $this->back($client);
     }
 
     #[Route('/clients/{client}/suspensions/{suspension}', name: 'progress_reopen', methods: ['POST'])]
     public function reopen(Request $request, Client $client, string $suspension): Response
     {
-        $note = trim((string) $request->request->get('note', ''));
+        $note = trim((string) $request->request->get(
+            'note',
+            '',
+        ));
         foreach ($this->plans->suspensions($client) as $open) {
             if ($open->id !== $suspension) {
                 continue;
@@ -118,7 +207,11 @@ final class Decide extends AbstractController
             $open->reopenedById = $this->who->staff()->id;
             $open->reopenedNote = $note;
             $this->plans->keep();
-            $this->audit->wrote('reopened', $client->id, $open->id);
+            $this->audit->wrote(
+                'reopened',
+                $client->id,
+                $open->id,
+            );
             $this->addFlash('done', 'Reopened.');
 
             return $this->back($client);
@@ -161,25 +254,37 @@ final class Decide extends AbstractController
         }
         $rung = $this->catalogue->get()->rung($proposal->rungId);
         if (DecisionAnswer::Adjusted !== $answer) {
-            return $this->given->shortened($client, $rung, $proposal->to);
+            return $this->given->shortened(
+                $client,
+                $rung,
+                $proposal->to,
+            );
         }
         $form = $request->request;
 
         return $this->given->check($client, $rung, $proposal->to
-            ->withSets(GivenDose::number($form, 'sets', $proposal->to->sets))
+            ->withSets(GivenDose::number(
+                $form,
+                'sets',
+                $proposal->to->sets,
+            ))
             ->withRepetitions(GivenDose::number(
                 $form,
                 'repetitions',
                 $proposal->to->repetitions,
             ))
-            ->withHold(GivenDose::number($form, 'hold', $proposal->to->holdSeconds)));
+            ->withHold(GivenDose::number(
+                $form,
+                'hold',
+                $proposal->to->holdSeconds,
+            )));
     }
 
     private function back(Client $client): Response
     {
         return $this->redirectToRoute(
             'progress_decisions',
-            ['client' => $client->id],
+            ['client' => $client->id, '_fragment' => 'next'],
             Response::HTTP_SEE_OTHER,
         );
     }

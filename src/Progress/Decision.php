@@ -9,6 +9,7 @@ use Doctrine\ORM\Mapping as ORM;
 use HandGarden\Client\TellsOfClient;
 use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Data\Node;
+use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Core\Words\PhraseFormat;
 use Symfony\Component\Uid\Uuid;
@@ -16,9 +17,15 @@ use Symfony\Component\Uid\Uuid;
 /** What a therapist answered to a proposal. */
 #[ORM\Entity(readOnly: true)]
 #[ORM\Table(name: 'decision')]
-#[ORM\UniqueConstraint(name: 'decision_once', columns: ['client_id', 'proposal_key'])]
+#[ORM\UniqueConstraint(name: 'decision_once', columns: [
+    'client_id',
+    'proposal_key',
+])]
 class Decision implements TellsOfClient
 {
+    /** Days for which an answered card does not come back. */
+    public const QUIET_DAYS = 14;
+
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
     public readonly string $id;
@@ -51,7 +58,20 @@ class Decision implements TellsOfClient
 
     public function why(): Phrase
     {
-        return PhraseFormat::read(Node::root($this->why));
+        return PhraseFormat::read(
+            Node::root($this->why),
+        );
+    }
+
+    public function quietUntil(): \DateTimeImmutable
+    {
+        return $this->at->modify('+'.self::QUIET_DAYS.' days');
+    }
+
+    /** It was a card, and does not come back yet. */
+    public function isQuietOn(\DateTimeImmutable $now): bool
+    {
+        return true === ProposalKind::tryFrom($this->kind)?->isACard() && $now < $this->quietUntil();
     }
 
     public function ofClient(): string

@@ -25,9 +25,6 @@ use HandGarden\Web\Clock;
 /** Proposals that wait for a therapist: what the log asks for, less what was answered already. */
 final readonly class OpenProposals implements OpenEases
 {
-    /** Days for which an answered card does not come back. */
-    private const QUIET_DAYS = 14;
-
     public function __construct(
         private readonly ClinicSettings $settings,
         private Plan $plan,
@@ -52,7 +49,10 @@ final readonly class OpenProposals implements OpenEases
     {
         $lists = [];
         foreach ($this->plans->routines($client) as $routine) {
-            $lists[$routine->kind->value] = $this->plan->itemsOf($client, $routine);
+            $lists[$routine->kind->value] = $this->plan->itemsOf(
+                $client,
+                $routine,
+            );
         }
         $prescribed = Prescribed::inTurns(
             Prescribed::in(array_merge(...array_values($lists))),
@@ -62,7 +62,9 @@ final readonly class OpenProposals implements OpenEases
         $today = $this->clock->today($client->zone);
         $decided = $this->decisions->answered($client);
         $answered = $decided->keys();
-        $quiet = $decided->cards($this->clock->now()->modify('-'.self::QUIET_DAYS.' days'));
+        $quiet = $decided->cards(
+            $this->clock->now()->modify('-'.Decision::QUIET_DAYS.' days'),
+        );
         $restraints = $this->restraints->open($client);
         $log = $this->sittings->log($client);
         $asked = (new Proposer(
@@ -95,8 +97,15 @@ final readonly class OpenProposals implements OpenEases
                 ...self::held($restraints, $asked->proposals, $prescribed),
                 ...array_values(array_filter(
                     $asked->proposals,
-                    static fn (Proposal $p): bool => !\in_array($p->key(), $answered, true)
-                        && !($p->kind->isACard() && $quiet->silence($p, $log)),
+                    static fn (Proposal $p): bool => !\in_array(
+                        $p->key(),
+                        $answered,
+                        true,
+                    )
+                        && !($p->kind->isACard() && $quiet->silence(
+                            $p,
+                            $log,
+                        )),
                 )),
             ],
             $asked->waiting,
@@ -114,7 +123,10 @@ final readonly class OpenProposals implements OpenEases
      */
     private static function held(array $kept, array $now, array $items): array
     {
-        $keys = array_map(static fn (Proposal $p): string => $p->key(), $now);
+        $keys = array_map(
+            static fn (Proposal $p): string => $p->key(),
+            $now,
+        );
         $doses = [];
         foreach ($items as $item) {
             $doses[$item->key()] = $item->dose;
@@ -123,9 +135,15 @@ final readonly class OpenProposals implements OpenEases
         return array_values(array_filter($kept, static function (Proposal $p) use ($keys, $doses): bool {
             $dose = $doses[$p->itemKey() ?? ''] ?? null;
             $isOvertaken = null !== $p->itemKey()
-                && (null === $dose || (null !== $p->to && $dose->isAtMost($p->to->withSets($dose->sets))));
+                && (null === $dose || (null !== $p->to && $dose->isAtMost(
+                    $p->to->withSets($dose->sets),
+                )));
 
-            return !$isOvertaken && !\in_array($p->key(), $keys, true);
+            return !$isOvertaken && !\in_array(
+                $p->key(),
+                $keys,
+                true,
+            );
         }));
     }
 }

@@ -10,11 +10,13 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\ArmPart;
 use HandGarden\Core\Progress\Asked;
-use HandGarden\Core\Progress\Proposal;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
+use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Alerts;
+use HandGarden\Sitting\AlertTimes;
 use HandGarden\Sitting\SittingRepository;
+use HandGarden\Web\Clock;
 use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
@@ -38,35 +40,50 @@ final class ShowDecisions extends AbstractController
         private readonly Cautions $cautions,
         private readonly ClinicRepository $clinics,
         private readonly Wording $words,
+        private readonly Clock $clock,
     ) {
     }
 
     public function __invoke(Client $client): Response
     {
         $asked = $this->open->asked($client);
-        $lines = [];
-        foreach ($this->sittings->log($client)->lines as $line) {
-            $lines[$line->id] = $line;
-        }
-        $proposals = array_map(
-            fn (Proposal $p): ProposalView => ProposalView::from(
-                $p,
+        $log = $this->sittings->log($client);
+        $worse = $this->plan->worseSide($client);
+        $groups = [];
+        foreach ($asked->proposals as $proposal) {
+            $view = ProposalView::from(
+                $proposal,
                 $this->catalogue->get(),
-                $lines,
-                $this->plan->worseSide($client),
-                words: $this->words,
-            ),
-            $asked->proposals,
-        );
+                $log,
+                $worse,
+            );
+            $groups[$view->group->value][] = $view;
+        }
+        $order = array_column(DecisionGroup::cases(), 'value');
+        uksort($groups, static fn (string $a, string $b): int => array_search(
+            $a,
+            $order,
+            true,
+        ) <=> array_search($b, $order, true));
+        $hours = $this->clinics->own()->openingHours();
 
         return $this->render('Progress/decisions.html.twig', [
             'client' => $client,
             'banner' => $this->cautions->for($client),
-            'proposals' => $proposals,
+            'groups' => $groups,
             'waiting' => $this->waiting($asked),
-            'decisions' => \array_slice($this->decisions->for($client), 0, 20),
+            'decisions' => \array_slice(
+                $this->decisions->for($client),
+                0,
+                20,
+            ),
             'suspensions' => $this->plans->suspensions($client),
-            'alerts' => $this->alerts->open($client),
+            'alerts' => array_map(static fn (Alert $alert): array => [
+                'alert' => $alert,
+                'times' => AlertTimes::of($alert, $hours),
+            ], $this->alerts->open($client)),
+            'now' => $this->clock->now(),
+            'again' => $this->alerts->toLookAt($client),
             'usual' => $this->usual->notes($client),
             'parts' => ArmPart::cases(),
             'names' => $this->clinics->namesOfStaff(),

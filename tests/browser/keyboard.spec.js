@@ -94,11 +94,11 @@ test('the same path with the keyboard alone', async ({ page }) => {
   await Promise.all([page.waitForURL('**/sittings/new'), page.goBack()]);
   await go(page, 'd', '**/decisions');
   const stepDown = page.locator('li[data-rung="wrist-forward-release"]');
-  const accept = stepDown.getByRole('button', { name: 'Accept', exact: true });
-  await tabTo(page, accept);
+  const confirm = stepDown.getByRole('button', { name: 'Confirm', exact: true });
+  await tabTo(page, confirm);
   await page.keyboard.press('Enter');
   await expect(page.getByText('Accepted.')).toBeVisible();
-  await expect(stepDown.getByRole('button', { name: 'Accept', exact: true })).toHaveCount(0);
+  await expect(confirm).toHaveCount(0);
   await go(page, 'r', '**/routine');
   await expect(
     page.locator('#items > li').filter({ hasText: 'Wrist-forward release' }),

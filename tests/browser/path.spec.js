@@ -156,8 +156,7 @@ test('a therapist takes a new client from sign-in to an accepted dose in the nex
   // the proposal, and the next routine
   const proposal = page.locator('li[data-rung="helped-lift-hold"]');
   await expect(proposal).toContainText('8 ×, hold 5 s');
-  await proposal.getByText(/^Evidence/).click();
-  await expect(proposal.locator('details li')).toHaveCount(3);
+  await expect(proposal.locator('th.rests-on')).toHaveCount(3);
   await proposal.getByRole('button', { name: 'Accept', exact: true }).click();
   await expect(proposal).toHaveCount(0);
   await tab(page, 'Routine');

@@ -22,6 +22,7 @@ final readonly class LogLine
      * @param Dose               $dose         with which it was done
      * @param ?int               $errors       wrong or missed ones; null: nobody counted
      * @param ?Felt              $whole        of the sitting as a whole; null: nobody told
+     * @param ?SkipReason        $reason       why it was not done, or not all of it
      */
     public function __construct(
         public string $id,
@@ -45,6 +46,7 @@ final readonly class LogLine
         public ?int $errors = null,
         public ?Felt $felt = null,
         public ?Felt $whole = null,
+        public ?SkipReason $reason = null,
     ) {
     }
 
@@ -82,6 +84,7 @@ final readonly class LogLine
             errors: $told->errors,
             felt: $told->felt,
             whole: $told->whole,
+            reason: $told->reason,
         );
     }
 
@@ -115,14 +118,23 @@ final readonly class LogLine
     public function reached(): float
     {
         $shares = [
-            null === $this->repetitions ? null : $this->repetitions / max(1, $this->dose->repetitions),
+            null === $this->repetitions ? null : $this->repetitions / max(
+                1,
+                $this->dose->repetitions,
+            ),
             null === $this->holdSeconds || 0 === $this->dose->holdSeconds
                 ? null
                 : $this->holdSeconds / $this->dose->holdSeconds,
         ];
-        $told = array_filter($shares, static fn (?float $s): bool => null !== $s);
+        $told = array_filter(
+            $shares,
+            static fn (?float $s): bool => null !== $s,
+        );
 
-        return [] === $told ? $this->outcome->share() : min(1.0, ...array_values($told));
+        return [] === $told ? $this->outcome->share() : min(
+            1.0,
+            ...array_values($told),
+        );
     }
 
     /** Done in full, with the hold and the count that were set, without a trick movement. */

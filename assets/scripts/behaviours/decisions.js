@@ -1,0 +1,42 @@
+import { all, around, maybe } from '../core/dom.js';
+import { Running } from '../core/running.js';
+
+const OFF = 'garden-keys-off';
+const TYPING = 'input, select, textarea, dialog, [contenteditable]';
+
+/**
+ * From row to row by arrows; y, x and n press what the row that has the focus offers. Nothing is answered that does
+ * not have it.
+ * @param {HTMLElement} root
+ */
+export function connect(root) {
+  const running = new Running();
+  const rows = all(root, '[data-row]', HTMLElement);
+  if (location.hash === '#next') rows[0]?.focus();
+  running.on(document, 'keydown', (event) => {
+    if (event.ctrlKey || event.altKey || event.metaKey || around(event, TYPING, Element)) return;
+    const on = rows.findIndex((row) => row.contains(document.activeElement));
+    const step = { ArrowDown: 1, ArrowUp: -1 }[/** @type {string} */ (event.key)];
+    if (step !== undefined && rows.length > 0) {
+      event.preventDefault();
+      rows[Math.min(rows.length - 1, Math.max(0, on + step))].focus();
+      return;
+    }
+    if (on < 0 || localStorage.getItem(OFF) === '1') return;
+    const button = maybe(rows[on], `[data-answer="${CSS.escape(event.key)}"]`, HTMLElement);
+    if (button === null) return;
+    event.preventDefault();
+    press(button, rows[on]);
+  });
+  return running.stop;
+}
+
+/**
+ * @param {HTMLElement} button
+ * @param {HTMLElement} row
+ */
+function press(button, row) {
+  button.click();
+  const first = maybe(row, 'details[open] input', HTMLInputElement);
+  if (first !== null) first.focus();
+}
