@@ -22,11 +22,12 @@ final readonly class Caseload
 {
     public const PAGE = 30;
     /** Raised when what a row says is worked out otherwise. */
-    public const VERSION = 2;
+    public const VERSION = 3;
     private const RETRY_AFTER = '+15 minutes';
     private const PAST = '1970-01-01T00:00:00Z';
     private const NOBODY = '00000000-0000-0000-0000-000000000000';
-    private const COLUMNS = "client_id, name, about, grouped, summary, therapist_id IN (:staff) AS own,
+    private const OWN = '(therapist_id IN (:staff) OR (:lead AND lead_from <= :now))';
+    private const COLUMNS = 'client_id, name, about, grouped, summary, '.self::OWN." AS own,
         stale_from <= :now OR version <> :version AS stale, failure <> '' AS failed";
     private const LISTED = "FROM caseload_row
         WHERE clinic_id = :clinic AND archived = :archived AND (:words = '' OR lower(name) LIKE :like)";
@@ -95,7 +96,7 @@ final readonly class Caseload
         foreach (
             $this->connection->fetchAllAssociative(
                 'SELECT '.self::COLUMNS.' '.self::LISTED
-                    .' ORDER BY rank, therapist_id IN (:staff) DESC, urgency DESC, sorted, client_id'
+                    .' ORDER BY rank, '.self::OWN.' DESC, urgency DESC, sorted, client_id'
                     .' LIMIT '.self::PAGE.' OFFSET '.(self::PAGE * ($page - 1)),
                 $this->parameters($listing),
                 ['staff' => ArrayParameterType::STRING],
@@ -123,7 +124,15 @@ final readonly class Caseload
         /** @var array<string, int> $counts */
         $counts = $this->connection->fetchAllKeyValue(
             'SELECT grouped, count(*) '.self::LISTED.' GROUP BY grouped, rank ORDER BY rank',
-            array_diff_key($this->parameters($listing), ['staff' => 1, 'now' => 1, 'version' => 1]),
+            array_diff_key(
+                $this->parameters($listing),
+                [
+                    'staff' => 1,
+                    'now' => 1,
+                    'version' => 1,
+                    'lead' => 1,
+                ],
+            ),
         );
 
         return $counts;
@@ -145,7 +154,12 @@ final readonly class Caseload
                 WHERE (stale_from <= ? OR version <> ?) AND NOT archived AND client_id NOT IN (?)'
                 .(null === $among ? '' : ' AND client_id IN (?)')
                 .' ORDER BY stale_from, client_id LIMIT 1 FOR UPDATE SKIP LOCKED',
-            [$this->now(), self::VERSION, [...$except, self::NOBODY], ...(null === $among ? [] : [$among])],
+            [
+                $this->now(),
+                self::VERSION,
+                [...$except, self::NOBODY],
+                ...(null === $among ? [] : [$among]),
+            ],
             [2 => ArrayParameterType::STRING, 3 => ArrayParameterType::STRING],
         );
         if (false === $found) {
@@ -153,7 +167,10 @@ final readonly class Caseload
         }
         $row = new Row($found);
 
-        return ['clientId' => $row->text('client_id'), 'clinicId' => $row->text('clinic_id')];
+        return [
+            'clientId' => $row->text('client_id'),
+            'clinicId' => $row->text('clinic_id'),
+        ];
     }
 
     /** Keeps what was worked out, until the client's day is over. */
@@ -162,7 +179,7 @@ final readonly class Caseload
         $group = $summary->group();
         $this->connection->executeStatement(
             'UPDATE caseload_row SET grouped = ?, rank = ?, urgency = ?, summary = ?, version = ?, stale_from = ?,
-                made_at = ?, failure = \'\' WHERE client_id = ?',
+                lead_from = ?, made_at = ?, failure = \'\' WHERE client_id = ?',
             [
                 $group->value,
                 $group->rank(),
@@ -170,6 +187,7 @@ final readonly class Caseload
                 SummaryFormat::write($summary),
                 self::VERSION,
                 self::midnightAfter($summary->day, $client->zone)->format(\DATE_RFC3339),
+                $summary->leadFrom()?->format(\DATE_RFC3339),
                 $this->now(),
                 $client->id,
             ],
@@ -205,7 +223,10 @@ final readonly class Caseload
     {
         $next = $day->modify('+1 day')->format('Y-m-d');
 
-        return (new \DateTimeImmutable($next.' 00:00:00', new \DateTimeZone($zone)))
+        return (new \DateTimeImmutable(
+            $next.' 00:00:00',
+            new \DateTimeZone($zone),
+        ))
             ->setTimezone(new \DateTimeZone('UTC'));
     }
 
@@ -213,7 +234,10 @@ final readonly class Caseload
     {
         return implode(
             ', ',
-            array_map(static fn (Condition $c): string => $c->label(), $client->conditions()),
+            array_map(
+                static fn (Condition $c): string => $c->label(),
+                $client->conditions(),
+            ),
         );
     }
 
@@ -233,6 +257,7 @@ final readonly class Caseload
             'words' => $words,
             'like' => '%'.addcslashes($words, '%_\\').'%',
             'staff' => $listing->staffIds,
+            'lead' => $listing->isLead ? 'true' : 'false',
             'now' => $this->now(),
             'version' => self::VERSION,
         ];

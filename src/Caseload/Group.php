@@ -9,7 +9,9 @@ use HandGarden\Core\Progress\ProposalKind;
 /** What somebody on the list of the day is there for; the first that holds, in this order. */
 enum Group: string
 {
-    /** Rests after a symptom until a therapist has looked. */
+    /** Something happened that nobody has answered. */
+    case Alerts = 'alerts';
+    /** Rests after a symptom until a therapist has looked, or is to be looked at again. */
     case Held = 'held';
     /** The rules ask for a look at the whole, or speak for less. */
     case Review = 'review';
@@ -23,7 +25,11 @@ enum Group: string
 
     public function rank(): int
     {
-        return (int) array_search($this, self::cases(), true);
+        return (int) array_search(
+            $this,
+            self::cases(),
+            true,
+        );
     }
 
     public static function ofProposal(ProposalKind $kind): self

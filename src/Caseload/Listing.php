@@ -10,12 +10,14 @@ final readonly class Listing
     /**
      * @param list<string> $staffIds whose clients come first: one's own, and those of whom one stands in for
      * @param string       $words    part of a name; empty: everybody
+     * @param bool         $isLead   what waits too long is theirs as well
      */
     public function __construct(
         public string $clinicId,
         public array $staffIds,
         public string $words = '',
         public bool $isArchive = false,
+        public bool $isLead = false,
     ) {
     }
 }

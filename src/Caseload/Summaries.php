@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Caseload;
 
+use HandGarden\Account\ClinicHours;
 use HandGarden\Account\ClinicSettings;
 use HandGarden\Assessment\ReadingRepository;
 use HandGarden\Client\Cautions;
@@ -14,7 +15,9 @@ use HandGarden\Core\Screening\Question;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Progress\OpenProposals;
 use HandGarden\Progress\Restraints;
+use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Alerts;
+use HandGarden\Sitting\AlertTimes;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 
@@ -30,6 +33,7 @@ final readonly class Summaries
         private OpenProposals $open,
         private Restraints $restraints,
         private Alerts $alerts,
+        private ClinicHours $hours,
         private CatalogueStore $catalogue,
         private Clock $clock,
     ) {
@@ -61,7 +65,17 @@ final readonly class Summaries
             $client->daysPerWeek,
             waiting: $waiting,
             suspended: \count($this->plans->suspensions($client)),
-            alerts: \count($this->alerts->open($client)),
+            alerts: array_map(
+                fn (Alert $a): AlertTimes => AlertTimes::of(
+                    $a,
+                    $this->hours->of($client->clinicId),
+                ),
+                $this->alerts->open($client),
+            ),
+            looksAgain: [] !== array_filter(
+                $this->alerts->toLookAt($client),
+                static fn (Alert $a): bool => $a->lookOn <= $today,
+            ),
             measuredOn: $this->readings->lastDay($client),
             unasked: $this->unasked($client, $today),
             hasRoutine: [] !== $this->plans->kinds($client),
@@ -75,7 +89,10 @@ final readonly class Summaries
         $screening = $this->cautions->screening($client);
         $open = array_filter(
             $this->catalogue->get()->screening->questions,
-            static fn (Question $q): bool => Answer::NotAsked === $screening->answer($q->id, $today),
+            static fn (Question $q): bool => Answer::NotAsked === $screening->answer(
+                $q->id,
+                $today,
+            ),
         );
 
         return \count($open);

@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace HandGarden\Caseload;
 
+use HandGarden\Sitting\AlertTimes;
+
 /** What a list says about one client, as of one of their days. */
 final readonly class Summary
 {
+    /** Kinds of alerts lie further apart than any two limits, in minutes. */
+    private const FAR = 40_000_000;
+    private const A_KIND = 100_000_000;
+
     /**
      * @param \DateTimeImmutable  $day          the client's own calendar day
      * @param ?\DateTimeImmutable $lastPractice day on which something was done
@@ -14,7 +20,8 @@ final readonly class Summary
      * @param array<string, int>  $waiting      proposals by Group
      * @param int                 $suspended    items that rest after a symptom
      * @param ?\DateTimeImmutable $measuredOn   newest day with a measure that stands
-     * @param int                 $alerts       not answered yet
+     * @param list<AlertTimes>    $alerts       not answered yet
+     * @param bool                $looksAgain   the day has come on which an answered alert is to be looked at again
      * @param int                 $unasked      screening questions without an answer that still counts
      * @param int                 $countsDays   for which a measure counts
      * @param float               $seldomShare  who did less of a planned week is talked with
@@ -29,7 +36,8 @@ final readonly class Summary
         public ?\DateTimeImmutable $measuredOn,
         public int $unasked,
         public bool $hasRoutine,
-        public int $alerts = 0,
+        public array $alerts = [],
+        public bool $looksAgain = false,
         public int $countsDays = 28,
         public float $seldomShare = 0.4,
     ) {
@@ -38,7 +46,8 @@ final readonly class Summary
     public function group(): Group
     {
         return match (true) {
-            $this->suspended > 0 || $this->alerts > 0 => Group::Held,
+            [] !== $this->alerts => Group::Alerts,
+            $this->suspended > 0 || $this->looksAgain => Group::Held,
             isset($this->waiting[Group::Review->value]) => Group::Review,
             $this->wantsMeasuring() || $this->unasked > 0 || !$this->hasRoutine => Group::Due,
             isset($this->waiting[Group::Steps->value]) => Group::Steps,
@@ -52,10 +61,52 @@ final readonly class Summary
         return array_sum($this->waiting);
     }
 
-    /** Within a group: what is held before what waits, what waits before what is due. */
+    /** The most pressing alert, then the one with the least time left; null: none waits. */
+    public function first(): ?AlertTimes
+    {
+        $alerts = $this->alerts;
+        usort($alerts, static fn (AlertTimes $a, AlertTimes $b): int => [
+            $b->kind->weight(),
+            $a->limit,
+        ] <=> [
+            $a->kind->weight(),
+            $b->limit,
+        ]);
+
+        return $alerts[0] ?? null;
+    }
+
+    /** From when on the leads have it too. */
+    public function leadFrom(): ?\DateTimeImmutable
+    {
+        $limits = array_map(
+            static fn (AlertTimes $a): \DateTimeImmutable => $a->limit,
+            $this->alerts,
+        );
+
+        return [] === $limits ? null : min($limits);
+    }
+
+    /**
+     * Within a group: of alerts the kind, then the least time left; else what is held before what waits, what waits
+     * before what is due.
+     */
     public function urgency(): int
     {
-        return 1000 * $this->alerts + 100 * $this->suspended + 2 * $this->waitingInAll() + ($this->isDue() ? 1 : 0);
+        $first = $this->first();
+        if (null !== $first) {
+            $minutesLeft = intdiv(
+                $first->limit->getTimestamp() - $this->day->getTimestamp(),
+                60,
+            );
+
+            return self::A_KIND * $first->kind->weight() - max(
+                -self::FAR,
+                min(self::FAR, $minutesLeft),
+            );
+        }
+
+        return 100 * $this->suspended + 2 * $this->waitingInAll() + ($this->isDue() ? 1 : 0);
     }
 
     public function wantsMeasuring(): bool

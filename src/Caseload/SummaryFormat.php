@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Caseload;
 
 use HandGarden\Core\Data\Node;
+use HandGarden\Core\Sitting\AlertKind;
+use HandGarden\Sitting\AlertTimes;
 
 /** A summary as it is kept in its row. */
 final class SummaryFormat
@@ -21,7 +23,11 @@ final class SummaryFormat
             'measured_on' => $summary->measuredOn?->format('Y-m-d'),
             'unasked' => $summary->unasked,
             'has_routine' => $summary->hasRoutine,
-            'alerts' => $summary->alerts,
+            'alerts' => array_map(
+                self::alert(...),
+                $summary->alerts,
+            ),
+            'looks_again' => $summary->looksAgain,
             'counts_days' => $summary->countsDays,
             'seldom_share' => $summary->seldomShare,
         ], \JSON_THROW_ON_ERROR);
@@ -50,9 +56,46 @@ final class SummaryFormat
             measuredOn: $day('measured_on'),
             unasked: $node->get('unasked')->int(),
             hasRoutine: $node->get('has_routine')->bool(),
-            alerts: $node->optional('alerts')?->int() ?? 0,
+            alerts: self::alerts($node->optional('alerts')),
+            looksAgain: $node->optional('looks_again')?->bool() ?? false,
             countsDays: $node->get('counts_days')->int(),
             seldomShare: $node->get('seldom_share')->float(),
         );
+    }
+
+    /** @return array<string, string> */
+    private static function alert(AlertTimes $alert): array
+    {
+        return ['kind' => $alert->kind->value] + array_map(
+            static fn (\DateTimeImmutable $at): string => $at->format(\DATE_ATOM),
+            [
+                'received' => $alert->receivedAt,
+                'seen_by' => $alert->seenBy,
+                'answered_by' => $alert->answeredBy,
+                'half' => $alert->half,
+                'limit' => $alert->limit,
+                'twice' => $alert->twice,
+            ],
+        );
+    }
+
+    /** @return list<AlertTimes> none where an older row has their number only: it is worked out anew */
+    private static function alerts(?Node $kept): array
+    {
+        return !\is_array($kept?->raw()) ? [] : array_map(static function (Node $alert): AlertTimes {
+            $at = static fn (string $key): \DateTimeImmutable => new \DateTimeImmutable(
+                $alert->get($key)->string(),
+            );
+
+            return new AlertTimes(
+                $alert->get('kind')->enum(AlertKind::class),
+                $at('received'),
+                $at('seen_by'),
+                $at('answered_by'),
+                half: $at('half'),
+                limit: $at('limit'),
+                twice: $at('twice'),
+            );
+        }, $kept->items());
     }
 }

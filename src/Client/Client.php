@@ -14,7 +14,10 @@ use Symfony\Component\Uid\Uuid;
 /** A person in therapy, with what later steps need to know. */
 #[ORM\Entity]
 #[ORM\Table(name: 'client')]
-#[ORM\Index(name: 'client_by_clinic', columns: ['clinic_id', 'family_name'])]
+#[ORM\Index(name: 'client_by_clinic', columns: [
+    'clinic_id',
+    'family_name',
+])]
 class Client implements TellsOfClient
 {
     #[ORM\Id]
@@ -60,6 +63,9 @@ class Client implements TellsOfClient
 
     #[ORM\Column(length: 10, enumType: Stamina::class)]
     public Stamina $stamina = Stamina::Usual;
+
+    #[ORM\Column(length: 40)]
+    public string $phone = '';
 
     #[ORM\Column(length: 120)]
     public string $helper = '';
@@ -122,7 +128,10 @@ class Client implements TellsOfClient
     /** @return list<Condition> */
     public function conditions(): array
     {
-        return array_map(Condition::from(...), $this->conditions);
+        return array_map(
+            Condition::from(...),
+            $this->conditions,
+        );
     }
 
     /** @param list<Condition> $conditions */
@@ -137,13 +146,19 @@ class Client implements TellsOfClient
     /** @return list<Side> worse hand first */
     public function affected(): array
     {
-        return array_map(Side::from(...), $this->affected);
+        return array_map(
+            Side::from(...),
+            $this->affected,
+        );
     }
 
     /** @return list<Side> */
     public function unaffected(): array
     {
-        return array_map(Side::from(...), $this->unaffected);
+        return array_map(
+            Side::from(...),
+            $this->unaffected,
+        );
     }
 
     /**
@@ -152,7 +167,10 @@ class Client implements TellsOfClient
      */
     public function setSides(array $affected, array $unaffected): void
     {
-        $this->affected = array_map(static fn (Side $s): string => $s->value, $affected);
+        $this->affected = array_map(
+            static fn (Side $s): string => $s->value,
+            $affected,
+        );
         $this->unaffected = array_map(
             static fn (Side $s): string => $s->value,
             $unaffected,
@@ -191,13 +209,23 @@ class Client implements TellsOfClient
 
         $muscles = [] === $this->injectedMuscles ? Injection::USUAL_GROUPS : $this->injectedMuscles;
 
-        return null === $on || [] === $affected ? null : new Injection($on, $affected, $muscles);
+        return null === $on || [] === $affected
+            ? null
+            : new Injection(
+                $on,
+                $affected,
+                $muscles,
+            );
     }
 
     /** Whether it matters how long ago the last dose was. */
     public function takesTimedMedicine(): bool
     {
-        return \in_array(Condition::Parkinsons, $this->conditions(), true)
+        return \in_array(
+            Condition::Parkinsons,
+            $this->conditions(),
+            true,
+        )
             || [] !== $this->intake()->doseTimes;
     }
 

@@ -66,6 +66,10 @@ final class ClientInput
     #[Assert\Choice(['low', 'usual', 'good'])]
     public string $stamina = 'usual';
 
+    #[Assert\Regex('/^[0-9+() .\/-]*$/D', message: 'A telephone number has digits, spaces and + only.')]
+    #[Assert\Length(max: 40)]
+    public string $phone = '';
+
     #[Assert\Length(max: 120)]
     public string $helper = '';
 
@@ -127,19 +131,25 @@ final class ClientInput
         $input->minutes = (string) $client->minutes;
         $input->daysPerWeek = (string) $client->daysPerWeek;
         $input->stamina = $client->stamina->value;
+        $input->phone = $client->phone;
         $input->helper = $client->helper;
         $input->helperPresent = $client->helperPresent;
         $input->helperBriefedOn = $client->helperBriefedOn?->format('Y-m-d') ?? '';
         $input->materials = $client->materials ?? [];
         $input->materialsAsked = null !== $client->materials;
-        $input->goals = array_map(strval(...), $client->goals);
+        $input->goals = array_map(
+            strval(...),
+            $client->goals,
+        );
         $input->goalWords = $client->goalWords;
         $input->injectedOn = $client->injectedOn?->format('Y-m-d') ?? '';
         $input->injectedSides = $client->injectedSides;
         $input->injectedMuscles = $client->injectedMuscles;
         $input->story = $client->story;
         $input->version = (string) $client->version;
-        $input->intake = IntakeInput::from($client->intake());
+        $input->intake = IntakeInput::from(
+            $client->intake(),
+        );
 
         return $input;
     }
@@ -159,6 +169,7 @@ final class ClientInput
                 'minutes',
                 'daysPerWeek',
                 'stamina',
+                'phone',
                 'helper',
                 'helperBriefedOn',
                 'goalWords',
@@ -167,7 +178,10 @@ final class ClientInput
                 'version',
             ] as $field
         ) {
-            $input->$field = trim((string) $form->get($field, ''));
+            $input->$field = trim((string) $form->get(
+                $field,
+                '',
+            ));
         }
         foreach (['otherUnaffected', 'helperPresent', 'materialsAsked'] as $field) {
             $input->$field = $form->has($field);
@@ -230,8 +244,12 @@ final class ClientInput
         $client->familyName = $this->familyName;
         $client->birthYear = '' === $this->birthYear ? null : (int) $this->birthYear;
         $client->zone = $this->zone;
-        $client->setConditions(array_map(Condition::from(...), $this->conditions));
-        $worse = Side::from(str_replace('both-', '', $this->affected));
+        $client->setConditions(
+            array_map(Condition::from(...), $this->conditions),
+        );
+        $worse = Side::from(
+            str_replace('both-', '', $this->affected),
+        );
         $both = str_starts_with($this->affected, 'both-');
         $client->setSides(
             $both ? [$worse, $worse->opposite()] : [$worse],
@@ -241,23 +259,35 @@ final class ClientInput
         $client->minutes = (int) $this->minutes;
         $client->daysPerWeek = (int) $this->daysPerWeek;
         $client->stamina = Stamina::from($this->stamina);
+        $client->phone = $this->phone;
         $client->helper = $this->helper;
         $client->helperPresent = $this->helperPresent;
         $client->helperBriefedOn = Dates::day($this->helperBriefedOn);
         $known = self::materialsIn($catalogue);
         $client->materials = $this->materialsAsked
-            ? array_values(array_intersect($this->materials, array_keys($known)))
+            ? array_values(
+                array_intersect($this->materials, array_keys($known)),
+            )
             : null;
-        $known = array_map(static fn (GoalTask $g): string => $g->key, $catalogue->goals);
+        $known = array_map(
+            static fn (GoalTask $g): string => $g->key,
+            $catalogue->goals,
+        );
         $client->goals = array_filter(
-            array_map(intval(...), array_intersect_key($this->goals, array_flip($known))),
+            array_map(
+                intval(...),
+                array_intersect_key($this->goals, array_flip($known)),
+            ),
             static fn (int $w): bool => $w >= Goals::LEAST && $w <= Goals::MOST,
         );
         arsort($client->goals);
         $client->goalWords = $this->goalWords;
         $client->injectedOn = Dates::day($this->injectedOn);
         $client->injectedSides = array_values(
-            array_intersect(array_column(Side::cases(), 'value'), $this->injectedSides),
+            array_intersect(
+                array_column(Side::cases(), 'value'),
+                $this->injectedSides,
+            ),
         );
         $client->injectedMuscles = array_values(
             array_filter($this->injectedMuscles, MuscleLoad::isGroup(...)),

@@ -58,7 +58,12 @@ final class ClientPages
                 new ClientPage('Hands-on release', 'sitting_release', 'ROLE_RELEASE'),
             ],
             'Follow' => [
-                new ClientPage('Decisions', 'progress_decisions', key: 'd'),
+                new ClientPage(
+                    'Decisions',
+                    'progress_decisions',
+                    key: 'd',
+                    under: ['following_alert'],
+                ),
                 new ClientPage('What if', 'progress_what_if', 'ROLE_THERAPIST'),
             ],
         ];

@@ -6,12 +6,14 @@ namespace HandGarden\Desk;
 
 use HandGarden\Account\Audit;
 use HandGarden\Account\ClinicRepository;
+use HandGarden\Account\Role;
 use HandGarden\Account\Who;
 use HandGarden\Caseload\Caseload;
 use HandGarden\Caseload\CaseloadRow;
 use HandGarden\Caseload\Listing;
 use HandGarden\Caseload\Renewal;
 use HandGarden\Client\Deputies;
+use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -33,23 +35,42 @@ final class Today extends AbstractController
         private readonly ClinicRepository $clinics,
         private readonly Deputies $deputies,
         private readonly Audit $audit,
+        private readonly Clock $clock,
     ) {
     }
 
     public function __invoke(Request $request): Response
     {
         $clinic = $this->clinics->own();
-        $covered = $this->deputies->coveredBy($clinic->id, $this->who->staff()->id, $clinic->zone);
+        $covered = $this->deputies->coveredBy(
+            $clinic->id,
+            $this->who->staff()->id,
+            $clinic->zone,
+        );
         $listing = new Listing(
             $clinic->id,
-            [$this->who->staff()->id, ...$covered],
-            mb_substr((string) $request->query->get('name', ''), 0, 80),
+            [
+                $this->who->staff()->id,
+                ...$covered,
+            ],
+            mb_substr(
+                (string) $request->query->get('name', ''),
+                0,
+                80,
+            ),
             '1' === $request->query->get('archived'),
+            isLead: Role::Lead === $this->who->staff()->role,
         );
-        $page = max(1, $request->query->getInt('page', 1));
+        $page = max(
+            1,
+            $request->query->getInt('page', 1),
+        );
         $rows = $this->rows($listing, $page);
         $counts = $this->caseload->counts($listing); // after what was worked out just now
-        $this->audit->read($listing->isArchive ? 'archive' : 'desk_today', null);
+        $this->audit->read(
+            $listing->isArchive ? 'archive' : 'desk_today',
+            null,
+        );
         $onlyList = $request->headers->has('X-Results-Only');
 
         return $this->render($onlyList ? 'Desk/_list.html.twig' : 'Desk/today.html.twig', [
@@ -57,13 +78,20 @@ final class Today extends AbstractController
             'counts' => $counts,
             'found' => array_sum($counts),
             'page' => $page,
-            'pages' => max(1, (int) ceil(array_sum($counts) / Caseload::PAGE)),
+            'pages' => max(
+                1,
+                (int) ceil(array_sum($counts) / Caseload::PAGE),
+            ),
             'name' => $listing->words,
             'archived' => $listing->isArchive,
             'clinic' => $clinic,
+            'now' => $this->clock->now(),
             'covered' => [] === $covered
                 ? []
-                : array_intersect_key($this->clinics->namesOfStaff(), array_flip($covered)),
+                : array_intersect_key(
+                    $this->clinics->namesOfStaff(),
+                    array_flip($covered),
+                ),
         ]);
     }
 
@@ -73,7 +101,9 @@ final class Today extends AbstractController
         $rows = $this->caseload->page($listing, $page);
         $stale = array_map(
             static fn (CaseloadRow $r): string => $r->clientId,
-            array_values(array_filter($rows, static fn (CaseloadRow $r): bool => $r->isStale)),
+            array_values(
+                array_filter($rows, static fn (CaseloadRow $r): bool => $r->isStale),
+            ),
         );
         if ([] === $stale || $listing->isArchive) {
             return $rows;

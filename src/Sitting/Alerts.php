@@ -36,7 +36,60 @@ final readonly class Alerts
             : null;
     }
 
-    /** Of one kind and item there is one at a time; what was answered after this was told is known already. */
+    /** @return list<Alert> newest first, answered ones too */
+    public function all(Client $client, int $most): array
+    {
+        return $this->entities->getRepository(Alert::class)->findBy(
+            self::scope($client),
+            ['receivedAt' => 'DESC', 'id' => 'DESC'],
+            $most,
+        );
+    }
+
+    /** @return list<Alert> answered, with a day on which to look again that nobody has looked on */
+    public function toLookAt(Client $client): array
+    {
+        return array_values(array_filter(
+            $this->entities->getRepository(Alert::class)->findBy(
+                self::scope($client) + ['lookedAt' => null],
+                ['lookOn' => 'ASC', 'id' => 'ASC'],
+            ),
+            static fn (Alert $a): bool => !$a->isOpen() && null !== $a->lookOn,
+        ));
+    }
+
+    /** @return list<AlertNote> oldest first */
+    public function notes(Alert $alert): array
+    {
+        return $this->entities->getRepository(AlertNote::class)->findBy(
+            ['clinicId' => $alert->clinicId, 'alertId' => $alert->id],
+            ['at' => 'ASC', 'id' => 'ASC'],
+        );
+    }
+
+    public function note(
+        Alert $alert,
+        AlertNoteKind $kind,
+        string $text,
+        ?string $byStaffId,
+        \DateTimeImmutable $at,
+    ): void {
+        $this->entities->persist(new AlertNote(
+            $alert->clinicId,
+            $alert->clientId,
+            $alert->id,
+            $kind,
+            text: $text,
+            byStaffId: $byStaffId,
+            at: $at,
+        ));
+        $this->entities->flush();
+    }
+
+    /**
+     * Of one kind and item there is one at a time, and what is told again while it is open joins it; what was answered
+     * after this was told is known already.
+     */
     public function raise(
         Client $client,
         AlertKind $kind,
@@ -46,10 +99,18 @@ final readonly class Alerts
         \DateTimeImmutable $told,
     ): void {
         $earlier = $this->entities->getRepository(Alert::class)->findBy(
-            self::scope($client) + ['kind' => $kind, 'itemKey' => $itemKey],
+            self::scope($client) + [
+                'kind' => $kind,
+                'itemKey' => $itemKey,
+            ],
         );
         foreach ($earlier as $alert) {
-            if (null === $alert->answeredAt || $alert->answeredAt >= $told) {
+            if ($alert->isOpen()) {
+                $this->join($alert, $told);
+
+                return;
+            }
+            if ($alert->answeredAt >= $told) {
                 return;
             }
         }
@@ -61,9 +122,34 @@ final readonly class Alerts
             why: PhraseFormat::write($why),
             begunAt: $begunAt,
             receivedAt: $told,
-            ownerId: $this->deputies->whoAnswersFor($client->clinicId, $client->therapistId, $client->zone),
+            ownerId: $this->deputies->whoAnswersFor(
+                $client->clinicId,
+                $client->therapistId,
+                $client->zone,
+            ),
         ));
         $this->entities->flush();
+    }
+
+    /** What is looked at again because it was sent again is no second word. */
+    private function join(Alert $alert, \DateTimeImmutable $told): void
+    {
+        $known = array_map(
+            static fn (AlertNote $n): int => $n->at->getTimestamp(),
+            array_filter(
+                $this->notes($alert),
+                static fn (AlertNote $n): bool => AlertNoteKind::ToldAgain === $n->kind,
+            ),
+        );
+        if (!\in_array($told->getTimestamp(), [$alert->receivedAt->getTimestamp(), ...$known], true)) {
+            $this->note(
+                $alert,
+                AlertNoteKind::ToldAgain,
+                '',
+                null,
+                at: $told,
+            );
+        }
     }
 
     /**
@@ -94,6 +180,9 @@ final readonly class Alerts
     /** @return array{clinicId: string, clientId: string} */
     private static function scope(Client $client): array
     {
-        return ['clinicId' => $client->clinicId, 'clientId' => $client->id];
+        return [
+            'clinicId' => $client->clinicId,
+            'clientId' => $client->id,
+        ];
     }
 }

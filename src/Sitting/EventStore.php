@@ -6,7 +6,10 @@ namespace HandGarden\Sitting;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\ORM\EntityManagerInterface;
+use HandGarden\Client\Client;
+use HandGarden\Content\Format\EventFormat;
 use HandGarden\Core\Sitting\EventKind;
+use HandGarden\Core\Sitting\Wrong;
 
 /** The events of sittings: added, many at a time, and never changed. */
 final readonly class EventStore
@@ -35,10 +38,16 @@ final readonly class EventStore
      */
     public function add(array $told, array $items): AddedEvents
     {
-        $rows = array_map(static fn (SittingEvent $e): array => $e->row(), $told);
+        $rows = array_map(
+            static fn (SittingEvent $e): array => $e->row(),
+            $told,
+        );
 
         return AddedEvents::found($this->entities->getConnection()->fetchAllAssociative(
-            \sprintf(self::ADD, implode(', ', array_keys($rows[0]))),
+            \sprintf(
+                self::ADD,
+                implode(', ', array_keys($rows[0])),
+            ),
             [
                 'told' => json_encode(
                     $rows,
@@ -67,10 +76,17 @@ final readonly class EventStore
      */
     public function acts(Sitting $sitting): array
     {
-        $of = ['sittingId' => $sitting->id, 'clinicId' => $sitting->clinicId];
+        $of = [
+            'sittingId' => $sitting->id,
+            'clinicId' => $sitting->clinicId,
+        ];
         $events = $this->entities->getRepository(SittingEvent::class);
         $acts = $events->findBy(
-            $of + ['kind' => [EventKind::Marked, EventKind::Tested, EventKind::Positioned]],
+            $of + ['kind' => [
+                EventKind::Marked,
+                EventKind::Tested,
+                EventKind::Positioned,
+            ]],
         );
         if ([] === $acts) {
             return [];
@@ -82,7 +98,10 @@ final readonly class EventStore
             'item' => $e->itemId,
             'at' => $e->at->format(\DATE_ATOM),
             'body' => $e->body,
-        ], self::inOrder([...$acts, ...$counted]));
+        ], self::inOrder([
+            ...$acts,
+            ...$counted,
+        ]));
     }
 
     /**
@@ -93,10 +112,16 @@ final readonly class EventStore
     private static function inOrder(array $events): array
     {
         $placed = array_map(
-            static fn (SittingEvent $e): array => [$e->folded()->place(), $e],
+            static fn (SittingEvent $e): array => [
+                $e->folded()->place(),
+                $e,
+            ],
             $events,
         );
-        usort($placed, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        usort(
+            $placed,
+            static fn (array $a, array $b): int => $a[0] <=> $b[0],
+        );
 
         return array_column($placed, 1);
     }
@@ -111,6 +136,20 @@ final readonly class EventStore
                 ['sittingId' => $sitting->id, 'kind' => EventKind::Wrong],
                 ['arrival' => 'ASC'],
             ),
+        );
+    }
+
+    /** @return list<Wrong> what was wrong of a client and reached us at an instant */
+    public function wrongsReceived(Client $client, \DateTimeImmutable $at): array
+    {
+        return array_map(
+            static fn (SittingEvent $e): Wrong => EventFormat::wrong($e->body),
+            $this->entities->getRepository(SittingEvent::class)->findBy([
+                'clientId' => $client->id,
+                'clinicId' => $client->clinicId,
+                'kind' => EventKind::Wrong,
+                'receivedAt' => $at,
+            ], ['arrival' => 'ASC']),
         );
     }
 }

@@ -69,7 +69,9 @@ final class AccessTest extends GardenTestCase
         'planning_item',
         'planning_set_goal',
         'planning_shown_mark',
-        'sitting_answer_alert',
+        'following_answer_alert',
+        'following_looked_again',
+        'progress_decide_steps',
         'sitting_looked',
         'progress_usual_pain',
         'progress_decide',
@@ -209,23 +211,40 @@ final class AccessTest extends GardenTestCase
             } elseif (\in_array($name, self::RELEASE, true)) {
                 self::assertSame(403, $status, $what);
             } elseif ((
-                Role::Assistant === $role && \in_array($name, self::THERAPIST, true)
+                Role::Assistant === $role && \in_array(
+                    $name,
+                    self::THERAPIST,
+                    true,
+                )
             ) || (Role::Lead !== $role && \in_array($name, self::LEAD, true))) {
                 self::assertSame(403, $status, $what);
             } else {
-                self::assertNotContains($status, [401, 403, 405, 500], $what);
+                self::assertNotContains(
+                    $status,
+                    [401, 403, 405, 500],
+                    $what,
+                );
             }
         }
     }
 
     public function testTheTableNamesOnlyRoutesThatThereAre(): void
     {
-        $names = array_column($this->addresses('x', null), 0);
+        $names = array_column(
+            $this->addresses('x', null),
+            0,
+        );
 
         self::assertSame(
             [],
             array_diff(
-                [...self::THERAPIST, ...self::RELEASE, ...self::PUBLIC, ...self::BY_TOKEN, ...self::WITHOUT_RECORD],
+                [
+                    ...self::THERAPIST,
+                    ...self::RELEASE,
+                    ...self::PUBLIC,
+                    ...self::BY_TOKEN,
+                    ...self::WITHOUT_RECORD,
+                ],
                 $names,
             ),
         );
@@ -235,8 +254,14 @@ final class AccessTest extends GardenTestCase
     public function testAnotherClinicFindsNothingOnAnyRouteWithTheFirstOnesIds(): void
     {
         $clinic = $this->clinic();
-        $addresses = $this->addresses($clinic->id, $this->staff($clinic));
-        $lead = $this->staff($this->clinic('Another clinic'), Role::Lead);
+        $addresses = $this->addresses(
+            $clinic->id,
+            $this->staff($clinic),
+        );
+        $lead = $this->staff(
+            $this->clinic('Another clinic'),
+            Role::Lead,
+        );
         $lead->releaseTrainedOn = new \DateTimeImmutable('-1 year');
         $this->entities->flush();
         $this->signIn($lead);
@@ -250,7 +275,12 @@ final class AccessTest extends GardenTestCase
                 $method,
                 $path,
                 'POST' === $method
-                    ? ['_token' => $token, 'note' => 'x', 'value' => '1', 'reason' => 'x']
+                    ? [
+                        '_token' => $token,
+                        'note' => 'x',
+                        'value' => '1',
+                        'reason' => 'x',
+                    ]
                     : [],
             );
             self::assertSame(
@@ -276,12 +306,16 @@ final class AccessTest extends GardenTestCase
         );
 
         $this->assertStatus(400);
-        self::assertFalse($this->fresh($client)->isArchived());
+        self::assertFalse(
+            $this->fresh($client)->isArchived(),
+        );
     }
 
     public function testEveryAnswerCarriesTheStrictContentPolicy(): void
     {
-        $this->signIn($this->staff($this->clinic()));
+        $this->signIn(
+            $this->staff($this->clinic()),
+        );
         foreach (['/', '/sign-in', '/clients/new', '/nowhere'] as $path) {
             $this->browser->request('GET', $path);
             $policy = (string) $this->browser->getResponse()->headers->get('Content-Security-Policy');
@@ -327,7 +361,10 @@ final class AccessTest extends GardenTestCase
             'code' => str_repeat('A', 48),
         ];
         if (null !== $therapist) {
-            $clinic = $this->entities->find(\HandGarden\Account\Clinic::class, $clinicId);
+            $clinic = $this->entities->find(
+                \HandGarden\Account\Clinic::class,
+                $clinicId,
+            );
             self::assertNotNull($clinic);
             $client = $this->client($clinic, $therapist);
             $ids['client'] = $client->id;
@@ -344,7 +381,13 @@ final class AccessTest extends GardenTestCase
                 ),
             )->id;
             $ids['suspension'] = $this->keep(
-                new Suspension($clinicId, $client->id, '*', 'test', at: $now),
+                new Suspension(
+                    $clinicId,
+                    $client->id,
+                    '*',
+                    'test',
+                    at: $now,
+                ),
             )->id;
             $ids['point'] = $this->keep(
                 new StartingPoint(
@@ -428,7 +471,11 @@ final class AccessTest extends GardenTestCase
                 \ARRAY_FILTER_USE_KEY,
             );
             foreach ([] === $route->getMethods() ? ['GET'] : $route->getMethods() as $method) {
-                $addresses[] = [$name, $method, $router->generate($name, $values)];
+                $addresses[] = [
+                    $name,
+                    $method,
+                    $router->generate($name, $values),
+                ];
             }
         }
 

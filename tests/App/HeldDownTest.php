@@ -41,7 +41,10 @@ final class HeldDownTest extends OdalysTestCase
         $this->browser->followRedirect();
 
         self::assertStringContainsString('may not be given now', $this->page());
-        self::assertSame([], $this->service(Plan::class)->items($this->odalys));
+        self::assertSame(
+            [],
+            $this->service(Plan::class)->items($this->odalys),
+        );
     }
 
     public function testSeverePainRaisesOneAlertThatStaysUntilItIsAnsweredWithANote(): void
@@ -61,14 +64,29 @@ final class HeldDownTest extends OdalysTestCase
         $this->post($path, ['note' => '']);
         self::assertNull($this->fresh($open[0])->answeredAt);
         $this->post($path, ['note' => 'Called; strap too tight']);
+        self::assertNull(
+            $this->fresh($open[0])->answeredAt,
+            'what becomes of it, and when is it looked at again?',
+        );
+        $this->post($path, [
+            'note' => 'Called; strap too tight',
+            'act' => 'keep',
+            'look_on' => (new \DateTimeImmutable('+2 days'))->format('Y-m-d'),
+        ]);
 
         $answered = $this->fresh($open[0]);
         self::assertSame('Called; strap too tight', $answered->note);
-        self::assertSame($this->therapist->id, $answered->answeredById);
-        $this->browser->request('GET', $this->path('decisions'));
+        self::assertSame(
+            $this->therapist->id,
+            $answered->answeredById,
+        );
+        $this->browser->request(
+            'GET',
+            $this->path('decisions'),
+        );
         self::assertSelectorCount(1, 'section[aria-label="To answer"]');
         $this->browser->request('GET', '/');
-        self::assertSelectorExists('section[data-group="held"]');
+        self::assertSelectorExists('section[data-group="alerts"]', 'the other waits');
     }
 
     public function testSeverePainLetsThePartRestWithTheItem(): void
@@ -90,14 +108,20 @@ final class HeldDownTest extends OdalysTestCase
         ]);
         $this->entities->clear();
         $this->service(Plan::class)->reset();
-        $given = $this->service(GivenToday::class)->for($this->fresh($this->odalys));
+        $given = $this->service(GivenToday::class)->for(
+            $this->fresh($this->odalys),
+        );
 
         self::assertNotSame([], $given->resting);
         foreach ($given->items as $item) {
             self::assertTrue(
                 $item->isPause
                 || 'calm' === $item->rung->load->class->value
-                || !\in_array($part, $item->rung->demands->works->strained(), true),
+                || !\in_array(
+                    $part,
+                    $item->rung->demands->works->strained(),
+                    true,
+                ),
                 $item->rung->id,
             );
         }
@@ -105,7 +129,10 @@ final class HeldDownTest extends OdalysTestCase
 
     public function testWhatHeldDownStaysThoughItsDaysPassOutOfSightUntilItIsAnswered(): void
     {
-        $this->post($this->path('routine/suggest'), []);
+        $this->post(
+            $this->path('routine/suggest'),
+            [],
+        );
         $item = null;
         foreach ($this->service(Plan::class)->items($this->odalys) as $one) {
             $item = $one->dose->holdSeconds > 3 ? $one : $item;
@@ -121,22 +148,43 @@ final class HeldDownTest extends OdalysTestCase
             from: $item->dose,
             to: $item->dose->withHold(2),
         );
-        $this->service(Restraints::class)->keep($this->odalys, [$ease, $ease]);
-        $holds = fn (): int => $this->doseNow($item->key());
+        $this->service(Restraints::class)->keep(
+            $this->odalys,
+            [$ease, $ease],
+        );
+        $holds = fn (): int => $this->doseNow(
+            $item->key(),
+        );
 
-        self::assertCount(1, $this->entities->getRepository(Restraint::class)->findAll());
+        self::assertCount(
+            1,
+            $this->entities->getRepository(Restraint::class)->findAll(),
+        );
         self::assertSame(2, $holds());
-        $this->browser->request('GET', $this->path('routine'));
+        $this->browser->request(
+            'GET',
+            $this->path('routine'),
+        );
         self::assertSelectorTextContains('#h-held', 'Held down until you have looked');
         $this->post(
             $this->path('decisions'),
-            ['proposal' => $ease->key(), 'answer' => 'declined', 'note' => 'old'],
+            [
+                'proposal' => $ease->key(),
+                'answer' => 'declined',
+                'note' => 'old',
+            ],
         );
 
-        self::assertSame($item->dose->holdSeconds, $holds(), 'lifted');
+        self::assertSame(
+            $item->dose->holdSeconds,
+            $holds(),
+            'lifted',
+        );
         self::assertSame(
             [],
-            $this->service(OpenProposals::class)->for($this->fresh($this->odalys)),
+            $this->service(OpenProposals::class)->for(
+                $this->fresh($this->odalys),
+            ),
         );
     }
 
@@ -154,13 +202,19 @@ final class HeldDownTest extends OdalysTestCase
         }
         self::assertNotNull($rung);
         $key = (new RungOnSide($rung->id, Side::Right))->text();
-        $this->post($this->path('shown'), ['do' => 'sign', 'rung' => $key, 'helper' => '']);
+        $this->post(
+            $this->path('shown'),
+            ['do' => 'sign', 'rung' => $key, 'helper' => ''],
+        );
         self::assertSame([], $this->signed());
         $this->post(
             $this->path('shown'),
             ['do' => 'sign', 'rung' => $key, 'helper' => 'Sister'],
         );
-        self::assertSame([$rung->id], $this->signed());
+        self::assertSame(
+            [$rung->id],
+            $this->signed(),
+        );
         $client = $this->fresh($this->odalys);
         $client->helperPresent = true;
         $this->entities->flush();
@@ -172,14 +226,20 @@ final class HeldDownTest extends OdalysTestCase
         $this->entities->flush();
         $this->service(Plan::class)->reset();
         self::assertTrue(
-            $this->service(Plan::class)->facts($client)->setting->isSigned($rung->id, Side::Right),
+            $this->service(Plan::class)->facts($client)->setting->isSigned(
+                $rung->id,
+                Side::Right,
+            ),
         );
 
         $signed = $this->service(Marks::class)->signed(
             $client,
             new \DateTimeImmutable('today'),
         )[0];
-        $this->post($this->path('shown'), ['do' => 'end', 'sign_off' => $signed->id]);
+        $this->post(
+            $this->path('shown'),
+            ['do' => 'end', 'sign_off' => $signed->id],
+        );
         self::assertSame([], $this->signed());
     }
 
@@ -208,10 +268,23 @@ final class HeldDownTest extends OdalysTestCase
 
     public function testUsualPainIsNotedWithItsCauseAndHolds(): void
     {
-        $note = ['part' => 'wrist', 'side' => 'right', 'cause' => 'Old fracture'];
-        $this->post($this->path('usual-pain'), ['level' => '7'] + $note);
-        $this->post($this->path('usual-pain'), ['level' => '5'] + $note);
-        $this->post($this->path('usual-pain'), ['level' => '4', 'cause' => ''] + $note);
+        $note = [
+            'part' => 'wrist',
+            'side' => 'right',
+            'cause' => 'Old fracture',
+        ];
+        $this->post(
+            $this->path('usual-pain'),
+            ['level' => '7'] + $note,
+        );
+        $this->post(
+            $this->path('usual-pain'),
+            ['level' => '5'] + $note,
+        );
+        $this->post(
+            $this->path('usual-pain'),
+            ['level' => '4', 'cause' => ''] + $note,
+        );
 
         self::assertSame([5], array_map(
             static fn (UsualPainNote $n): int => $n->level,
@@ -246,8 +319,14 @@ final class HeldDownTest extends OdalysTestCase
 
     private function begun(): Sitting
     {
-        $this->post($this->path('routine/suggest'), []);
-        $this->post($this->path('sittings/new'), ['pain_before' => '1', 'help' => 'none']);
+        $this->post(
+            $this->path('routine/suggest'),
+            [],
+        );
+        $this->post(
+            $this->path('sittings/new'),
+            ['pain_before' => '1', 'help' => 'none'],
+        );
         $sitting = $this->entities->getRepository(Sitting::class)->findOneBy(
             ['clientId' => $this->odalys->id],
         );

@@ -21,6 +21,7 @@ final class FloorsTest
         ['Planning'],
         ['Sitting'],
         ['Progress'],
+        ['Following'],
         ['Caseload'],
         ['Exchange'],
         ['Office'],
@@ -48,7 +49,9 @@ final class FloorsTest
     public function testNoRoomLooksUp(): iterable
     {
         foreach (self::FLOORS as $floor => $rooms) {
-            $above = array_merge(...\array_slice(self::FLOORS, $floor + 1));
+            $above = array_merge(
+                ...\array_slice(self::FLOORS, $floor + 1),
+            );
             if ([] === $above) {
                 continue;
             }
@@ -64,7 +67,10 @@ final class FloorsTest
                             $above,
                         ),
                     )
-                    ->because($room.' stands below '.implode(', ', $above));
+                    ->because($room.' stands below '.implode(
+                        ', ',
+                        $above,
+                    ));
             }
         }
     }

@@ -77,6 +77,7 @@ final class RoomsTest extends TestCase
         'picture_review' => 'Library',
         'focus_choice' => 'Planning',
         'alert' => 'Sitting',
+        'alert_note' => 'Sitting',
         'restraint' => 'Progress',
         'usual_pain' => 'Progress',
         'sitting' => 'Sitting',
@@ -112,14 +113,21 @@ final class RoomsTest extends TestCase
                 (string) file_get_contents($file),
                 $used,
             );
-            self::assertSame([], array_values(array_diff($used[1], $may)), $file);
+            self::assertSame(
+                [],
+                array_values(array_diff($used[1], $may)),
+                $file,
+            );
         }
     }
 
     public function testEveryRoomOfTheCoreHasAFloor(): void
     {
         $rooms = glob(self::SRC.'/Core/*', \GLOB_ONLYDIR);
-        $rooms = array_map(basename(...), false === $rooms ? [] : $rooms);
+        $rooms = array_map(
+            basename(...),
+            false === $rooms ? [] : $rooms,
+        );
         $known = array_merge(...self::CORE);
         sort($known);
 
