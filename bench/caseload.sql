@@ -27,8 +27,8 @@ SELECT gen_random_uuid() AS id, p.id AS client_id, pattern.clinic_id, pattern.th
     (now() - (:days * n.n / :sittings) * interval '1 day') AS at
 FROM people p, pattern, generate_series(1, :sittings) AS n (n);
 INSERT INTO sitting (id, finished_at, note, clinic_id, client_id, day, pain_before, actor_kind, actor_id, started_at,
-    unaided)
-SELECT id, at, '', clinic_id, client_id, at::date, 1, 'staff', therapist_id, at, true FROM held;
+    unaided, from_paper, written_by)
+SELECT id, at, '', clinic_id, client_id, at::date, 1, 'staff', therapist_id, at, true, false, '' FROM held;
 INSERT INTO prescribed_dose (id, clinic_id, client_id, item_key, dose, by_staff_id, at, source, proposal_key)
 SELECT gen_random_uuid(), d.clinic_id, p.id, d.item_key, d.dose, d.by_staff_id, d.at, d.source, d.proposal_key
 FROM prescribed_dose d JOIN pattern ON d.client_id = pattern.id CROSS JOIN people p;

@@ -94,7 +94,10 @@ final class ReadingRepository implements ResetInterface
     public function for(Client $client): Readings
     {
         return new Readings(
-            array_map(static fn (KeptReading $k): Reading => $k->reading, $this->newest($client)),
+            array_map(
+                static fn (KeptReading $k): Reading => $k->reading,
+                $this->newest($client),
+            ),
         );
     }
 
@@ -106,7 +109,11 @@ final class ReadingRepository implements ResetInterface
 
             return new KeptReading(
                 $row->text('id'),
-                self::reading($row, $row->day('on_day'), self::taken($row)),
+                self::reading(
+                    $row,
+                    $row->day('on_day'),
+                    self::taken($row),
+                ),
             );
         }, $this->entities->getConnection()->fetchAllAssociative(self::NEWEST, [
             'client' => $client->id,
@@ -200,7 +207,12 @@ final class ReadingRepository implements ResetInterface
     public function since(Client $client, \DateTimeImmutable $day, array $codes = []): array
     {
         return [] === $codes
-            ? $this->standing($client, 'on_day >= ?', [$day->format('Y-m-d')], [ParameterType::STRING])
+            ? $this->standing(
+                $client,
+                'on_day >= ?',
+                [$day->format('Y-m-d')],
+                [ParameterType::STRING],
+            )
             : $this->standing(
                 $client,
                 'on_day >= ? AND code IN (?)',
@@ -277,7 +289,11 @@ final class ReadingRepository implements ResetInterface
     {
         return Uuid::isValid($id)
             ? $this->entities->getRepository(Visit::class)->findOneBy(
-                ['id' => $id, 'clientId' => $client->id, 'clinicId' => $client->clinicId],
+                [
+                    'id' => $id,
+                    'clientId' => $client->id,
+                    'clinicId' => $client->clinicId,
+                ],
             )
             : null;
     }
@@ -328,7 +344,11 @@ final class ReadingRepository implements ResetInterface
     {
         return Uuid::isValid($id)
             ? $this->entities->getRepository(RecordedReading::class)->findOneBy(
-                ['id' => $id, 'clientId' => $client->id, 'clinicId' => $client->clinicId],
+                [
+                    'id' => $id,
+                    'clientId' => $client->id,
+                    'clinicId' => $client->clinicId,
+                ],
             )
             : null;
     }
@@ -394,11 +414,39 @@ final class ReadingRepository implements ResetInterface
             ],
         );
         if (null === $visit) {
-            $visit = new Visit($client->clinicId, $client->id, $day, $staffId, at: $now);
+            $visit = new Visit(
+                $client->clinicId,
+                $client->id,
+                $day,
+                $staffId,
+                at: $now,
+            );
             $this->entities->persist($visit);
         }
 
         return $visit;
+    }
+
+    /** @return list<Visit> newest first */
+    public function visitsBetween(
+        Client $client,
+        \DateTimeImmutable $from,
+        \DateTimeImmutable $until,
+    ): array {
+        /** @var list<Visit> $visits */
+        $visits = $this->entities->createQuery(
+            'SELECT v FROM '
+                .Visit::class
+                .' v WHERE v.clientId = :client AND v.clinicId = :clinic AND v.onDay BETWEEN :from AND :until'
+                .' ORDER BY v.onDay DESC, v.at DESC',
+        )
+            ->setParameter('client', $client->id)
+            ->setParameter('clinic', $client->clinicId)
+            ->setParameter('from', $from->format('Y-m-d'))
+            ->setParameter('until', $until->format('Y-m-d'))
+            ->getResult();
+
+        return $visits;
     }
 
     /** @return list<Visit> newest first */

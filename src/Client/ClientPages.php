@@ -64,6 +64,13 @@ final class ClientPages
                     key: 'd',
                     under: ['following_alert'],
                 ),
+                new ClientPage(
+                    'Logbook',
+                    'following_logbook',
+                    key: 'l',
+                    under: ['sitting_record', 'following_paper'],
+                ),
+                new ClientPage('Trends', 'following_trends', key: 'k'),
                 new ClientPage('What if', 'progress_what_if', 'ROLE_THERAPIST'),
             ],
         ];

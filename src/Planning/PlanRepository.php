@@ -60,9 +60,20 @@ final readonly class PlanRepository
         );
     }
 
+    /** @return list<PlanBlock> of which each ended the one before, oldest first */
+    public function blocks(Client $client): array
+    {
+        return $this->entities->getRepository(PlanBlock::class)->findBy(
+            $this->scope($client),
+            ['beginsOn' => 'ASC', 'at' => 'ASC'],
+        );
+    }
+
     public function weekTimes(Client $client): ?WeekTimes
     {
-        return $this->entities->getRepository(WeekTimes::class)->findOneBy($this->scope($client));
+        return $this->entities->getRepository(WeekTimes::class)->findOneBy(
+            $this->scope($client),
+        );
     }
 
     /** @return list<ApproachChoice> */
@@ -112,12 +123,60 @@ final readonly class PlanRepository
             if ($this->catalogue->get()->hasRung($rungId)) {
                 $dosing = $this->catalogue->get()->rung($rungId)->dosing;
                 $doses[$kept->itemKey] = $dosing->today(
-                    DoseFormat::read(Node::root($kept->dose), $dosing->start),
+                    DoseFormat::read(
+                        Node::root($kept->dose),
+                        $dosing->start,
+                    ),
                 );
             }
         }
 
         return $doses;
+    }
+
+    /** @return array<string, int> how often a dose was set, by item key */
+    public function doseCounts(Client $client): array
+    {
+        $counts = [];
+        foreach (
+            $this->entities->getConnection()->fetchAllKeyValue(
+                'SELECT item_key, count(*) FROM prescribed_dose
+                    WHERE client_id = ? AND clinic_id = ? GROUP BY item_key',
+                [$client->id, $client->clinicId],
+            ) as $key => $count
+        ) {
+            $counts[(string) $key] = is_numeric($count) ? (int) $count : 0;
+        }
+
+        return $counts;
+    }
+
+    /**
+     * Every dose of record of an item that is still known, oldest first.
+     *
+     * @return list<array{at: \DateTimeImmutable, dose: Dose, of: PrescribedDose}>
+     */
+    public function doseHistory(Client $client, string $itemKey): array
+    {
+        $rungId = ItemKey::fromText($itemKey)->rungId ?? '';
+        if (!$this->catalogue->get()->hasRung($rungId)) {
+            return [];
+        }
+        $dosing = $this->catalogue->get()->rung($rungId)->dosing;
+
+        return array_map(
+            static fn (PrescribedDose $kept): array => [
+                'at' => $kept->at,
+                'dose' => $dosing->today(
+                    DoseFormat::read(Node::root($kept->dose), $dosing->start),
+                ),
+                'of' => $kept,
+            ],
+            $this->entities->getRepository(PrescribedDose::class)->findBy(
+                $this->scope($client) + ['itemKey' => $itemKey],
+                ['at' => 'ASC', 'id' => 'ASC'],
+            ),
+        );
     }
 
     public function prescribe(
@@ -127,7 +186,9 @@ final readonly class PlanRepository
         DoseSource $source,
         Prescribing $by,
     ): void {
-        $this->keep(self::prescribed($client, $itemKey, $dose, $source, by: $by));
+        $this->keep(
+            self::prescribed($client, $itemKey, $dose, $source, by: $by),
+        );
     }
 
     /**
@@ -255,7 +316,11 @@ final readonly class PlanRepository
         $order = RoutineKind::cases();
         usort(
             $newest,
-            static fn (SavedRoutine $a, SavedRoutine $b): int => array_search($a->kind, $order, true)
+            static fn (SavedRoutine $a, SavedRoutine $b): int => array_search(
+                $a->kind,
+                $order,
+                true,
+            )
                 <=> array_search($b->kind, $order, true),
         );
 

@@ -10,11 +10,13 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\ArmPart;
 use HandGarden\Core\Progress\Asked;
+use HandGarden\Core\Progress\Proposal;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\AlertTimes;
+use HandGarden\Sitting\EventStore;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 use HandGarden\Web\Wording;
@@ -22,6 +24,7 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Symfony\Component\Uid\Uuid;
 
 /** What waits for a decision, with its evidence, and what was decided. */
 #[Route('/clients/{client}/decisions', name: 'progress_decisions', methods: ['GET'])]
@@ -33,6 +36,7 @@ final class ShowDecisions extends AbstractController
         private readonly DecisionRepository $decisions,
         private readonly SittingRepository $sittings,
         private readonly Alerts $alerts,
+        private readonly EventStore $events,
         private readonly UsualPains $usual,
         private readonly PlanRepository $plans,
         private readonly Plan $plan,
@@ -47,6 +51,11 @@ final class ShowDecisions extends AbstractController
     public function __invoke(Client $client): Response
     {
         $asked = $this->open->asked($client);
+        $decisions = \array_slice(
+            $this->decisions->for($client),
+            0,
+            20,
+        );
         $log = $this->sittings->log($client);
         $worse = $this->plan->worseSide($client);
         $groups = [];
@@ -72,11 +81,8 @@ final class ShowDecisions extends AbstractController
             'banner' => $this->cautions->for($client),
             'groups' => $groups,
             'waiting' => $this->waiting($asked),
-            'decisions' => \array_slice(
-                $this->decisions->for($client),
-                0,
-                20,
-            ),
+            'decisions' => $decisions,
+            'mended' => $this->mended($client, $decisions),
             'suspensions' => $this->plans->suspensions($client),
             'alerts' => array_map(static fn (Alert $alert): array => [
                 'alert' => $alert,
@@ -89,6 +95,35 @@ final class ShowDecisions extends AbstractController
             'names' => $this->clinics->namesOfStaff(),
             'clinic' => $this->clinics->own(),
         ]);
+    }
+
+    /**
+     * @param list<Decision> $decisions
+     *
+     * @return array<string, true> ids of those that rest on a line that was corrected since
+     */
+    private function mended(Client $client, array $decisions): array
+    {
+        $items = [];
+        foreach ($decisions as $decision) {
+            $newest = Proposal::newestOf($decision->proposalKey);
+            if (DecisionAnswer::Declined !== $decision->answer && Uuid::isValid($newest)) {
+                $items[$decision->id] = $newest;
+            }
+        }
+        $mended = $this->events->mended(
+            $client,
+            array_values($items),
+        );
+        $resting = [];
+        foreach ($decisions as $decision) {
+            $at = $mended[$items[$decision->id] ?? ''] ?? null;
+            if (null !== $at && $at > $decision->at) {
+                $resting[$decision->id] = true;
+            }
+        }
+
+        return $resting;
     }
 
     /** @return array<string, list<string>> names of what would grow but waits, by why */

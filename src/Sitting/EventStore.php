@@ -139,6 +139,35 @@ final readonly class EventStore
         );
     }
 
+    /**
+     * When lines were told anew, once more than one was told.
+     *
+     * @param list<string> $itemIds
+     *
+     * @return array<string, \DateTimeImmutable> receipt of the last line, by item
+     */
+    public function mended(Client $client, array $itemIds): array
+    {
+        $mended = [];
+        foreach (
+            [] === $itemIds ? [] : $this->entities->getConnection()->fetchAllKeyValue(
+                "SELECT item_id, max(received_at) FROM sitting_event
+                    WHERE client_id = :client AND clinic_id = :clinic AND kind = 'line' AND item_id IN (:items)
+                    GROUP BY item_id HAVING count(*) > 1",
+                [
+                    'client' => $client->id,
+                    'clinic' => $client->clinicId,
+                    'items' => $itemIds,
+                ],
+                ['items' => ArrayParameterType::STRING],
+            ) as $item => $at
+        ) {
+            $mended[(string) $item] = new \DateTimeImmutable(\is_string($at) ? $at : 'now');
+        }
+
+        return $mended;
+    }
+
     /** @return list<Wrong> what was wrong of a client and reached us at an instant */
     public function wrongsReceived(Client $client, \DateTimeImmutable $at): array
     {

@@ -11,17 +11,29 @@ use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Sitting\EventKind;
+use HandGarden\Web\Clock;
 
 /** Takes one line of an item, as a form or a page of earlier days tells it. */
 final readonly class LogIntake
 {
-    private const ENVELOPE = ['id', 'item', 'device', 'seq', 'device_at', 'sent_at'];
+    /** Why a line takes the place of an earlier one, once its day is over. */
+    public const WHY = 'why';
+    private const WHY_LETTERS = 300;
+    private const ENVELOPE = [
+        'id',
+        'item',
+        'device',
+        'seq',
+        'device_at',
+        'sent_at',
+    ];
 
     public function __construct(
         private SittingRepository $sittings,
         private CatalogueStore $catalogue,
         private EventIntake $intake,
         private Envelope $envelope,
+        private Clock $clock,
     ) {
     }
 
@@ -31,16 +43,31 @@ final readonly class LogIntake
      */
     public function take(Sitting $sitting, Client $client, Node $line, Actor $actor): SittingEvent
     {
-        $line->only(...self::ENVELOPE, ...LogFormat::BODY);
+        $line->only(
+            ...self::ENVELOPE,
+            ...LogFormat::BODY,
+            ...[self::WHY],
+        );
         $items = $this->sittings->items($sitting);
-        $item = $this->item($items, $line->get('item'));
-        $told = LogFormat::toldOf($this->catalogue->get()->rung($item->rungId), $line);
+        $item = $this->item(
+            $items,
+            $line->get('item'),
+        );
+        $told = LogFormat::toldOf(
+            $this->catalogue->get()->rung($item->rungId),
+            $line,
+        );
+        $why = $line->optional(self::WHY)?->text(self::WHY_LETTERS) ?? '';
+        $isTyped = null === $line->optional('device');
+        if ('' === $why && $isTyped && $this->isMendedLater($sitting, $item, $client)) {
+            throw InvalidData::at('why', 'say why it is corrected');
+        }
 
         return $this->intake->take($sitting, $items, $client, new Incoming(
             Envelope::uuid($line->get('id')),
             $item,
             EventKind::Line,
-            LogFormat::write($told),
+            LogFormat::write($told) + ('' === $why ? [] : [self::WHY => $why]),
             hash: SittingEvent::hash(
                 $sitting->id,
                 $line->get('item')->scalarText(),
@@ -54,6 +81,12 @@ final readonly class LogIntake
             device: Envelope::device($line),
             seq: $line->optional('seq')?->int(0),
         ), actor: $actor);
+    }
+
+    /** On its own day a line is told anew; afterwards it is corrected, and that has a reason. */
+    private function isMendedLater(Sitting $sitting, SittingItem $item, Client $client): bool
+    {
+        return null !== $item->told && $sitting->day < $this->clock->today($client->zone);
     }
 
     /**
@@ -74,7 +107,10 @@ final readonly class LogIntake
             fn (SittingItem $i): bool => $this->catalogue->get()->hasRung($i->rungId),
         ));
 
-        return $known[$named->int(0, max(0, \count($known) - 1))]
+        return $known[$named->int(
+            0,
+            max(0, \count($known) - 1),
+        )]
             ?? throw $named->fail('is not an item of this sitting');
     }
 

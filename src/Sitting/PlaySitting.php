@@ -41,7 +41,15 @@ use Symfony\Component\Uid\Uuid;
 #[IsGranted('ROLE_STAFF')]
 final class PlaySitting extends AbstractController
 {
-    private const NUMBERS = ['repetitions', 'hold', 'pain_before', 'pain_after', 'fatigue', 'errors', 'drops'];
+    private const NUMBERS = [
+        'repetitions',
+        'hold',
+        'pain_before',
+        'pain_after',
+        'fatigue',
+        'errors',
+        'drops',
+    ];
 
     public function __construct(
         private readonly WhomToCall $whom,
@@ -59,7 +67,10 @@ final class PlaySitting extends AbstractController
     #[Route('/sittings/{sitting}', name: 'sitting_play', methods: ['GET'])]
     public function play(Sitting $sitting, CsrfTokenManagerInterface $tokens): Response
     {
-        $lines = $this->generateUrl('sitting_lines', ['sitting' => $sitting->id]);
+        $lines = $this->generateUrl(
+            'sitting_lines',
+            ['sitting' => $sitting->id],
+        );
 
         return null === $this->sittings->score($sitting) // it was begun before there were scores
             ? $this->redirect($lines)
@@ -122,7 +133,10 @@ final class PlaySitting extends AbstractController
             'name' => $this->client($sitting)->name(),
             'home' => $this->generateUrl('desk_client', $client),
             'after' => $this->generateUrl('progress_decisions', $client),
-            'lines' => $this->generateUrl('sitting_lines', ['sitting' => $sitting->id]),
+            'lines' => $this->generateUrl(
+                'sitting_lines',
+                ['sitting' => $sitting->id],
+            ),
             'emergency' => $clinic->emergencyNumber,
             'whom' => $this->whom->of($clinic),
         ];
@@ -138,7 +152,9 @@ final class PlaySitting extends AbstractController
     ): Response {
         $client = $this->client($sitting);
         $noActiveWork = (
-            new Symptoms($this->settings->of($client->clinicId)->progress())
+            new Symptoms(
+                $this->settings->of($client->clinicId)->progress(),
+            )
         )->forbidsActiveWork($sitting->painBefore);
 
         return $this->render('Sitting/lines.html.twig', [
@@ -147,7 +163,9 @@ final class PlaySitting extends AbstractController
             'isPlayable' => null !== $this->sittings->score($sitting),
             'sitting' => $sitting,
             'items' => array_map(
-                fn (SittingItem $i): array => $this->row($i, $noActiveWork),
+                fn (SittingItem $i): array => $this->row($i, $noActiveWork) + [
+                    'isLater' => $sitting->day < $this->clock->today($client->zone),
+                ],
                 $this->sittings->items($sitting),
             ),
             'noActiveWork' => $noActiveWork,
@@ -214,7 +232,11 @@ final class PlaySitting extends AbstractController
 
         return $json
             ? new JsonResponse(
-                ['id' => $event->id, 'item' => $event->itemId, 'day' => $event->day->format('Y-m-d')],
+                [
+                    'id' => $event->id,
+                    'item' => $event->itemId,
+                    'day' => $event->day->format('Y-m-d'),
+                ],
             )
             : $this->redirect(
                 $this->generateUrl(
@@ -228,7 +250,11 @@ final class PlaySitting extends AbstractController
     #[Route('/sittings/{sitting}/finish', name: 'sitting_finish', methods: ['POST'])]
     public function finish(Request $request, Sitting $sitting): Response
     {
-        $note = mb_substr(trim((string) $request->request->get('note', '')), 0, 2000);
+        $note = mb_substr(
+            trim((string) $request->request->get('note', '')),
+            0,
+            2000,
+        );
         $finished = SittingEvent::noted(
             $sitting,
             null,
@@ -242,7 +268,11 @@ final class PlaySitting extends AbstractController
         );
         $sitting->hears($finished);
         $this->sittings->keep($sitting, $finished);
-        $this->audit->wrote('finished sitting', $sitting->clientId, $sitting->id);
+        $this->audit->wrote(
+            'finished sitting',
+            $sitting->clientId,
+            $sitting->id,
+        );
         $this->addFlash('done', 'The sitting is kept.');
 
         return $this->redirectToRoute(
@@ -299,7 +329,7 @@ final class PlaySitting extends AbstractController
         if ([] !== $levels) {
             $line['levels'] = $levels;
         }
-        foreach (['tone', 'help', 'felt', 'note'] as $word) {
+        foreach (['tone', 'help', 'felt', 'note', LogIntake::WHY] as $word) {
             $value = (string) $form->get($word, '');
             if ('' !== $value) {
                 $line[$word] = $value;

@@ -39,7 +39,10 @@ final class ShowRecord extends AbstractController
 
     public function __invoke(Sitting $sitting): Response
     {
-        $client = $this->clients->find($sitting->clinicId, $sitting->clientId)
+        $client = $this->clients->find(
+            $sitting->clinicId,
+            $sitting->clientId,
+        )
             ?? throw $this->createNotFoundException();
         $events = $this->events->of($sitting);
         $planned = $this->sittings->plannedWords($sitting);
@@ -59,7 +62,10 @@ final class ShowRecord extends AbstractController
             'client' => $client,
             'banner' => $this->cautions->for($client),
             'sitting' => $sitting,
-            'by' => $this->names->of($sitting->clinicId, $sitting->actorId),
+            'by' => $this->names->of(
+                $sitting->clinicId,
+                $sitting->actorId,
+            ),
             'rows' => $rows,
             'after' => $this->after($events),
             'trail' => $this->trail($events, $rows, $client),
@@ -98,11 +104,19 @@ final class ShowRecord extends AbstractController
                 'at' => $event->at->setTimezone($zone),
                 'kind' => $event->kind->value,
                 'item' => $rows[$event->itemId ?? '']['name'] ?? '',
-                'by' => $this->names->of($event->clinicId, $event->actorId),
+                'by' => $this->names->of(
+                    $event->clinicId,
+                    $event->actorId,
+                ),
                 'said' => $isLine
-                    ? $this->words->of(LogFormat::kept($event->body))
+                    ? $this->words->of(
+                        LogFormat::kept($event->body),
+                    )
                     : $this->release->of($event),
                 'sign' => EventKind::Wrong === $event->kind ? EventFormat::wrong($event->body) : null,
+                'why' => \is_string(
+                    $event->body[LogIntake::WHY] ?? null,
+                ) ? $event->body[LogIntake::WHY] : '',
                 'corrects' => $isLine && \in_array($event->itemId, $told, true),
                 'received' => self::cameLate($event)
                     ? $event->receivedAt->setTimezone($zone)

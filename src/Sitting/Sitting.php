@@ -16,7 +16,10 @@ use Symfony\Component\Uid\Uuid;
 /** One time through a routine. Its items stand beside it as they were when it began. */
 #[ORM\Entity]
 #[ORM\Table(name: 'sitting')]
-#[ORM\Index(name: 'sitting_by_client', columns: ['client_id', 'started_at'])]
+#[ORM\Index(name: 'sitting_by_client', columns: [
+    'client_id',
+    'started_at',
+])]
 class Sitting implements TellsOfClient
 {
     #[ORM\Id]
@@ -38,6 +41,14 @@ class Sitting implements TellsOfClient
     /** Said before the start: nobody helps with the hands; otherwise it is asked for each item. */
     #[ORM\Column]
     public bool $unaided = false;
+
+    /** Written down on paper and typed in afterwards. */
+    #[ORM\Column]
+    public bool $fromPaper = false;
+
+    /** Who wrote it, where it is from paper. */
+    #[ORM\Column(length: 80)]
+    public string $writtenBy = '';
 
     public function __construct(
         #[ORM\Column(type: Types::GUID)]

@@ -157,10 +157,36 @@ final class SittingRepository implements ResetInterface
                     $begun[$line->itemKey()] ??= $row->day('begun');
                 }
             }
-            $this->logs[$client->id] = new SittingLog($lines, $begun);
+            $this->logs[$client->id] = new SittingLog(
+                $lines,
+                $begun,
+            );
         }
 
         return $this->logs[$client->id];
+    }
+
+    /** @return list<LogLine> of one item, however far back, oldest first */
+    public function linesOf(Client $client, ItemKey $item, \DateTimeImmutable $since): array
+    {
+        return array_map(
+            fn (array $values): LogLine => $this->line(
+                new Row($values),
+            ),
+            $this->entities->getConnection()->fetchAllAssociative(
+                "SELECT id, sitting_id, rung_id, hands, planned->>'dose' AS dose, told, day FROM sitting_item
+                    WHERE client_id = ? AND clinic_id = ? AND rung_id = ? AND hands = ? AND day >= ?
+                        AND told IS NOT NULL
+                    ORDER BY day, at, id",
+                [
+                    $client->id,
+                    $client->clinicId,
+                    $item->rungId,
+                    $item->hands->value,
+                    $since->format('Y-m-d'),
+                ],
+            ),
+        );
     }
 
     /** @return list<SittingItem> in their order */
@@ -225,7 +251,10 @@ final class SittingRepository implements ResetInterface
 
     public function score(Sitting $sitting): ?SittingScore
     {
-        return $this->entities->find(SittingScore::class, $sitting->id);
+        return $this->entities->find(
+            SittingScore::class,
+            $sitting->id,
+        );
     }
 
     /** @return array<string, array{name: string, hands: string, dose: string}> by item, as it was played */
@@ -311,7 +340,10 @@ final class SittingRepository implements ResetInterface
         return LogLine::from(
             $row->text('id'),
             $row->text('sitting_id'),
-            new ItemKey($rungId, Hands::from($row->text('hands'))),
+            new ItemKey(
+                $rungId,
+                Hands::from($row->text('hands')),
+            ),
             // hundreds of lines share a few doses
             $this->doses[$rungId.$dose] ??= DoseFormat::read(
                 Node::root($row->json('dose')),

@@ -54,6 +54,7 @@ final readonly class LogFormat
         'skin',
         'noticed',
         'whole',
+        'paper',
     ];
 
     public function __construct(
@@ -75,13 +76,19 @@ final readonly class LogFormat
         return LogLine::from(
             $node->get('id')->string(),
             $node->get('sitting')->string(),
-            new ItemKey($rungId, $node->get('hands')->enum(Hands::class)),
+            new ItemKey(
+                $rungId,
+                $node->get('hands')->enum(Hands::class),
+            ),
             DoseFormat::read(
                 $node->optional('dose'),
                 $this->catalogue->rung($rungId)->dosing->start,
             ),
             day: $node->get('on')->date(),
-            told: self::toldOf($this->catalogue->rung($rungId), $node),
+            told: self::toldOf(
+                $this->catalogue->rung($rungId),
+                $node,
+            ),
         );
     }
 
@@ -99,17 +106,29 @@ final readonly class LogFormat
             $node->optional('repetitions')?->int(0, 200),
             $node->optional('hold')?->int(0, 600),
             $node->optional('pain_before')?->int(0, 10),
-            painAfter: $node->optional('pain_after')?->int(0, 10),
+            painAfter: $node->optional('pain_after')?->int(
+                0,
+                10,
+            ),
             tone: $node->optional('tone')?->enum(ToneAfter::class),
             help: $node->optional('help')?->enum(Help::class),
             compensations: $node->optional('compensations')?->enums(Compensation::class) ?? [],
-            fatigue: $node->optional('fatigue')?->int(0, 10),
+            fatigue: $node->optional('fatigue')?->int(
+                0,
+                10,
+            ),
             newTingling: $node->optional('new_tingling')?->bool() ?? false,
             systemic: $node->optional('systemic')?->bool() ?? false,
             hurtLater: $node->optional('hurt_later')?->bool() ?? false,
             note: $note,
-            errors: $node->optional('errors')?->int(0, 200),
-            drops: $node->optional('drops')?->int(0, 200),
+            errors: $node->optional('errors')?->int(
+                0,
+                200,
+            ),
+            drops: $node->optional('drops')?->int(
+                0,
+                200,
+            ),
             felt: $node->optional('felt')?->enum(Felt::class),
             loadKilograms: $node->optional('load')?->float(
                 0.0,
@@ -117,10 +136,14 @@ final readonly class LogFormat
             ),
             levels: DoseFormat::levels($node->optional('levels')),
             reason: $node->optional('reason')?->enum(SkipReason::class),
-            wornMinutes: $node->optional('worn')?->int(0, self::MOST_MINUTES),
+            wornMinutes: $node->optional('worn')?->int(
+                0,
+                self::MOST_MINUTES,
+            ),
             skin: $node->optional('skin')?->enum(Skin::class),
             noticed: self::noticed($node->optional('noticed')),
             whole: $node->optional('whole')?->enum(Felt::class),
+            fromPaper: $node->optional('paper')?->bool() ?? false,
         );
     }
 
@@ -153,7 +176,9 @@ final readonly class LogFormat
         try {
             $rung->dosing->checkLevels($told->levels ?? Levels::none());
         } catch (InvalidDose $e) {
-            throw $node->get('levels')->fail($e->getMessage());
+            throw $node->get('levels')->fail(
+                $e->getMessage(),
+            );
         }
 
         return $told;
@@ -197,6 +222,7 @@ final readonly class LogFormat
                         $told->noticed,
                     ),
                 'whole' => $told->whole?->value,
+                'paper' => $told->fromPaper ? true : null,
             ],
             static fn (mixed $value): bool => null !== $value,
         );
@@ -246,15 +272,20 @@ final readonly class LogFormat
             felt: Felt::tryFrom($text('felt')),
             loadKilograms: \is_int($load) || \is_float($load) ? (float) $load : null,
             levels: \is_array($kept['levels'] ?? null)
-                ? DoseFormat::levels(Node::root($kept['levels'], 'levels'))
+                ? DoseFormat::levels(
+                    Node::root($kept['levels'], 'levels'),
+                )
                 : null,
             reason: SkipReason::tryFrom($text('reason')),
             wornMinutes: $int('worn'),
             skin: Skin::tryFrom($text('skin')),
             noticed: \is_array($kept['noticed'] ?? null)
-                ? self::noticed(Node::root($kept['noticed'], 'noticed'))
+                ? self::noticed(
+                    Node::root($kept['noticed'], 'noticed'),
+                )
                 : [],
             whole: Felt::tryFrom($text('whole')),
+            fromPaper: $is('paper'),
         );
     }
 }

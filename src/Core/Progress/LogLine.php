@@ -23,6 +23,7 @@ final readonly class LogLine
      * @param ?int               $errors       wrong or missed ones; null: nobody counted
      * @param ?Felt              $whole        of the sitting as a whole; null: nobody told
      * @param ?SkipReason        $reason       why it was not done, or not all of it
+     * @param bool               $fromPaper    typed in afterwards: what was reached counts only where it was written
      */
     public function __construct(
         public string $id,
@@ -47,6 +48,7 @@ final readonly class LogLine
         public ?Felt $felt = null,
         public ?Felt $whole = null,
         public ?SkipReason $reason = null,
+        public bool $fromPaper = false,
     ) {
     }
 
@@ -85,6 +87,7 @@ final readonly class LogLine
             felt: $told->felt,
             whole: $told->whole,
             reason: $told->reason,
+            fromPaper: $told->fromPaper,
         );
     }
 
@@ -137,11 +140,19 @@ final readonly class LogLine
         );
     }
 
+    /** The count and the hold that were asked for were told. */
+    private function hasItsNumbers(): bool
+    {
+        return ($this->dose->repetitions <= 1 || null !== $this->repetitions)
+            && (0 === $this->dose->holdSeconds || null !== $this->holdSeconds);
+    }
+
     /** Done in full, with the hold and the count that were set, without a trick movement. */
     public function metTarget(): bool
     {
         return Outcome::Done === $this->outcome
             && [] === $this->compensations
+            && (!$this->fromPaper || $this->hasItsNumbers())
             && ($this->repetitions ?? $this->dose->repetitions) >= $this->dose->repetitions
             && ($this->holdSeconds ?? $this->dose->holdSeconds) >= $this->dose->holdSeconds;
     }

@@ -18,4 +18,17 @@ enum SkipReason: string
     case Other = 'other';
     /** Something was wrong, and the program took it out. */
     case Stopped = 'stopped';
+
+    /** @return list<self> what somebody may give as their reason */
+    public static function ofPeople(): array
+    {
+        $reasons = [];
+        foreach (self::cases() as $reason) {
+            if (self::Stopped !== $reason) {
+                $reasons[] = $reason;
+            }
+        }
+
+        return $reasons;
+    }
 }

@@ -18,18 +18,26 @@ final readonly class Strip
     /** What was skipped has its place as well, with the reason that was given. */
     public static function of(string $itemKey, SittingLog $log, int $most = self::DAYS): self
     {
+        return self::ofLines(array_values(array_filter(
+            $log->lines,
+            static fn (LogLine $l): bool => $l->itemKey() === $itemKey,
+        )), $most);
+    }
+
+    /** @param list<LogLine> $lines of one item, oldest first */
+    public static function ofLines(array $lines, ?int $most = null): self
+    {
         $byDay = [];
-        foreach ($log->lines as $line) {
-            if ($line->itemKey() === $itemKey) {
-                $byDay[$line->day->format('Y-m-d')][] = $line;
-            }
+        foreach ($lines as $line) {
+            $byDay[$line->day->format('Y-m-d')][] = $line;
         }
 
         return new self(array_map(
             StripDay::of(...),
-            array_values(
-                \array_slice($byDay, -$most, null, true),
-            ),
+            array_values(null === $most ? $byDay : \array_slice(
+                $byDay,
+                -$most,
+            )),
         ));
     }
 

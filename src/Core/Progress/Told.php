@@ -28,6 +28,7 @@ final readonly class Told
      * @param ?Skin              $skin         under it, afterwards
      * @param array<string, Noticed> $noticed  by what was asked
      * @param ?Felt              $whole        how hard the sitting was as a whole, told at its end
+     * @param bool               $fromPaper    written down by hand and typed in afterwards
      * @param ?Levels            $levels       at which it was really done, where they were not as planned
      */
     public function __construct(
@@ -54,6 +55,7 @@ final readonly class Told
         public ?Skin $skin = null,
         public array $noticed = [],
         public ?Felt $whole = null,
+        public bool $fromPaper = false,
     ) {
     }
 
@@ -94,6 +96,7 @@ final readonly class Told
             skin: Skin::worse($this->skin, $earlier->skin),
             noticed: $this->noticed + $earlier->noticed,
             whole: Felt::harder($this->whole, $earlier->whole),
+            fromPaper: $this->fromPaper || $earlier->fromPaper,
         );
     }
 
@@ -141,17 +144,25 @@ final readonly class Told
 
     public function hurtLater(): self
     {
-        return $this->after(new self($this->outcome, hurtLater: true));
+        return $this->after(
+            new self($this->outcome, hurtLater: true),
+        );
     }
 
     private static function most(?int $a, ?int $b): ?int
     {
-        return null === $a || null === $b ? $a ?? $b : max($a, $b);
+        return null === $a || null === $b ? $a ?? $b : max(
+            $a,
+            $b,
+        );
     }
 
     private static function least(?int $a, ?int $b): ?int
     {
-        return null === $a || null === $b ? $a ?? $b : min($a, $b);
+        return null === $a || null === $b ? $a ?? $b : min(
+            $a,
+            $b,
+        );
     }
 
     /**
