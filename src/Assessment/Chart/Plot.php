@@ -43,7 +43,12 @@ final class Plot
                     'y2' => $this->height - self::BOTTOM,
                 ],
             );
-            $this->text($x, $this->height - self::BOTTOM + 13.0, $label, 'middle');
+            $this->text(
+                $x,
+                $this->height - self::BOTTOM + 13.0,
+                $label,
+                'middle',
+            );
         }
         $this->text(
             (self::LEFT + $this->width - self::RIGHT) / 2.0,
@@ -70,7 +75,12 @@ final class Plot
                     'y2' => $y,
                 ],
             );
-            $this->text(self::LEFT - 5.0, $y + 4.0, $label, 'end');
+            $this->text(
+                self::LEFT - 5.0,
+                $y + 4.0,
+                $label,
+                'end',
+            );
         }
         $this->mark(
             'text',
@@ -81,7 +91,10 @@ final class Plot
                 'text-anchor' => 'middle',
                 'transform' => \sprintf(
                     'translate(11 %s) rotate(-90)',
-                    round((self::TOP + $this->height - self::BOTTOM) / 2.0, 1),
+                    round(
+                        (self::TOP + $this->height - self::BOTTOM) / 2.0,
+                        1,
+                    ),
                 ),
             ],
             $says,
@@ -101,7 +114,10 @@ final class Plot
                     'points' => implode(
                         ' ',
                         array_map(
-                            fn (array $p): string => round($this->x($p[0]), 1).','.round($this->y($p[1]), 1),
+                            fn (array $p): string => round($this->x($p[0]), 1).','.round(
+                                $this->y($p[1]),
+                                1,
+                            ),
                             $points,
                         ),
                     ),
@@ -116,14 +132,23 @@ final class Plot
     {
         return $this->mark(
             'circle',
-            ['class' => $class, 'cx' => $this->x($x), 'cy' => $this->y($y), 'r' => $radius],
+            [
+                'class' => $class,
+                'cx' => $this->x($x),
+                'cy' => $this->y($y),
+                'r' => $radius,
+            ],
         );
     }
 
     public function band(float $from, float $to, string $class): self
     {
-        $top = $this->y(min($this->yMax, max($from, $to)));
-        $bottom = $this->y(max($this->yMin, min($from, $to)));
+        $top = $this->y(
+            min($this->yMax, max($from, $to)),
+        );
+        $bottom = $this->y(
+            max($this->yMin, min($from, $to)),
+        );
 
         return $this->mark(
             'rect',
@@ -133,6 +158,61 @@ final class Plot
                 'width' => $this->width - self::LEFT - self::RIGHT,
                 'y' => $top,
                 'height' => max(0.0, $bottom - $top),
+            ],
+        );
+    }
+
+    /** A time that is shaded, with words at its top. */
+    public function phase(float $from, float $to, string $class, Phrase|string $says): self
+    {
+        $left = $this->x(
+            max($this->xMin, $from),
+        );
+        $right = $this->x(
+            min($this->xMax, $to),
+        );
+        if ($right <= $left) {
+            return $this;
+        }
+        $this->mark(
+            'rect',
+            [
+                'class' => $class,
+                'x' => $left,
+                'width' => $right - $left,
+                'y' => self::TOP,
+                'height' => $this->height - self::TOP - self::BOTTOM,
+            ],
+        );
+
+        return $this->text(
+            $left + 3.0,
+            self::TOP + 10.0,
+            $says,
+            'start',
+        );
+    }
+
+    public function bar(float $from, float $to, float $height, string $class): self
+    {
+        $top = $this->y(
+            min($this->yMax, $height),
+        );
+
+        return $this->mark(
+            'rect',
+            [
+                'class' => $class,
+                'x' => $this->x($from),
+                'width' => max(
+                    0.0,
+                    $this->x($to) - $this->x($from),
+                ),
+                'y' => $top,
+                'height' => max(
+                    0.0,
+                    $this->y($this->yMin) - $top,
+                ),
             ],
         );
     }
@@ -151,7 +231,14 @@ final class Plot
             ],
         );
 
-        return '' === $says ? $this : $this->text($at + 4.0, self::TOP + 10.0, $says, 'start');
+        return '' === $says
+            ? $this
+            : $this->text(
+                $at + 4.0,
+                self::TOP + 10.0,
+                $says,
+                'start',
+            );
     }
 
     public function level(float $y, string $class, Phrase|string $says = ''): self
@@ -170,7 +257,12 @@ final class Plot
 
         return '' === $says
             ? $this
-            : $this->text($this->width - self::RIGHT - 2.0, $at - 4.0, $says, 'end');
+            : $this->text(
+                $this->width - self::RIGHT - 2.0,
+                $at - 4.0,
+                $says,
+                'end',
+            );
     }
 
     public function note(float $x, float $y, Phrase|string $says, string $anchor = 'start'): self
@@ -185,14 +277,25 @@ final class Plot
 
     public function chart(Phrase|Joined|string $title, Phrase|Joined|string $description): Chart
     {
-        return new Chart($title, $description, $this->width, $this->height, marks: $this->marks);
+        return new Chart(
+            $title,
+            $description,
+            $this->width,
+            $this->height,
+            marks: $this->marks,
+        );
     }
 
     private function text(float $x, float $y, Phrase|string $says, string $anchor): self
     {
         return $this->mark(
             'text',
-            ['class' => 'axis', 'x' => $x, 'y' => $y, 'text-anchor' => $anchor],
+            [
+                'class' => 'axis',
+                'x' => $x,
+                'y' => $y,
+                'text-anchor' => $anchor,
+            ],
             $says,
         );
     }

@@ -1,0 +1,233 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Following;
+
+use HandGarden\Account\ClinicSettings;
+use HandGarden\Assessment\Change;
+use HandGarden\Assessment\Changes;
+use HandGarden\Assessment\Chart\Chart;
+use HandGarden\Assessment\MeasuringDays;
+use HandGarden\Assessment\ReadingRepository;
+use HandGarden\Client\Cautions;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Measure\Change\Terms;
+use HandGarden\Core\Progress\Adherence;
+use HandGarden\Core\Progress\Prescribed;
+use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Planning\Plan;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\Suspension;
+use HandGarden\Sitting\LoggedTrend;
+use HandGarden\Sitting\SittingRepository;
+use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** What has moved over weeks: kept up, felt, given and reached, measured. */
+#[Route('/clients/{client}/trends', name: 'following_trends', methods: ['GET'])]
+#[IsGranted('ROLE_STAFF')]
+final class ShowTrends extends AbstractController
+{
+    private const WEEKS = [6, 12, 26, 104];
+    private const USUAL_WEEKS = 12;
+    private const MOST_ITEMS = 4;
+    private const MOST_MEASURES = 4;
+    private const WINDOW_DAYS = 14;
+
+    public function __construct(
+        private readonly LoggedTrend $trend,
+        private readonly SittingRepository $sittings,
+        private readonly ReadingRepository $readings,
+        private readonly Plan $plan,
+        private readonly PlanRepository $plans,
+        private readonly Periods $periods,
+        private readonly CatalogueStore $catalogue,
+        private readonly ClinicSettings $settings,
+        private readonly Cautions $cautions,
+        private readonly Clock $clock,
+        private readonly Wording $wording,
+    ) {
+    }
+
+    public function __invoke(Request $request, Client $client): Response
+    {
+        $today = $this->clock->today($client->zone);
+        $weeks = $request->query->getInt('weeks', self::USUAL_WEEKS);
+        $weeks = \in_array($weeks, self::WEEKS, true) ? $weeks : self::USUAL_WEEKS;
+        $from = $today->modify('-'.(7 * $weeks - 1).' days');
+        $days = $this->trend->days($client, $from);
+        $time = new Timeline(
+            $from,
+            $today,
+            $this->periods->of($client, $days, $from, $today),
+        );
+        $charts = new WorkCharts($time);
+        $items = Prescribed::in(
+            $this->plan->items($client),
+        );
+        $asked = (string) $request->query->get('item', '');
+        $adherence = $this->adherence($client, $items, $today);
+
+        return $this->render('Following/trends.html.twig', [
+            'client' => $client,
+            'banner' => $this->cautions->for($client),
+            'weeks' => $weeks,
+            'choices' => self::WEEKS,
+            'days' => $days,
+            'keptUp' => $charts->keptUp($days, $client->daysPerWeek),
+            'pain' => $charts->pain($days),
+            'adherence' => $adherence,
+            'reasons' => Adherence::reasonsOf($adherence),
+            'items' => $this->names($client),
+            'asked' => $asked,
+            'drawn' => $this->drawn(
+                $client,
+                $asked,
+                $items,
+                $charts,
+                from: $from,
+            ),
+            'measures' => $this->measures($client, $from),
+        ]);
+    }
+
+    /**
+     * @param list<Prescribed> $items
+     *
+     * @return list<Adherence>
+     */
+    private function adherence(Client $client, array $items, \DateTimeImmutable $today): array
+    {
+        return Adherence::of(
+            $items,
+            $this->sittings->log($client),
+            $client->daysPerWeek,
+            since: $today->modify('-'.self::WINDOW_DAYS.' days'),
+            today: $today,
+            suspended: array_map(
+                static fn (Suspension $s): string => $s->itemKey,
+                $this->plans->suspensions($client),
+            ),
+        );
+    }
+
+    /** @return array<string, string> of everything that was ever done, by item key */
+    private function names(Client $client): array
+    {
+        $names = [];
+        foreach ($this->sittings->everDone($client) as $key) {
+            $item = ItemKey::fromText($key);
+            if (null !== $item) {
+                $names[$key] = $this->catalogue->get()->nameOf($item->rungId).', '.$item->hands->label();
+            }
+        }
+        asort($names);
+
+        return $names;
+    }
+
+    /**
+     * What was asked for, or what moves most: items that a dose was set for oftenest.
+     *
+     * @param list<Prescribed> $items
+     *
+     * @return list<array{chart: Chart, key: string}>
+     */
+    private function drawn(
+        Client $client,
+        string $asked,
+        array $items,
+        WorkCharts $charts,
+        \DateTimeImmutable $from,
+    ): array {
+        $keys = '' === $asked ? $this->moving($client, $items) : [$asked];
+        $drawn = [];
+        foreach (\array_slice($keys, 0, self::MOST_ITEMS) as $key) {
+            $chart = $this->itemChart($client, $key, $charts, $from);
+            if (null !== $chart) {
+                $drawn[] = ['chart' => $chart, 'key' => $key];
+            }
+        }
+
+        return $drawn;
+    }
+
+    /**
+     * @param list<Prescribed> $items
+     *
+     * @return list<string> item keys whose dose can move, that which moved most first
+     */
+    private function moving(Client $client, array $items): array
+    {
+        $steps = $this->plans->doseCounts($client);
+        $moving = array_values(array_filter($items, static function (Prescribed $p): bool {
+            $range = $p->rung->dosing->range;
+
+            return $range->holdSeconds[1] > $range->holdSeconds[0]
+                || $range->repetitions[1] > $range->repetitions[0];
+        }));
+        usort(
+            $moving,
+            static fn (Prescribed $a, Prescribed $b): int => ($steps[$b->key()] ?? 0) <=> ($steps[$a->key()] ?? 0),
+        );
+
+        return array_map(
+            static fn (Prescribed $p): string => $p->key(),
+            $moving,
+        );
+    }
+
+    private function itemChart(
+        Client $client,
+        string $key,
+        WorkCharts $charts,
+        \DateTimeImmutable $from,
+    ): ?Chart {
+        $item = ItemKey::fromText($key);
+        if (null === $item || !$this->catalogue->get()->hasRung($item->rungId)) {
+            return null;
+        }
+        $rung = $this->catalogue->get()->rung($item->rungId);
+        [$least, $most] = $rung->dosing->range->holdSeconds;
+        $isHold = $most > $least;
+        $doses = array_map(
+            static fn (array $d): array => [
+                'at' => $d['at'],
+                'value' => (float) ($isHold ? $d['dose']->holdSeconds : $d['dose']->repetitions),
+            ],
+            $this->plans->doseHistory($client, $key),
+        );
+
+        return $charts->item(
+            $rung->name.', '.$item->hands->label(),
+            $rung,
+            $isHold,
+            $this->sittings->linesOf($client, $item, $from),
+            doses: $doses,
+        );
+    }
+
+    /** @return list<Change> measured on two days or more, those drawn first that really changed */
+    private function measures(Client $client, \DateTimeImmutable $from): array
+    {
+        $days = MeasuringDays::thinned(
+            $this->readings->days($client, $from),
+        );
+
+        return (new Changes(
+            $this->catalogue->get()->vocabulary->kinds,
+            new Terms(
+                $client->injectionDay(),
+                $this->settings->of($client->clinicId)->differences(),
+            ),
+            $this->wording,
+        ))->for($this->readings->ofDays($client, $days), self::MOST_MEASURES);
+    }
+}

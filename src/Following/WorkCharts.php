@@ -1,0 +1,231 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Following;
+
+use HandGarden\Assessment\Chart\Chart;
+use HandGarden\Assessment\Chart\Plot;
+use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Measure\Statistics;
+use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\Strip;
+use HandGarden\Core\Progress\StripDay;
+use HandGarden\Core\Words\Joint;
+use HandGarden\Core\Words\Phrase;
+use HandGarden\Sitting\DayFigures;
+
+/** What was done and how it felt, day by day, drawn. */
+final readonly class WorkCharts
+{
+    private const PAIN = 10.0;
+    /** Practice days whose median is the line. */
+    private const MEDIAN_OF = 5;
+
+    public function __construct(
+        private Timeline $time,
+    ) {
+    }
+
+    /**
+     * Days done of days planned, by week.
+     *
+     * @param list<DayFigures> $days
+     */
+    public function keptUp(array $days, int $daysPerWeek): Chart
+    {
+        $plot = $this->time->plot(0.0, 7.0)->up(
+            [0 => '0', $daysPerWeek => (string) $daysPerWeek, 7 => '7'],
+            '',
+        );
+        $plot->level(
+            (float) $daysPerWeek,
+            'aim',
+            new Phrase('trend.planned'),
+        );
+        $done = $planned = 0;
+        foreach ($this->weeks() as [$from, $until]) {
+            $of = \count(array_filter(
+                $days,
+                static fn (DayFigures $d): bool => $d->isPractice() && $d->day >= $from && $d->day <= $until,
+            ));
+            $plot->bar(
+                Timeline::at($from) - 0.3,
+                Timeline::at($until) + 0.3,
+                (float) $of,
+                'trend-bar',
+            );
+            $done += $of;
+            $planned += $daysPerWeek;
+        }
+
+        return $plot->chart(
+            new Phrase('trend.kept_up'),
+            $this->sentence(
+                new Phrase('trend.kept_up_says', ['done' => $done, 'planned' => $planned]),
+            ),
+        );
+    }
+
+    /** @param list<DayFigures> $days */
+    public function pain(array $days): Chart
+    {
+        $plot = $this->time->plot(0.0, self::PAIN)->up(
+            [0 => '0', 5 => '5', 10 => '10'],
+            '',
+        );
+        $told = array_values(array_filter(
+            $days,
+            static fn (DayFigures $d): bool => null !== $d->painAfter,
+        ));
+        foreach ($told as $day) {
+            $plot->dot(
+                Timeline::at($day->day),
+                (float) $day->painAfter,
+                $day->hasSymptom ? 'symptom-dot' : 'pain-dot',
+                $day->hasSymptom ? 4.5 : 2.5,
+            );
+        }
+        $medians = self::medians(
+            $told,
+            static fn (DayFigures $d): float => (float) $d->painAfter,
+        );
+        $this->time->line($plot, $medians, 'active-line');
+        $tired = array_values(array_filter(
+            $days,
+            static fn (DayFigures $d): bool => null !== $d->fatigue,
+        ));
+        $tiring = self::medians(
+            $tired,
+            static fn (DayFigures $d): float => (float) $d->fatigue,
+        );
+        $this->time->line($plot, $tiring, 'tired-line');
+
+        return $plot->chart(new Phrase('trend.pain'), $this->sentence(new Phrase('trend.pain_says', [
+            'days' => \count($told),
+            'first' => [] === $medians ? '-' : (string) $medians[0][1],
+            'last' => [] === $medians ? '-' : (string) $medians[\count($medians) - 1][1],
+            'tired' => [] === $tiring ? '-' : (string) $tiring[\count($tiring) - 1][1],
+            'symptoms' => \count(
+                array_filter($days, static fn (DayFigures $d): bool => $d->hasSymptom),
+            ),
+        ])));
+    }
+
+    /**
+     * The dose of record of an item as steps, and what was reached of it.
+     *
+     * @param list<LogLine>                                    $lines oldest first
+     * @param list<array{at: \DateTimeImmutable, value: float}> $doses oldest first
+     */
+    public function item(string $name, Rung $rung, bool $isHold, array $lines, array $doses): Chart
+    {
+        [$least, $most] = $isHold ? $rung->dosing->range->holdSeconds : $rung->dosing->range->repetitions;
+        $unit = $isHold ? ' s' : ' ×';
+        $days = Strip::ofLines($lines)->days;
+        $reached = array_values(
+            array_filter($days, static fn (StripDay $d): bool => null !== $d->reached),
+        );
+        $top = max(
+            [
+                (float) $most,
+                ...array_map(static fn (StripDay $d): float => (float) $d->reached, $reached),
+            ],
+        );
+        $plot = $this->time->plot(0.0, 1.1 * max(1.0, $top))->up(
+            [
+                (string) $least => $least.$unit,
+                (string) $most => $most.$unit,
+            ],
+            '',
+        );
+        $plot->band((float) $least, (float) $most, 'range-band');
+        $this->steps($plot, $doses);
+        foreach ($reached as $day) {
+            $isMet = $day->reached >= ($day->asked ?? 1);
+            $plot->dot(
+                Timeline::at($day->day),
+                (float) $day->reached,
+                $isMet ? 'active-dot' : 'missed-dot',
+                3.0,
+            );
+        }
+        $last = $doses[array_key_last($doses) ?? -1]['value'] ?? null;
+
+        return $plot->chart($name, $this->sentence(new Phrase('trend.item_says', [
+            'first' => [] === $doses ? '-' : round($doses[0]['value'], 2).$unit,
+            'last' => null === $last ? '-' : round($last, 2).$unit,
+            'steps' => max(0, \count($doses) - 1),
+            'days' => \count($reached),
+            'met' => \count(array_filter(
+                $reached,
+                static fn (StripDay $d): bool => $d->reached >= ($d->asked ?? 1),
+            )),
+        ])));
+    }
+
+    /** @param list<array{at: \DateTimeImmutable, value: float}> $doses oldest first */
+    private function steps(Plot $plot, array $doses): void
+    {
+        $points = [];
+        foreach ($doses as $n => ['at' => $at, 'value' => $value]) {
+            $from = max(
+                Timeline::at($at),
+                Timeline::at($this->time->from),
+            );
+            $next = $doses[$n + 1]['at'] ?? $this->time->until;
+            $until = max($from, Timeline::at($next));
+            array_push(
+                $points,
+                [$from, $value],
+                [$until, $value],
+            );
+        }
+        $plot->line($points, 'dose-line');
+    }
+
+    /**
+     * @param list<DayFigures>              $days
+     * @param \Closure(DayFigures): float $of
+     *
+     * @return list<array{\DateTimeImmutable, float}>
+     */
+    private static function medians(array $days, \Closure $of): array
+    {
+        $points = [];
+        foreach ($days as $n => $day) {
+            $window = \array_slice(
+                $days,
+                max(0, $n - self::MEDIAN_OF + 1),
+                min($n, self::MEDIAN_OF - 1),
+            );
+            $points[] = [
+                $day->day,
+                Statistics::median(array_map($of, [...$window, $day])),
+            ];
+        }
+
+        return $points;
+    }
+
+    /** @return list<array{\DateTimeImmutable, \DateTimeImmutable}> of seven days each, the last ends today */
+    private function weeks(): array
+    {
+        $weeks = [];
+        for ($until = $this->time->until; $until > $this->time->from; $until = $until->modify('-7 days')) {
+            $weeks[] = [$until->modify('-6 days'), $until];
+        }
+
+        return array_reverse($weeks);
+    }
+
+    private function sentence(Phrase $says): Phrase
+    {
+        return new Phrase('chart.sentence', [
+            'says' => Joint::Semicolon->joining([
+                $says,
+                ...$this->time->words(),
+            ]),
+        ]);
+    }
+}
