@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace HandGarden\Bench\Clinic;
 
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Progress\SkipReason;
+use HandGarden\Core\Routine\Item;
+
 /** One day of a made-up client, as the clinic left its traces. */
 final class Day
 {
@@ -39,6 +44,26 @@ final class Day
 
     /** Exercises that gave way to their next. */
     public int $changes = 0;
+
+    /** @var list<Proposal> that were accepted */
+    public array $decided = [];
+
+    /** @var array<string, Dose> of record in the evening, by item key */
+    public array $doses = [];
+
+    /** @var list<string> what rests in the evening */
+    public array $suspended = [];
+
+    /** @var list<Item> the routine in force in the evening */
+    public array $routine = [];
+
+    /** Agreed for a sitting. */
+    public int $minutes = 0;
+
+    /** @var list<list<Given>> sittings of which somebody said that they were left out */
+    public array $left = [];
+
+    public ?SkipReason $reason = null;
 
     public bool $isVisit = false;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Bench\Clinic;
 
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
@@ -15,6 +16,8 @@ use HandGarden\Core\Placement\Injection;
 use HandGarden\Core\Placement\Measured;
 use HandGarden\Core\Placement\People;
 use HandGarden\Core\Placement\Setting;
+use HandGarden\Core\Progress\SkipReason;
+use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Screening;
 use HandGarden\Tests\Core\Cases;
@@ -66,26 +69,105 @@ final class MadeUpClient
 
     public function __construct(
         public readonly int $seed,
+        private readonly ?Story $story = null,
     ) {
         $random = new RandomClient($seed, wellKnown: true);
-        $this->chance = new Randomizer(new Mt19937($seed + 77_000));
-        $this->trouble = Trouble::of($seed);
-        $this->fate = Fate::of($seed);
-        $this->side = $random->side;
-        $this->conditions = match ($this->trouble) {
+        $this->chance = new Randomizer(
+            new Mt19937($seed + 77_000),
+        );
+        $this->trouble = null === $story ? Trouble::of($seed) : Trouble::None;
+        $this->fate = null === $story ? Fate::of($seed) : Fate::Steady;
+        $this->side = $story->affected[0] ?? $random->side;
+        $this->conditions = $story->conditions ?? match ($this->trouble) {
             Trouble::Dementia => [...$random->conditions, Condition::AdvancedDementia],
             Trouble::Injected => [Condition::Stroke, Condition::Tremor],
             default => $random->conditions,
         };
-        $this->daysPerWeek = $this->trouble->daysPerWeek([3, 4, 5, 6][$this->chance->getInt(0, 3)]);
-        $this->minutes = [10, 15, 20][$this->chance->getInt(0, 2)];
-        $this->adherence = 0.01 * $this->chance->getInt(45, 100);
-        $this->learns = 0.001 * $this->chance->getInt(0, 8);
-        $this->tires = 0.1 * $this->chance->getInt(2, 12);
-        $this->usualPain = Trouble::ConstantPain === $this->trouble ? 5 : $this->chance->getInt(0, 2);
-        $this->silence = 0.01 * $this->chance->getInt(0, 25);
-        $this->begin = $random->today;
-        $this->found = [...$random->readings, ...$this->troubled()];
+        $usualDays = [3, 4, 5, 6][$this->chance->getInt(
+            0,
+            3,
+        )];
+        $this->daysPerWeek = $story->daysPerWeek ?? $this->trouble->daysPerWeek($usualDays);
+        $minutes = [10, 15, 20][$this->chance->getInt(
+            0,
+            2,
+        )];
+        $this->minutes = $story->minutes ?? $minutes;
+        $adherence = 0.01 * $this->chance->getInt(45, 100);
+        $this->adherence = $story->adherence ?? $adherence;
+        $learns = 0.001 * $this->chance->getInt(0, 8);
+        $this->learns = $story->learns ?? $learns;
+        $tires = 0.1 * $this->chance->getInt(2, 12);
+        $this->tires = $story->tires ?? $tires;
+        $usualPain = Trouble::ConstantPain === $this->trouble
+            ? 5
+            : $this->chance->getInt(
+                0,
+                2,
+            );
+        $this->usualPain = $story->usualPain ?? $usualPain;
+        $silence = 0.01 * $this->chance->getInt(0, 25);
+        $this->silence = $story->silence ?? $silence;
+        $this->begin = $story->begin ?? $random->today;
+        $this->found = [
+            ...$random->readings,
+            ...$this->troubled(),
+        ];
+    }
+
+    /** Pain before the start on a day. */
+    public function painOn(int $day): int
+    {
+        return $this->story?->painOn($day) ?? $this->fate->painOn(
+            $day,
+            $this->usualPain,
+        );
+    }
+
+    /** Whether nothing is done on a day, whatever is planned. */
+    public function isAway(int $day): bool
+    {
+        return true === $this->story?->isAway($day);
+    }
+
+    /** Why a day is left out, where that is told; null: nobody says anything. */
+    public function reasonToSkip(int $day): ?SkipReason
+    {
+        return null !== $this->story && $this->happens(Story::TOLD)
+            ? $this->story->reason($day, $this->chance)
+            : null;
+    }
+
+    public function mishap(int $day): ?string
+    {
+        return $this->story?->mishap($day);
+    }
+
+    public function visitEvery(): int
+    {
+        return $this->story->visitEvery ?? $this->trouble->visitEvery();
+    }
+
+    public function goals(Catalogue $catalogue): Goals
+    {
+        return null === $this->story
+            ? Goals::one($catalogue->goals[$this->seed % \count($catalogue->goals)])
+            : Goals::chosen(
+                $catalogue->goals,
+                $this->story->goals,
+            );
+    }
+
+    /** @param list<string> $signed `rung|side` */
+    public function setting(array $signed, bool $isVisit): Setting
+    {
+        return new Setting(
+            [] !== $signed || true === $this->story?->hasHelper,
+            [...$signed, ...$this->story->signed ?? []],
+            supervised: $isVisit,
+            atHome: !$isVisit,
+            materials: $this->story?->materials,
+        );
     }
 
     /** @return list<Reading> */
@@ -122,19 +204,30 @@ final class MadeUpClient
     /** @return non-empty-list<Side> */
     public function affected(): array
     {
+        if (null !== $this->story) {
+            return $this->story->affected;
+        }
+
         return Trouble::BothHands === $this->trouble ? [$this->side, $this->side->opposite()] : [$this->side];
     }
 
     public function injection(): ?Injection
     {
         return Trouble::Injected === $this->trouble
-            ? new Injection($this->begin->modify('-10 days'), [$this->side])
+            ? new Injection(
+                $this->begin->modify('-10 days'),
+                [$this->side],
+            )
             : null;
     }
 
     /** What was found, as if all of it was looked at again on the day. */
     public function readings(\DateTimeImmutable $lookedAt): Readings
     {
+        if (null !== $this->story) {
+            return $this->story->readings($lookedAt);
+        }
+
         return new Readings(array_map(
             static fn (Reading $r): Reading => new Reading(
                 $r->code,
@@ -176,7 +269,9 @@ final class MadeUpClient
         }
         $readings = $this->readings($lookedAt);
         if (null !== $mutant) {
-            $readings = $readings->where(static fn (Reading $r): bool => !$mutant->hides($r->code));
+            $readings = $readings->where(
+                static fn (Reading $r): bool => !$mutant->hides($r->code),
+            );
         }
         $affected = Mutant::S3 === $mutant ? [$this->side, $this->side->opposite()] : $this->affected();
 
@@ -184,7 +279,9 @@ final class MadeUpClient
             new People(
                 $this->conditions,
                 $affected,
-                1 === \count($this->affected()) ? [$this->side->opposite()] : [],
+                $this->story->unaffected ?? (1 === \count(
+                    $this->affected(),
+                ) ? [$this->side->opposite()] : []),
                 Side::Right,
             ),
             $setting,
@@ -216,7 +313,10 @@ final class MadeUpClient
     public function forgets(): void
     {
         foreach ($this->ability as $ladder => $ability) {
-            $this->ability[$ladder] = max(0.0, $ability - 0.0005);
+            $this->ability[$ladder] = max(
+                0.0,
+                $ability - 0.0005,
+            );
         }
     }
 

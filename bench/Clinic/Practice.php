@@ -7,6 +7,9 @@ namespace HandGarden\Bench\Clinic;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Progress\LogLine;
+use HandGarden\Core\Progress\Outcome;
+use HandGarden\Core\Progress\SkipReason;
 
 /** How a sitting goes for a made-up client, by what nobody sees of them. */
 final class Practice
@@ -43,6 +46,27 @@ final class Practice
         return $lines;
     }
 
+    /**
+     * What nobody did, and why not.
+     *
+     * @param list<Given> $sitting
+     *
+     * @return list<LogLine>
+     */
+    public function leftOut(array $sitting, Day $day, SkipReason $reason): array
+    {
+        return array_map(fn (Given $given): LogLine => new LogLine(
+            'line '.++$this->made,
+            'sitting '.$day->number,
+            $given->rung->id,
+            $given->hands,
+            dose: $given->dose,
+            day: $this->client->begin->modify('+'.$day->number.' days'),
+            outcome: Outcome::Skipped,
+            reason: $reason,
+        ), $sitting);
+    }
+
     private function line(Given $given, float $effort, Day $day): Line
     {
         $client = $this->client;
@@ -52,9 +76,14 @@ final class Practice
             true,
         );
         $over = $isWork ? $this->over($given, $day) : -0.1;
-        $before = $client->fate->painOn($day->number, $client->usualPain);
+        $before = $client->painOn($day->number);
+        $mishap = $isWork && [] === $day->lines ? $client->mishap($day->number) : null;
         $isHurt = $over > self::TOLERATED ? $client->happens(0.5) : $client->happens(0.01);
-        $after = min(10, $before + ($isHurt ? $client->chance->getInt(1, 4) : 0));
+        $after = min(
+            10,
+            $before + ($isHurt ? $client->chance->getInt(1, 4) : 0),
+        );
+        $after = 'pain' === $mishap ? 8 : $after;
         $isSilent = $client->happens($client->silence);
         $isLate = (Trouble::LateSymptom === $client->trouble && $isHurt) || $client->happens(0.02);
 
@@ -64,8 +93,8 @@ final class Practice
             $day->number,
             $day->number + ($isLate ? $client->chance->getInt(2, 6) : 0),
             dose: $given->dose,
-            painBefore: $isSilent ? null : $before,
-            painAfter: $isSilent ? null : $after,
+            painBefore: $isSilent && null === $mishap ? null : $before,
+            painAfter: $isSilent && null === $mishap ? null : $after,
             isTighter: $client->happens($over > 0.0 ? 0.25 : 0.04),
             hasTrick: $client->happens($over > 0.0 ? 0.35 : 0.05),
             help: $client->happens($client->silence) ? null : 'none',
@@ -81,7 +110,7 @@ final class Practice
                 0.2,
                 1.0 - 0.04 * $client->chance->getInt(0, 20) - 2.0 * $over,
             )),
-            isTingling: $client->happens(0.001),
+            isTingling: $client->happens(0.001) || 'tingling' === $mishap,
             isCopy: false,
         );
     }
@@ -101,7 +130,10 @@ final class Practice
             $this->client->practised($key);
         }
 
-        return $demand - $ability + 0.01 * $this->client->chance->getInt(-4, 4);
+        return $demand - $ability + 0.01 * $this->client->chance->getInt(
+            -4,
+            4,
+        );
     }
 
     /** Where the dose lies in the range of its exercise. */
@@ -120,7 +152,10 @@ final class Practice
         }
 
         $shares = [...$shares, ...array_values(
-            array_diff_key(Level::of($given->rung, $given->dose), ['help' => 0]),
+            array_diff_key(
+                Level::of($given->rung, $given->dose),
+                ['help' => 0],
+            ),
         )];
 
         return [] === $shares ? 0.5 : array_sum($shares) / \count($shares);

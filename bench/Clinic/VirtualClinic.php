@@ -15,7 +15,6 @@ use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\Override;
 use HandGarden\Core\Placement\Placer;
 use HandGarden\Core\Placement\RungOnSide;
-use HandGarden\Core\Placement\Setting;
 use HandGarden\Core\Progress\EarlierToday;
 use HandGarden\Core\Progress\Given as GivenToday;
 use HandGarden\Core\Progress\PracticeDay;
@@ -33,7 +32,6 @@ use HandGarden\Core\Progress\UsualPain;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Door;
-use HandGarden\Core\Routine\Goals;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Limits;
 use HandGarden\Core\Routine\NothingFits;
@@ -69,15 +67,21 @@ final class VirtualClinic
         $this->client = $client;
         $this->mutant = $mutant;
         $this->settings = self::settings($mutant);
-        $this->chart = new Chart($client->begin, $client->minutes);
+        $this->chart = new Chart(
+            $client->begin,
+            $client->minutes,
+        );
         $practice = new Practice($this->catalogue, $client);
         $trace = [];
         for ($n = 0; $n < $this->days; ++$n) {
             $today = $client->begin->modify('+'.$n.' days');
-            $day = new Day($n, self::isPlanned($n, $client->daysPerWeek));
+            $day = new Day(
+                $n,
+                self::isPlanned($n, $client->daysPerWeek),
+            );
             $this->deliver($n);
             $open = $this->open($today, $day);
-            if (0 === $n % $client->trouble->visitEvery()) {
+            if (0 === $n % $client->visitEvery()) {
                 $this->visit($open, $today, $day);
                 $open = [];
             }
@@ -85,6 +89,13 @@ final class VirtualClinic
                 $this->rebuild($today);
             }
             $this->practise($practice, $open, $today, $day);
+            $day->doses = $this->chart->doses;
+            $day->suspended = array_map(
+                strval(...),
+                array_keys($this->chart->suspended),
+            );
+            $day->routine = $this->chart->routine;
+            $day->minutes = $this->chart->minutes;
             $client->forgets();
             $trace[] = $day;
         }
@@ -100,10 +111,16 @@ final class VirtualClinic
                 painRiseAlone: 99,
                 painSuspends: 99,
             ),
-            Mutant::S13 => new ProgressSettings(toldDays: 999, usualPain: 10),
+            Mutant::S13 => new ProgressSettings(
+                toldDays: 999,
+                usualPain: 10,
+            ),
             Mutant::S14 => new ProgressSettings(creepDays: 999),
             Mutant::S16 => new ProgressSettings(compensationShare: 9.0),
-            Mutant::S19 => new ProgressSettings(breakDays: 9_999, longBreakDays: 9_999),
+            Mutant::S19 => new ProgressSettings(
+                breakDays: 9_999,
+                longBreakDays: 9_999,
+            ),
             Mutant::S20 => new ProgressSettings(fatigueHigh: 99),
             Mutant::S21 => new ProgressSettings(
                 stepsOfAnItem: 99,
@@ -119,7 +136,10 @@ final class VirtualClinic
 
     private static function isPlanned(int $day, int $daysPerWeek): bool
     {
-        return intdiv(($day + 1) * $daysPerWeek, 7) > intdiv($day * $daysPerWeek, 7);
+        return intdiv(($day + 1) * $daysPerWeek, 7) > intdiv(
+            $day * $daysPerWeek,
+            7,
+        );
     }
 
     /** What arrives today; severe pain and new tingling let the item and what it strains rest at once. */
@@ -132,7 +152,11 @@ final class VirtualClinic
                 $this->chart->underway[] = $line;
                 continue;
             }
-            $logged = Told::line($line, $this->client->begin, $this->mutant);
+            $logged = Told::line(
+                $line,
+                $this->client->begin,
+                $this->mutant,
+            );
             if (null === $logged) {
                 continue;
             }
@@ -167,7 +191,9 @@ final class VirtualClinic
     {
         $chart = $this->chart;
         $items = array_map(
-            fn (Item $i): Item => $i->withDose($this->ofRecord($i)),
+            fn (Item $i): Item => $i->withDose(
+                $this->ofRecord($i),
+            ),
             array_values(array_filter(
                 $chart->routine,
                 static fn (Item $i): bool => !$i->isPause,
@@ -182,7 +208,9 @@ final class VirtualClinic
         $answered = array_keys($chart->answered);
         $asked = (new Proposer($this->catalogue, $this->settings))->asked(
             array_map(
-                static fn (Prescribed $p): Prescribed => $p->under(array_values($chart->restraints)),
+                static fn (Prescribed $p): Prescribed => $p->under(
+                    array_values($chart->restraints),
+                ),
                 Prescribed::in($items),
             ),
             $log,
@@ -203,8 +231,15 @@ final class VirtualClinic
         );
         $open = array_values(array_filter(
             $asked->proposals,
-            static fn (Proposal $p): bool => !\in_array($p->key(), $answered, true)
-                && !($p->kind->isACard() && $cards->silence($p, $log)),
+            static fn (Proposal $p): bool => !\in_array(
+                $p->key(),
+                $answered,
+                true,
+            )
+                && !($p->kind->isACard() && $cards->silence(
+                    $p,
+                    $log,
+                )),
         ));
         $this->note($open, $day);
         foreach ($open as $proposal) {
@@ -214,7 +249,10 @@ final class VirtualClinic
         }
 
         return array_values($chart->restraints + array_combine(
-            array_map(static fn (Proposal $p): string => $p->key(), $open),
+            array_map(
+                static fn (Proposal $p): string => $p->key(),
+                $open,
+            ),
             $open,
         ));
     }
@@ -285,6 +323,7 @@ final class VirtualClinic
     {
         $chart = $this->chart;
         $chart->answered[$proposal->key()] = $day->number;
+        $day->decided[] = $proposal;
         ++$day->answered;
         $day->changes += ProposalKind::NextRung === $proposal->kind ? 1 : 0;
         $key = $proposal->itemKey();
@@ -332,12 +371,14 @@ final class VirtualClinic
                 $doses[$rung->id.'|'.$hands->value] ??= $rung->dosing->start;
             }
         }
-        $goal = $this->catalogue->goals[$this->client->seed % \count($this->catalogue->goals)];
         try {
             $this->chart->routine = (new Builder($this->catalogue))->build(new Brief(
-                (new Placer($this->catalogue))->place($facts, $today),
+                (new Placer($this->catalogue))->place(
+                    $facts,
+                    $today,
+                ),
                 $facts,
-                Goals::one($goal),
+                $this->client->goals($this->catalogue),
                 new Limits($this->chart->minutes),
                 today: $today,
                 doses: $doses,
@@ -345,7 +386,9 @@ final class VirtualClinic
             $this->chart->empty = '';
         } catch (NothingFits $none) {
             $this->chart->routine = [];
-            $this->chart->empty = Mutant::S29 === $this->mutant ? '' : serialize($none->why());
+            $this->chart->empty = Mutant::S29 === $this->mutant ? '' : serialize(
+                $none->why(),
+            );
         }
         foreach ($this->chart->routine as $item) {
             $this->chart->doses[$item->key()] ??= $item->dose;
@@ -360,17 +403,11 @@ final class VirtualClinic
                 $signed[] = (new RungOnSide($rung->id, $side))->text();
             }
         }
-        $setting = new Setting(
-            [] !== $signed,
-            $signed,
-            supervised: $isVisit,
-            atHome: !$isVisit,
-        );
 
         return $this->client->facts(
             $this->chart->lookedAt,
             $this->chart->decided($this->mutant),
-            $setting,
+            $this->client->setting($signed, $isVisit),
             $this->mutant,
         );
     }
@@ -391,20 +428,37 @@ final class VirtualClinic
             return;
         }
         $items = array_map(
-            fn (Item $i): Item => $i->isPause ? $i : $i->withDose($this->ofRecord($i)),
+            fn (Item $i): Item => $i->isPause ? $i : $i->withDose(
+                $this->ofRecord($i),
+            ),
             $this->chart->routine,
         );
         $facts = $this->facts(false);
-        $known = new KnownFacts($facts, $this->catalogue->vocabulary, $today);
-        $door = new Door($this->catalogue, $facts, $known, $today);
+        $known = new KnownFacts(
+            $facts,
+            $this->catalogue->vocabulary,
+            $today,
+        );
+        $door = new Door(
+            $this->catalogue,
+            $facts,
+            $known,
+            $today,
+        );
         $log = new SittingLog($this->chart->log);
         for ($i = 0; $i < $this->client->trouble->sittingsPerDay(); ++$i) {
-            if (!$this->client->happens($this->client->adherence)) {
+            $comes = $this->client->happens($this->client->adherence) && !$this->client->isAway(
+                $day->number,
+            );
+            $reason = $comes ? null : $this->client->reasonToSkip($day->number);
+            if (!$comes && null === $reason) {
                 continue;
             }
             $given = (new GivenToday(
                 $open,
-                Mutant::S25 === $this->mutant ? 99 : \count(PracticeDay::in($log->lines)),
+                Mutant::S25 === $this->mutant ? 99 : \count(
+                    PracticeDay::in($log->lines),
+                ),
                 60 * $this->chart->minutes,
                 $door,
                 earlier: EarlierToday::in(
@@ -413,8 +467,19 @@ final class VirtualClinic
                     $today,
                 ),
             ))->of($items)->items;
-            $sitting = $this->broken(Told::given($given, $this->chart));
+            $sitting = $this->broken(
+                Told::given($given, $this->chart),
+            );
             if ([] === $sitting) {
+                continue;
+            }
+            if (null !== $reason) {
+                $day->left[] = $sitting;
+                $day->reason = $reason;
+                array_push(
+                    $this->chart->log,
+                    ...$practice->leftOut($sitting, $day, $reason),
+                );
                 continue;
             }
             $day->sittings[] = $sitting;

@@ -24,6 +24,7 @@ use HandGarden\Core\Sitting\Wrong;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\Suspension;
+use HandGarden\Planning\SuspensionWords;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\AlertTimes;
@@ -46,6 +47,7 @@ final readonly class AlertCards
         private ClinicHours $hours,
         private ClinicSettings $settings,
         private CatalogueStore $catalogue,
+        private SuspensionWords $names,
         private Wording $wording,
     ) {
     }
@@ -68,7 +70,7 @@ final readonly class AlertCards
             told: $this->told($client, $alert),
             strips: $this->strips($client, $rung, $alert),
             rests: array_map(fn (Suspension $s): array => [
-                'name' => $this->nameOf($s),
+                'name' => $this->names->nameOf($s),
                 'of' => $s,
             ], $rests),
             notes: $this->alerts->notes($alert),
@@ -209,22 +211,5 @@ final readonly class AlertCards
             static fn (LogLine $l): string => $l->itemKey(),
             $lines,
         )));
-    }
-
-    private function nameOf(Suspension $rests): string
-    {
-        if (str_starts_with($rests->itemKey, 'part:')) {
-            [$part, $side] = explode('|', substr($rests->itemKey, 5)) + [
-                '',
-                '',
-            ];
-
-            return $this->wording->word('part.'.$part).', '.$side;
-        }
-        $key = ItemKey::fromText($rests->itemKey);
-
-        return null === $key
-            ? $this->wording->word('alert_words.routine')
-            : $this->catalogue->get()->nameOf($key->rungId).', '.$key->hands->label();
     }
 }

@@ -10,6 +10,7 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\ArmPart;
 use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Progress\Decision;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -50,10 +51,30 @@ final class ShowLogbook extends AbstractController
             'byDay' => $byDay,
             'today' => $today,
             'exercises' => $this->exercises($client),
+            'called' => $this->called($byDay),
             'parts' => ArmPart::cases(),
             'kinds' => LogbookFilter::KINDS,
             'names' => $this->clinics->namesOfStaff(),
         ]);
+    }
+
+    /**
+     * @param array<string, non-empty-list<LogbookEntry>> $byDay
+     *
+     * @return array<string, string> names of the exercises that were decided on, by id
+     */
+    private function called(array $byDay): array
+    {
+        $names = [];
+        foreach (array_merge(...array_values($byDay)) as $entry) {
+            if ($entry->of instanceof Decision) {
+                $names[$entry->of->rungId()] = $this->catalogue->get()->nameOf(
+                    $entry->of->rungId(),
+                );
+            }
+        }
+
+        return $names;
     }
 
     /** @return array<string, string> names of what was ever done, by id of the exercise */

@@ -63,6 +63,12 @@ class Decision implements TellsOfClient
         );
     }
 
+    /** The exercise it was about; empty: the whole. */
+    public function rungId(): string
+    {
+        return explode('|', $this->proposalKey)[1] ?? '';
+    }
+
     public function quietUntil(): \DateTimeImmutable
     {
         return $this->at->modify('+'.self::QUIET_DAYS.' days');

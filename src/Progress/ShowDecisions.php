@@ -13,6 +13,8 @@ use HandGarden\Core\Progress\Asked;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\Suspension;
+use HandGarden\Planning\SuspensionWords;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\AlertTimes;
@@ -43,6 +45,7 @@ final class ShowDecisions extends AbstractController
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
         private readonly ClinicRepository $clinics,
+        private readonly SuspensionWords $rests,
         private readonly Wording $words,
         private readonly Clock $clock,
     ) {
@@ -83,7 +86,14 @@ final class ShowDecisions extends AbstractController
             'waiting' => $this->waiting($asked),
             'decisions' => $decisions,
             'mended' => $this->mended($client, $decisions),
-            'suspensions' => $this->plans->suspensions($client),
+            'suspensions' => array_map(fn (Suspension $s): array => [
+                'name' => $this->rests->nameOf($s),
+                'of' => $s,
+            ], $this->plans->suspensions($client)),
+            'of' => array_map(
+                $this->nameOf(...),
+                array_column($decisions, null, 'id'),
+            ),
             'alerts' => array_map(static fn (Alert $alert): array => [
                 'alert' => $alert,
                 'times' => AlertTimes::of($alert, $hours),
@@ -124,6 +134,14 @@ final class ShowDecisions extends AbstractController
         }
 
         return $resting;
+    }
+
+    /** The exercise that was decided on; empty: the whole. */
+    private function nameOf(Decision $decision): string
+    {
+        return $this->catalogue->get()->nameOf(
+            $decision->rungId(),
+        );
     }
 
     /** @return array<string, list<string>> names of what would grow but waits, by why */

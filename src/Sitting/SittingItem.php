@@ -19,9 +19,20 @@ use Symfony\Component\Uid\Uuid;
 /** One item of a sitting: what was planned when it began, and what its events say together. */
 #[ORM\Entity]
 #[ORM\Table(name: 'sitting_item')]
-#[ORM\Index(name: 'sitting_item_of', columns: ['sitting_id', 'place'])]
-#[ORM\Index(name: 'sitting_item_by_client', columns: ['client_id', 'day'])]
-#[ORM\Index(name: 'sitting_item_by_item', columns: ['client_id', 'rung_id', 'hands', 'day'])]
+#[ORM\Index(name: 'sitting_item_of', columns: [
+    'sitting_id',
+    'place',
+])]
+#[ORM\Index(name: 'sitting_item_by_client', columns: [
+    'client_id',
+    'day',
+])]
+#[ORM\Index(name: 'sitting_item_by_item', columns: [
+    'client_id',
+    'rung_id',
+    'hands',
+    'day',
+])]
 class SittingItem implements TellsOfClient
 {
     /** @var array<string, mixed>|null null: nothing was told of it yet; see Content\Format\LogFormat */
@@ -59,10 +70,11 @@ class SittingItem implements TellsOfClient
     ) {
     }
 
-    public static function from(Sitting $sitting, int $place, Item $item): self
+    /** @param ?string $id that it has already; null: a new one */
+    public static function from(Sitting $sitting, int $place, Item $item, ?string $id = null): self
     {
         return new self(
-            Uuid::v7()->toRfc4122(),
+            $id ?? Uuid::v7()->toRfc4122(),
             $sitting->clinicId,
             $sitting->clientId,
             $sitting->id,

@@ -20,6 +20,7 @@ use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Data\Node;
+use HandGarden\Core\Measure\Ink\InkTask;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
@@ -34,11 +35,13 @@ use HandGarden\Core\Words\Phrase;
 use HandGarden\Core\Words\PhraseFormat;
 use HandGarden\Planning\DoseSource;
 use HandGarden\Planning\Plan;
+use HandGarden\Planning\PlanBlock;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\PrescribedDose;
 use HandGarden\Planning\Prescribing;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
+use HandGarden\Planning\SignOff;
 use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\EventTime;
 use HandGarden\Sitting\ItemMemories;
@@ -54,6 +57,17 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
  */
 final readonly class DemoClients
 {
+    public const NAMES = [
+        'odalys',
+        'tomasz',
+        'imke',
+        'bashir',
+        'noor',
+        'wilhelmina',
+        'leandro',
+    ];
+    private const BLOCK_DAYS = 14;
+
     public function __construct(
         private EntityManagerInterface $entities,
         private CatalogueStore $catalogue,
@@ -61,44 +75,130 @@ final readonly class DemoClients
         private PlanRepository $plans,
         private DemoRecordings $recordings,
         private ItemMemories $memories,
+        private DemoHistory $history,
         #[Autowire('%kernel.project_dir%/demo')]
         private string $demoDir,
     ) {
     }
 
+    /** @param callable(string): void $after each client */
     public function make(
         Clinic $clinic,
         Staff $therapist,
         Staff $assistant,
         \DateTimeImmutable $now,
+        callable $after,
     ): void {
-        foreach (['odalys', 'tomasz'] as $name) {
-            $story = Node::fromJson(
-                (string) file_get_contents($this->demoDir.'/'.$name.'.json'),
-                $name.'.json',
+        foreach (self::NAMES as $name) {
+            $story = $this->file($name.'.json');
+            $client = $this->client(
+                $story->get('client'),
+                $clinic,
+                $therapist,
+                $now,
             );
-            $client = $this->client($story->get('client'), $clinic, $therapist, $now);
             $today = Clock::dayOf($now, $client->zone);
             $this->screening($client, $therapist, $today, $now);
             foreach ($story->get('assessments')->items() as $assessment) {
-                $this->assessment($assessment, $client, $therapist, $today, now: $now);
+                $this->assessment(
+                    $assessment,
+                    $client,
+                    $therapist,
+                    $today,
+                    now: $now,
+                );
             }
-            if (\in_array(Condition::Parkinsons, $client->conditions(), true)) {
-                $this->recordings->make($client, $therapist->id, $today, $now);
+            if ([Condition::Parkinsons] === $client->conditions()) {
+                $this->recordings->make(
+                    $client,
+                    $therapist->id,
+                    $today,
+                    $now,
+                );
             }
+            $this->signOffs($story, $client, $therapist, $now);
+            $this->block($story, $client, $therapist, $now);
             $this->entities->flush();
             $this->plan->reset();
-            $items = $this->routine($story, $client, $therapist, $today, now: $now);
-            $this->sittings(
-                $story->get('sittings'),
-                $client,
-                $items,
-                $assistant,
-                now: $now,
-            );
+            if (null === $story->optional('practice')) {
+                $items = $this->routine(
+                    $story,
+                    $client,
+                    $therapist,
+                    $today,
+                    now: $now,
+                );
+                $this->sittings(
+                    $story->get('sittings'),
+                    $client,
+                    $items,
+                    $assistant,
+                    now: $now,
+                );
+            } else {
+                $this->history->load(
+                    $this->file('lived/'.$name.'.json'),
+                    $client,
+                    $therapist->id,
+                    $assistant->id,
+                    now: $now,
+                );
+            }
             $this->entities->flush();
+            $after($name);
         }
         $this->memories->rebuild();
+    }
+
+    private function file(string $name): Node
+    {
+        return Node::fromJson(
+            (string) file_get_contents($this->demoDir.'/'.$name),
+            $name,
+        );
+    }
+
+    private function signOffs(
+        Node $story,
+        Client $client,
+        Staff $therapist,
+        \DateTimeImmutable $now,
+    ): void {
+        foreach ($story->optional('signed')?->strings() ?? [] as $signed) {
+            [$rungId, $side] = explode('|', $signed);
+            $at = $now->modify('-40 days');
+            $this->entities->persist(new SignOff(
+                $client->clinicId,
+                $client->id,
+                $client->helper,
+                $rungId,
+                side: Side::from($side),
+                until: $at->modify('+'.SignOff::DAYS.' days'),
+                byStaffId: $therapist->id,
+                at: $at,
+            ));
+        }
+    }
+
+    /** The block that runs: each client stands on another day of theirs. */
+    private function block(
+        Node $story,
+        Client $client,
+        Staff $therapist,
+        \DateTimeImmutable $now,
+    ): void {
+        $day = $story->optional('block_day')?->int();
+        if (null !== $day) {
+            $this->entities->persist(new PlanBlock(
+                $client->clinicId,
+                $client->id,
+                Clock::dayOf($now, $client->zone)->modify('-'.($day - 1).' days'),
+                self::BLOCK_DAYS,
+                sample: InkTask::Word,
+                byStaffId: $therapist->id,
+                at: $now->modify('-'.($day - 1).' days'),
+            ));
+        }
     }
 
     private function client(
@@ -107,12 +207,19 @@ final readonly class DemoClients
         Staff $therapist,
         \DateTimeImmutable $now,
     ): Client {
-        $client = new Client($clinic->id, $therapist->id, $now->modify('-70 days'));
+        $client = new Client(
+            $clinic->id,
+            $therapist->id,
+            $now->modify('-70 days'),
+        );
         $client->givenName = $node->get('given')->string();
         $client->familyName = $node->get('family')->string();
         $client->birthYear = (int) $now->format('Y') - $node->get('age')->int();
         $client->zone = 'Europe/Tallinn';
-        $client->setConditions($node->get('conditions')->enums(Condition::class));
+        $client->phone = $node->optional('phone')?->string() ?? '';
+        $client->setConditions(
+            $node->get('conditions')->enums(Condition::class),
+        );
         $client->setSides(
             $node->get('affected')->enums(Side::class),
             $node->get('unaffected')->enums(Side::class),
@@ -125,12 +232,17 @@ final readonly class DemoClients
         $client->helperBriefedOn = $client->helperPresent ? $now->modify('-68 days') : null;
         $client->materials = $node->get('materials')->strings();
         $client->goals = array_map(
-            static fn (Node $w): int => $w->int(Goals::LEAST, Goals::MOST),
+            static fn (Node $w): int => $w->int(
+                Goals::LEAST,
+                Goals::MOST,
+            ),
             $node->get('goals')->map(),
         );
         $client->goalWords = $node->get('goal_words')->string();
         $client->story = $node->get('story')->string();
-        $client->setIntake(self::intake($node->get('intake'), $now));
+        $client->setIntake(
+            self::intake($node->get('intake'), $now),
+        );
         $this->entities->persist($client);
 
         return $client;
@@ -141,7 +253,10 @@ final readonly class DemoClients
         $day = static fn (string $key): string => $now->modify(
             '-'.$node->get($key)->int().' days',
         )->format('Y-m-d');
-        $kept = ['onsetOn' => $day('onset_days_ago'), 'consentOn' => $day('consent_days_ago')];
+        $kept = [
+            'onsetOn' => $day('onset_days_ago'),
+            'consentOn' => $day('consent_days_ago'),
+        ];
         foreach ($node->map() as $key => $value) {
             $kept[$key] ??= $value->raw();
         }
@@ -191,24 +306,41 @@ final readonly class DemoClients
         $format = new ReadingFormat($this->catalogue->get());
         $readings = [
             ...array_map(
-                static fn (Node $m): Reading => $format->measure($m, $day),
+                static fn (Node $m): Reading => $format->measure(
+                    $m,
+                    $day,
+                ),
                 $node->optional('measures')?->items() ?? [],
             ),
             ...array_map(
-                static fn (Node $o): Reading => $format->observation($o, $day),
+                static fn (Node $o): Reading => $format->observation(
+                    $o,
+                    $day,
+                ),
                 $node->optional('observations')?->items() ?? [],
             ),
             ...array_map(
-                static fn (Node $t): Reading => $format->tryout($t, $day),
+                static fn (Node $t): Reading => $format->tryout(
+                    $t,
+                    $day,
+                ),
                 $node->optional('tryouts')?->items() ?? [],
             ),
         ];
         foreach ($node->optional('looked_for')?->items() ?? [] as $list) {
-            array_push($readings, ...$format->restOfList($list, $readings, $day));
+            array_push(
+                $readings,
+                ...$format->restOfList($list, $readings, $day),
+            );
         }
         foreach ($readings as $reading) {
             $this->entities->persist(
-                RecordedReading::from($reading, $visit, $staff->id, $now->modify($ago)),
+                RecordedReading::from(
+                    $reading,
+                    $visit,
+                    $staff->id,
+                    $now->modify($ago),
+                ),
             );
         }
     }
@@ -282,7 +414,10 @@ final readonly class DemoClients
     ): void {
         foreach ($node->items() as $sitting) {
             $daysAgo = $sitting->get('days_ago')->int();
-            $at = $now->modify('-'.$daysAgo.' days')->setTime(8, 30);
+            $at = $now->modify('-'.$daysAgo.' days')->setTime(
+                8,
+                30,
+            );
             $day = Clock::dayOf($at, $client->zone);
             $record = new Sitting(
                 $client->clinicId,
@@ -295,7 +430,9 @@ final readonly class DemoClients
             $record->finishedAt = $at->modify('+25 minutes');
             $record->note = $sitting->optional('note')?->string() ?? '';
             $this->entities->persist($record);
-            $this->entities->persist($this->noted($record, EventKind::Begun, $at, $client));
+            $this->entities->persist(
+                $this->noted($record, EventKind::Begun, $at, $client),
+            );
             $this->entities->persist(
                 $this->noted(
                     $record,
@@ -325,7 +462,10 @@ final readonly class DemoClients
                         $item->key(),
                         PhraseFormat::write(new Phrase(
                             'suspension.tingling',
-                            ['item' => $item->rung->name, 'on' => Phrase::day($day)],
+                            [
+                                'item' => $item->rung->name,
+                                'on' => Phrase::day($day),
+                            ],
                         )),
                         at: $at,
                     );
@@ -368,8 +508,15 @@ final readonly class DemoClients
                 $body[$key] = $value->raw();
             }
         }
-        $dose = DoseFormat::read($special?->optional('dose'), $item->dose);
-        $planned = SittingItem::from($sitting, $place, $item->withDose($dose));
+        $dose = DoseFormat::read(
+            $special?->optional('dose'),
+            $item->dose,
+        );
+        $planned = SittingItem::from(
+            $sitting,
+            $place,
+            $item->withDose($dose),
+        );
         $event = SittingEvent::noted(
             $sitting,
             $planned,
@@ -378,7 +525,9 @@ final readonly class DemoClients
             time: $time,
             body: $body,
         );
-        $planned->keep(Fold::item([$event->folded()]));
+        $planned->keep(
+            Fold::item([$event->folded()]),
+        );
         $this->entities->persist($planned);
         $this->entities->persist($event);
     }

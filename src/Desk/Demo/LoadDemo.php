@@ -17,6 +17,7 @@ use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
+use Symfony\Component\Console\Style\SymfonyStyle;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
@@ -24,6 +25,9 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 #[AsCommand('garden:demo:load', 'Loads the demonstration clinic, once')]
 final class LoadDemo extends Command
 {
+    /** What is not drawn by then is drawn when it is looked at. */
+    private const DRAWS_SECONDS = 12.0;
+
     public function __construct(
         private readonly EntityManagerInterface $entities,
         private readonly UserPasswordHasherInterface $hasher,
@@ -60,12 +64,29 @@ final class LoadDemo extends Command
         $clinic->zone = 'Europe/Tallinn';
         $clinic->phone = '555 0101';
         $clinic->outOfHoursPhone = '555 0199';
-        $clinic->hours = array_fill(1, 5, ['08:00', '16:00']);
+        $clinic->hours = array_fill(
+            1,
+            5,
+            ['08:00', '16:00'],
+        );
         $this->entities->persist($clinic);
-        $lead = $this->staff($clinic, 'maren', 'Maren Ilves', Role::Lead);
-        $lead->releaseTrainedOn = $this->clock->now()->modify('-14 months')->setTime(0, 0);
+        $lead = $this->staff(
+            $clinic,
+            'maren',
+            'Maren Ilves',
+            Role::Lead,
+        );
+        $lead->releaseTrainedOn = $this->clock->now()->modify('-14 months')->setTime(
+            0,
+            0,
+        );
         $this->staff($clinic, 'sefa', 'Sefa Ouland', Role::Therapist);
-        $assistant = $this->staff($clinic, 'jory', 'Jory Tamm', Role::Assistant);
+        $assistant = $this->staff(
+            $clinic,
+            'jory',
+            'Jory Tamm',
+            Role::Assistant,
+        );
         $this->entities->flush();
         foreach (
             [
@@ -81,12 +102,27 @@ final class LoadDemo extends Command
                     $kind,
                     Side::Right,
                     simulated: true,
-                    now: $this->clock->now()->modify(\sprintf('+%d seconds', $place)),
+                    now: $this->clock->now()->modify(
+                        \sprintf('+%d seconds', $place),
+                    ),
                 )[0],
             );
         }
-        $this->clients->make($clinic, $lead, $assistant, $this->clock->now());
-        $this->pictures->draw();
+        $bar = (new SymfonyStyle($input, $output))->createProgressBar(
+            \count(DemoClients::NAMES),
+        );
+        $this->clients->make(
+            $clinic,
+            $lead,
+            $assistant,
+            now: $this->clock->now(),
+            after: static function () use ($bar): void {
+                $bar->advance();
+            },
+        );
+        $bar->finish();
+        $output->writeln('');
+        $this->pictures->draw(self::DRAWS_SECONDS);
         $output->writeln('Demonstration data loaded.');
 
         return Command::SUCCESS;
@@ -94,8 +130,17 @@ final class LoadDemo extends Command
 
     private function staff(Clinic $clinic, string $key, string $name, Role $role): Staff
     {
-        $staff = new Staff($clinic->id, $key.'@quayside.example', $name, $role, forDemo: true);
-        $staff->password = $this->hasher->hashPassword($staff, $this->password);
+        $staff = new Staff(
+            $clinic->id,
+            $key.'@quayside.example',
+            $name,
+            $role,
+            forDemo: true,
+        );
+        $staff->password = $this->hasher->hashPassword(
+            $staff,
+            $this->password,
+        );
         $this->entities->persist($staff);
 
         return $staff;
