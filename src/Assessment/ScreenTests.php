@@ -6,8 +6,6 @@ namespace HandGarden\Assessment;
 
 use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
-use HandGarden\Assessment\Chart\Chart;
-use HandGarden\Assessment\Chart\InkChart;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\Format\InkFormat;
@@ -49,7 +47,10 @@ final class ScreenTests extends AbstractController
     public function show(Request $request, Client $client): Response
     {
         $task = InkTask::tryFrom((string) $request->query->get('task', '')) ?? InkTask::Spiral;
-        $side = Side::tryFrom((string) $request->query->get('side', ''))
+        $side = Side::tryFrom((string) $request->query->get(
+            'side',
+            '',
+        ))
             ?? $client->affected()[0]
             ?? Side::Right;
         $device = ScreenDevice::from($request);
@@ -63,14 +64,23 @@ final class ScreenTests extends AbstractController
         $chosen = array_values(
             array_filter(
                 [
-                    self::chosen($same, (string) $request->query->get('before', '')),
-                    self::chosen($same, (string) $request->query->get('after', '')),
+                    self::chosen(
+                        $same,
+                        (string) $request->query->get('before', ''),
+                    ),
+                    self::chosen(
+                        $same,
+                        (string) $request->query->get('after', ''),
+                    ),
                 ],
                 static fn (?Recording $r): bool => null !== $r,
             ),
         );
         if ([] === $chosen && [] !== $same) {
-            $chosen = 1 === \count($same) ? [$same[0]] : [$same[\count($same) - 1], $same[0]];
+            $chosen = 1 === \count($same) ? [$same[0]] : [
+                $same[\count($same) - 1],
+                $same[0],
+            ];
         }
 
         return $device->mark($this->render('Assessment/screen.html.twig', [
@@ -80,13 +90,26 @@ final class ScreenTests extends AbstractController
             'task' => $task,
             'tasks' => InkTask::cases(),
             'side' => $side,
-            'scales' => $this->recordings->scales($client->clinicId, $device->name),
+            'scales' => $this->recordings->scales(
+                $client->clinicId,
+                $device->name,
+            ),
             'cardMm' => Calibration::CARD_MM,
             'same' => $same,
-            'chosen' => array_map(static fn (Recording $r): string => $r->id, $chosen),
-            'chart' => $this->chart($task, $chosen),
+            'chosen' => array_map(
+                static fn (Recording $r): string => $r->id,
+                $chosen,
+            ),
+            'chart' => InkCharts::of($task, $chosen),
             'others' => array_values(
-                array_filter($all, static fn (Recording $r): bool => !\in_array($r, $same, true)),
+                array_filter(
+                    $all,
+                    static fn (Recording $r): bool => !\in_array(
+                        $r,
+                        $same,
+                        true,
+                    ),
+                ),
             ),
         ]));
     }
@@ -116,11 +139,18 @@ final class ScreenTests extends AbstractController
             $screen = $node->get('screen')->string();
             $scale = $this->recordings->scales($client->clinicId, $device->name)[$screen] ?? null;
             $sheet = InkFormat::sheet($node, $scale);
-            $found = InkFormat::analysis($task, $sheet, $node->optional('guide'));
+            $found = InkFormat::analysis(
+                $task,
+                $sheet,
+                $node->optional('guide'),
+            );
             $isSignature = $node->optional('signature')?->bool() ?? false;
             $pointer = $node->optional('pointer')?->string() ?? '';
         } catch (InvalidData|InvalidInk $e) {
-            return new JsonResponse(['problem' => $e->getMessage()], 422);
+            return new JsonResponse(
+                ['problem' => $e->getMessage()],
+                422,
+            );
         }
         $today = $this->clock->today($client->zone);
         $now = $this->clock->now();
@@ -167,7 +197,11 @@ final class ScreenTests extends AbstractController
                 'says' => $found['says'] ?? '',
                 'go' => $this->generateUrl(
                     'assessment_screen',
-                    ['client' => $client->id, 'task' => $task->value, 'side' => $side->value],
+                    [
+                        'client' => $client->id,
+                        'task' => $task->value,
+                        'side' => $side->value,
+                    ],
                 ),
             ],
         );
@@ -234,7 +268,11 @@ final class ScreenTests extends AbstractController
                 \JSON_THROW_ON_ERROR,
             );
         }
-        $this->audit->wrote('read recording', $client->id, $record->id);
+        $this->audit->wrote(
+            'read recording',
+            $client->id,
+            $record->id,
+        );
 
         return new Response(
             $body,
@@ -267,7 +305,11 @@ final class ScreenTests extends AbstractController
             $reading->withdrawnAt = $this->clock->now();
         }
         $this->readings->save();
-        $this->audit->wrote('took back recording', $client->id, $record->id);
+        $this->audit->wrote(
+            'took back recording',
+            $client->id,
+            $record->id,
+        );
         $this->addFlash('done', 'Taken back: it counts no more, and stays on record.');
 
         return $this->redirectToRoute(
@@ -286,44 +328,10 @@ final class ScreenTests extends AbstractController
     private static function chosen(array $same, string $id): ?Recording
     {
         return array_values(
-            array_filter($same, static fn (Recording $r): bool => $r->id === $id),
+            array_filter(
+                $same,
+                static fn (Recording $r): bool => $r->id === $id,
+            ),
         )[0] ?? null;
-    }
-
-    /** @param list<Recording> $chosen earlier first */
-    private function chart(InkTask $task, array $chosen): ?Chart
-    {
-        if ([] === $chosen) {
-            return null;
-        }
-        $last = $chosen[\count($chosen) - 1];
-        $node = Node::fromJson($last->raw);
-        $says = self::saysOf($last);
-        $earlier = null;
-        if (\count($chosen) > 1 && $chosen[0] !== $last) {
-            $earlier = InkFormat::sheet(Node::fromJson($chosen[0]->raw));
-            $says = \sprintf(
-                'Dashed, %s: %s Full, %s: %s',
-                $chosen[0]->onDay->format('j M'),
-                self::saysOf($chosen[0]),
-                $last->onDay->format('j M'),
-                $says,
-            );
-        }
-
-        return InkChart::from(
-            $task->label().', '.$last->side->value.' hand',
-            $says,
-            InkFormat::sheet($node),
-            $task->isGuided() ? InkFormat::guide($node->get('guide')) : null,
-            earlier: $earlier,
-        );
-    }
-
-    private static function saysOf(Recording $record): string
-    {
-        $says = $record->found['says'] ?? '';
-
-        return \is_string($says) ? $says : '';
     }
 }

@@ -15,7 +15,9 @@ enum Group: string
     case Held = 'held';
     /** The rules ask for a look at the whole, or speak for less. */
     case Review = 'review';
-    /** To be measured, screened or begun with. */
+    /** A visit is agreed for today. */
+    case Visit = 'visit';
+    /** To be measured, screened or begun with, or a step of the block. */
     case Due = 'due';
     /** A step that a therapist accepts, adjusts or declines. */
     case Steps = 'steps';

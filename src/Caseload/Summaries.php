@@ -12,6 +12,8 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Question;
+use HandGarden\Following\DueList;
+use HandGarden\Following\Looks;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Progress\OpenProposals;
 use HandGarden\Progress\Restraints;
@@ -34,6 +36,8 @@ final readonly class Summaries
         private Restraints $restraints,
         private Alerts $alerts,
         private ClinicHours $hours,
+        private DueList $due,
+        private Looks $looks,
         private CatalogueStore $catalogue,
         private Clock $clock,
     ) {
@@ -54,6 +58,7 @@ final readonly class Summaries
         }
 
         $settings = $this->settings->of($client->clinicId);
+        $measuredOn = $this->readings->lastDay($client);
 
         return new Summary(
             $today,
@@ -72,11 +77,15 @@ final readonly class Summaries
                 ),
                 $this->alerts->open($client),
             ),
+            visitsToday: $this->looks->nextVisit($client, $today)?->format('Y-m-d') === $today->format(
+                'Y-m-d',
+            ),
+            due: $this->due->of($client, $today, $measuredOn),
             looksAgain: [] !== array_filter(
                 $this->alerts->toLookAt($client),
                 static fn (Alert $a): bool => $a->lookOn <= $today,
             ),
-            measuredOn: $this->readings->lastDay($client),
+            measuredOn: $measuredOn,
             unasked: $this->unasked($client, $today),
             hasRoutine: [] !== $this->plans->kinds($client),
             countsDays: $settings->thresholds()->ages->numberDays,

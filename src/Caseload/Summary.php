@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Caseload;
 
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Sitting\AlertTimes;
 
 /** What a list says about one client, as of one of their days. */
@@ -22,6 +23,8 @@ final readonly class Summary
      * @param ?\DateTimeImmutable $measuredOn   newest day with a measure that stands
      * @param list<AlertTimes>    $alerts       not answered yet
      * @param bool                $looksAgain   the day has come on which an answered alert is to be looked at again
+     * @param bool                $visitsToday  a visit is agreed for the day
+     * @param list<Phrase>        $due          beside measuring and screening, most pressing first
      * @param int                 $unasked      screening questions without an answer that still counts
      * @param int                 $countsDays   for which a measure counts
      * @param float               $seldomShare  who did less of a planned week is talked with
@@ -38,6 +41,8 @@ final readonly class Summary
         public bool $hasRoutine,
         public array $alerts = [],
         public bool $looksAgain = false,
+        public bool $visitsToday = false,
+        public array $due = [],
         public int $countsDays = 28,
         public float $seldomShare = 0.4,
     ) {
@@ -49,7 +54,8 @@ final readonly class Summary
             [] !== $this->alerts => Group::Alerts,
             $this->suspended > 0 || $this->looksAgain => Group::Held,
             isset($this->waiting[Group::Review->value]) => Group::Review,
-            $this->wantsMeasuring() || $this->unasked > 0 || !$this->hasRoutine => Group::Due,
+            $this->visitsToday => Group::Visit,
+            $this->wantsMeasuring() || $this->unasked > 0 || !$this->hasRoutine || [] !== $this->due => Group::Due,
             isset($this->waiting[Group::Steps->value]) => Group::Steps,
             $this->isSeldom() => Group::Talk,
             default => Group::Quiet,

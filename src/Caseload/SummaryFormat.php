@@ -6,6 +6,7 @@ namespace HandGarden\Caseload;
 
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Sitting\AlertKind;
+use HandGarden\Core\Words\PhraseFormat;
 use HandGarden\Sitting\AlertTimes;
 
 /** A summary as it is kept in its row. */
@@ -28,6 +29,11 @@ final class SummaryFormat
                 $summary->alerts,
             ),
             'looks_again' => $summary->looksAgain,
+            'visits_today' => $summary->visitsToday,
+            'due' => array_map(
+                PhraseFormat::write(...),
+                $summary->due,
+            ),
             'counts_days' => $summary->countsDays,
             'seldom_share' => $summary->seldomShare,
         ], \JSON_THROW_ON_ERROR);
@@ -58,6 +64,11 @@ final class SummaryFormat
             hasRoutine: $node->get('has_routine')->bool(),
             alerts: self::alerts($node->optional('alerts')),
             looksAgain: $node->optional('looks_again')?->bool() ?? false,
+            visitsToday: $node->optional('visits_today')?->bool() ?? false,
+            due: array_map(
+                PhraseFormat::read(...),
+                $node->optional('due')?->items() ?? [],
+            ),
             countsDays: $node->get('counts_days')->int(),
             seldomShare: $node->get('seldom_share')->float(),
         );

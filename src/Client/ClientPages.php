@@ -58,6 +58,7 @@ final class ClientPages
                 new ClientPage('Hands-on release', 'sitting_release', 'ROLE_RELEASE'),
             ],
             'Follow' => [
+                new ClientPage('Four minutes', 'desk_look', key: 'u'),
                 new ClientPage(
                     'Decisions',
                     'progress_decisions',
@@ -71,6 +72,7 @@ final class ClientPages
                     under: ['sitting_record', 'following_paper'],
                 ),
                 new ClientPage('Trends', 'following_trends', key: 'k'),
+                new ClientPage('Review', 'following_review', key: 'v'),
                 new ClientPage('What if', 'progress_what_if', 'ROLE_THERAPIST'),
             ],
         ];

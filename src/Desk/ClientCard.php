@@ -27,7 +27,7 @@ final readonly class ClientCard
 {
     /**
      * @param list<array{side: string, affected: bool, active: ?string, passive: ?string}> $hands
-     * @param list<array{ladder: LadderView, hands: string}> $ladders
+     * @param list<array{ladder: LadderView, hands: string, shapes: list<string>}> $ladders
      * @param Markup                $map      every strand with its ladders, drawn
      * @param array<string, int>    $ahead    how many other ladders there are, by what they wait for
      * @param array<string, int>    $waiting  proposals by kind

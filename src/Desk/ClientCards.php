@@ -58,11 +58,20 @@ final readonly class ClientCards
         $key = implode('.', [
             $client->id,
             (string) $this->caseload->changes($client),
-            hash('xxh128', serialize([$this->clinics->own()->emergencyNumber, $names])),
+            hash(
+                'xxh128',
+                serialize([
+                    $this->clinics->own()->emergencyNumber,
+                    $names,
+                ]),
+            ),
             $this->clock->today($client->zone)->format('Ymd'),
         ]);
 
-        return $this->cards->get($key, fn (): ClientCard => $this->make($client, $names));
+        return $this->cards->get(
+            $key,
+            fn (): ClientCard => $this->make($client, $names),
+        );
     }
 
     /** @param array<string, string> $names of staff by id */
@@ -86,7 +95,11 @@ final readonly class ClientCards
             array_values(
                 array_filter(
                     $ladders,
-                    static fn (LadderView $l): bool => \in_array($l->key, $trained, true),
+                    static fn (LadderView $l): bool => \in_array(
+                        $l->key,
+                        $trained,
+                        true,
+                    ),
                 ),
             ),
         );
@@ -97,13 +110,20 @@ final readonly class ClientCards
                 ? $client->goalWords
                 : $catalogue->goal((string) array_key_first($client->goals))?->label,
             array_map(
-                fn (Side $side): array => $this->hand($client, $side),
+                fn (Side $side): array => $this->hand(
+                    $client,
+                    $side,
+                ),
                 [Side::Left, Side::Right],
             ),
             array_map(
                 static fn (array $row): array => [
                     'ladder' => $row['ladder']->brief(),
                     'hands' => $row['hands'],
+                    'shapes' => array_map(
+                        static fn (NodeView $n): string => $n->shape,
+                        $row['ladder']->nodes,
+                    ),
                 ],
                 array_values(
                     array_filter(
@@ -196,7 +216,13 @@ final readonly class ClientCards
         $picture = function (Mode $mode) use ($readings, $side): ?string {
             $pose = MeasuredPose::from($readings, $side, $mode);
 
-            return null === $pose ? null : $this->pictures->ofPose($pose, View::Radial, $side);
+            return null === $pose
+                ? null
+                : $this->pictures->ofPose(
+                    $pose,
+                    View::Radial,
+                    $side,
+                );
         };
 
         return [

@@ -10,8 +10,10 @@ use HandGarden\Core\Words\Phrase;
 /** The days of a chart: from left to right, with what is shaded, and lines that break where nothing was for long. */
 final readonly class Timeline
 {
-    private const WIDTH = 560.0;
+    public const WIDE = 560.0;
+    public const NARROW = 360.0;
     private const HEIGHT = 190.0;
+    private const TICK_WIDTH = 94.0;
     private const DAY = 86_400;
     /** Days without a value over which no line goes. */
     private const GAP_DAYS = 14;
@@ -21,6 +23,7 @@ final readonly class Timeline
         public \DateTimeImmutable $from,
         public \DateTimeImmutable $until,
         public array $periods,
+        private float $width = self::WIDE,
     ) {
     }
 
@@ -31,7 +34,7 @@ final readonly class Timeline
             self::at($this->until) + 0.5,
             $least,
             $most,
-            width: self::WIDTH,
+            width: $this->width,
             height: self::HEIGHT,
         );
         foreach ($this->periods as $period) {
@@ -94,13 +97,14 @@ final readonly class Timeline
         ]), $this->periods);
     }
 
-    /** @return array<int|string, string> about six days with their names */
+    /** @return array<int|string, string> days with their names, as many as have room */
     private function ticks(): array
     {
         $days = (int) $this->from->diff($this->until)->format('%a');
+        $most = (int) floor($this->width / self::TICK_WIDTH);
         $step = max(
             7,
-            7 * (int) ceil($days / 7 / 6),
+            7 * (int) ceil($days / 7 / $most),
         );
         $ticks = [];
         for ($n = 0; $n <= $days; $n += $step) {

@@ -45,15 +45,35 @@ final readonly class Acts
         $staffId = $this->who->staff()->id;
         $key = $proposal->itemKey();
         if (null !== $dose && null !== $key) {
-            $by = new Prescribing($staffId, $now, $proposal->key());
-            $this->plans->prescribe($client, $key, $dose, DoseSource::Decision, by: $by);
+            $by = new Prescribing(
+                $staffId,
+                $now,
+                $proposal->key(),
+            );
+            $this->plans->prescribe(
+                $client,
+                $key,
+                $dose,
+                DoseSource::Decision,
+                by: $by,
+            );
             if ($dose->sets !== $proposal->from?->sets) {
                 $this->changeSets($client, $key, $dose->sets);
             }
         }
         match ($proposal->kind) {
-            ProposalKind::NextRung => $this->approve($client, $proposal, $staffId, $now),
-            ProposalKind::RungBelow => $this->stepBack($client, $proposal, $staffId, $now),
+            ProposalKind::NextRung => $this->approve(
+                $client,
+                $proposal,
+                $staffId,
+                $now,
+            ),
+            ProposalKind::RungBelow => $this->stepBack(
+                $client,
+                $proposal,
+                $staffId,
+                $now,
+            ),
             ProposalKind::Suspend => $this->plans->suspend(
                 $client,
                 $key ?? Decided::EVERYTHING,
@@ -139,7 +159,11 @@ final readonly class Acts
                         $ladder->key,
                         $side,
                         rungId: $proposal->toRungId,
-                        note: mb_substr($this->wording->say($proposal->why), 0, 300),
+                        note: mb_substr(
+                            $this->wording->say($proposal->why),
+                            0,
+                            300,
+                        ),
                         byStaffId: $staffId,
                         at: $now,
                     ),
@@ -148,9 +172,13 @@ final readonly class Acts
         }
     }
 
-    private function shorten(Client $client): void
+    /** A quarter less time a sitting. */
+    public function shorten(Client $client): void
     {
-        $client->minutes = max(5, (int) floor($client->minutes * 0.75));
+        $client->minutes = max(
+            5,
+            (int) floor($client->minutes * 0.75),
+        );
         $this->clients->save();
     }
 }

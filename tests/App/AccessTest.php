@@ -72,6 +72,8 @@ final class AccessTest extends GardenTestCase
         'following_answer_alert',
         'following_looked_again',
         'progress_decide_steps',
+        'following_review_block',
+        'following_look_word',
         'sitting_looked',
         'progress_usual_pain',
         'progress_decide',

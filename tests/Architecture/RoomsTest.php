@@ -78,6 +78,8 @@ final class RoomsTest extends TestCase
         'focus_choice' => 'Planning',
         'alert' => 'Sitting',
         'alert_note' => 'Sitting',
+        'client_look' => 'Following',
+        'block_review' => 'Following',
         'restraint' => 'Progress',
         'usual_pain' => 'Progress',
         'sitting' => 'Sitting',

@@ -11,7 +11,7 @@ final readonly class Block
     private const LEAST_DAYS = 7;
     private const MOST_DAYS = 42;
     /** Days around a sample's own in which it still counts. */
-    private const LATE_AFTER = 3;
+    public const LATE_AFTER = 3;
     /** So many days before the end the sample after it may be taken. */
     private const REVIEW_DAYS = 4;
 
@@ -23,7 +23,11 @@ final readonly class Block
         if ($days < self::LEAST_DAYS || $days > self::MOST_DAYS) {
             throw InvalidWeek::because(
                 'block_days',
-                ['days' => $days, 'least' => self::LEAST_DAYS, 'most' => self::MOST_DAYS],
+                [
+                    'days' => $days,
+                    'least' => self::LEAST_DAYS,
+                    'most' => self::MOST_DAYS,
+                ],
             );
         }
     }

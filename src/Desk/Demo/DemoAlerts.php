@@ -17,7 +17,7 @@ use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\Alert;
 use HandGarden\Web\Clock;
 
-/** What rested in a story, with the alerts that go with it: answered when it was reopened, open where it rests still. */
+/** What rested in a story, with its alerts: answered when it was reopened, open where it rests still. */
 final readonly class DemoAlerts
 {
     public function __construct(

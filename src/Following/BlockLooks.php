@@ -1,0 +1,215 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Following;
+
+use HandGarden\Account\ClinicSettings;
+use HandGarden\Assessment\Change;
+use HandGarden\Assessment\Changes;
+use HandGarden\Assessment\Chart\Chart;
+use HandGarden\Assessment\InkCharts;
+use HandGarden\Assessment\ReadingRepository;
+use HandGarden\Assessment\Recording;
+use HandGarden\Assessment\RecordingKind;
+use HandGarden\Assessment\RecordingRepository;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Measure\Change\Judgement;
+use HandGarden\Core\Measure\Change\Terms;
+use HandGarden\Core\Measure\Statistics;
+use HandGarden\Core\Progress\Adherence;
+use HandGarden\Core\Progress\Prescribed;
+use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Core\Week\Block;
+use HandGarden\Core\Week\BlockEvidence;
+use HandGarden\Planning\Plan;
+use HandGarden\Planning\PlanBlock;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Progress\Decision;
+use HandGarden\Progress\DecisionAnswer;
+use HandGarden\Progress\DecisionRepository;
+use HandGarden\Sitting\Alerts;
+use HandGarden\Sitting\DayFigures;
+use HandGarden\Sitting\LoggedTrend;
+use HandGarden\Sitting\SittingRepository;
+use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
+
+/** Brings together what a block has brought. */
+final readonly class BlockLooks
+{
+    /** Days before a block whose measures stand for its begin. */
+    private const BEFORE_DAYS = 14;
+    private const MEDIAN_OF = 5;
+    private const PAIN_RISE = 2.0;
+
+    public function __construct(
+        private LoggedTrend $trend,
+        private SittingRepository $sittings,
+        private ReadingRepository $readings,
+        private RecordingRepository $recordings,
+        private DecisionRepository $decisions,
+        private Alerts $alerts,
+        private Plan $plan,
+        private PlanRepository $plans,
+        private Periods $periods,
+        private CatalogueStore $catalogue,
+        private ClinicSettings $settings,
+        private Clock $clock,
+        private Wording $wording,
+    ) {
+    }
+
+    /** @param ?int $ease how well the task goes, as it was just asked; null: not asked */
+    public function of(Client $client, PlanBlock $kept, ?int $ease = null): BlockLook
+    {
+        $today = $this->clock->today($client->zone);
+        $until = min(
+            $today,
+            $kept->block()->ends(),
+        );
+        $days = $this->trend->days($client, $kept->beginsOn);
+        $done = \count(array_filter(
+            $days,
+            static fn (DayFigures $d): bool => $d->isPractice() && $d->day <= $until,
+        ));
+        $span = max(
+            1,
+            (int) $kept->beginsOn->diff($until)->format('%r%a') + 1,
+        );
+        $planned = max(
+            1,
+            (int) round($client->daysPerWeek * $span / 7),
+        );
+        $changes = $this->changes($client, $kept);
+        $steps = $this->steps($client, $kept);
+        $time = new Timeline(
+            $kept->beginsOn,
+            max($kept->beginsOn, $today),
+            $this->periods->of(
+                $client,
+                $days,
+                $kept->beginsOn,
+                $today,
+            ),
+        );
+        $taken = $this->recordings->daysOf($client, $kept->sample);
+
+        return new BlockLook(
+            $kept,
+            $kept->block()->dayOf($today),
+            $done,
+            $planned,
+            changes: $changes,
+            before: $kept->block()->before($taken, $today),
+            after: $kept->block()->after($taken, $today),
+            sample: $this->sample($client, $kept),
+            steps: $steps,
+            adherence: Adherence::of(
+                Prescribed::in($this->plan->items($client)),
+                $this->sittings->log($client),
+                $client->daysPerWeek,
+                since: $kept->beginsOn,
+                today: $until->modify('+1 day'),
+            ),
+            pain: (new WorkCharts($time))->pain($days),
+            evidence: new BlockEvidence(
+                min(1.0, $done / $planned),
+                self::count($changes, Judgement::Gain),
+                self::count($changes, Judgement::Loss),
+                \count($steps),
+                isHeld: [] !== $this->plans->suspensions($client) || [] !== $this->alerts->open($client),
+                painRises: self::painRises($days),
+                ease: $ease,
+            ),
+        );
+    }
+
+    /** @return list<Change> */
+    private function changes(Client $client, PlanBlock $kept): array
+    {
+        $since = $kept->beginsOn->modify('-'.self::BEFORE_DAYS.' days');
+
+        return (new Changes(
+            $this->catalogue->get()->vocabulary->kinds,
+            new Terms(
+                $client->injectionDay(),
+                $this->settings->of($client->clinicId)->differences(),
+            ),
+            $this->wording,
+        ))->for(
+            $this->readings->ofDays(
+                $client,
+                $this->readings->days($client, $since),
+            ),
+            2,
+        );
+    }
+
+    /** @return list<Decision> */
+    private function steps(Client $client, PlanBlock $kept): array
+    {
+        return array_values(array_filter(
+            $this->decisions->for($client),
+            static fn (Decision $d): bool => $d->at >= $kept->beginsOn
+                && DecisionAnswer::Declined !== $d->answer
+                && true === ProposalKind::tryFrom($d->kind)?->isMore(),
+        ));
+    }
+
+    private function sample(Client $client, PlanBlock $kept): ?Chart
+    {
+        $same = array_values(array_filter(
+            $this->recordings->for($client, RecordingKind::Ink),
+            static fn (Recording $r): bool => \in_array(
+                $r->task,
+                $kept->sample->names(),
+                true,
+            ),
+        ));
+        $from = $kept->beginsOn->modify('-'.Block::LATE_AFTER.' days');
+        $within = array_values(array_filter(
+            array_reverse($same),
+            static fn (Recording $r): bool => $r->onDay >= $from,
+        ));
+        $side = $within[0]->side ?? null;
+        $pair = array_values(array_filter(
+            $within,
+            static fn (Recording $r): bool => $r->side === $side,
+        ));
+
+        return \count($pair) < 2 ? null : InkCharts::of(
+            $kept->sample,
+            [
+                $pair[0],
+                $pair[\count($pair) - 1],
+            ],
+        );
+    }
+
+    /** @param list<Change> $changes */
+    private static function count(array $changes, Judgement $judgement): int
+    {
+        return \count(array_filter(
+            $changes,
+            static fn (Change $c): bool => $c->judgement === $judgement,
+        ));
+    }
+
+    /** @param list<DayFigures> $days */
+    private static function painRises(array $days): bool
+    {
+        $pains = [];
+        foreach ($days as $day) {
+            if (null !== $day->painAfter) {
+                $pains[] = (float) $day->painAfter;
+            }
+        }
+        $first = \array_slice($pains, 0, self::MEDIAN_OF);
+        $last = \array_slice($pains, -self::MEDIAN_OF);
+
+        return \count($pains) >= 2 * self::MEDIAN_OF && [] !== $first && [] !== $last
+            && Statistics::median($last) - Statistics::median($first) >= self::PAIN_RISE;
+    }
+}

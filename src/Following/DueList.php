@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Following;
+
+use HandGarden\Client\Client;
+use HandGarden\Core\Week\BlockStage;
+use HandGarden\Core\Words\Phrase;
+use HandGarden\Planning\Marks;
+use HandGarden\Planning\PlanBlock;
+use HandGarden\Planning\PlanRepository;
+
+/** What is due with a client on a day, beside decisions: a step of the block, a sign-off, a look after an injection. */
+final readonly class DueList
+{
+    private const SIGN_OFF_AHEAD_DAYS = 14;
+    private const INJECTION_WEEKS = [2, 6, 12];
+
+    public function __construct(
+        private PlanRepository $plans,
+        private Looks $looks,
+        private Marks $marks,
+    ) {
+    }
+
+    /** @return list<Phrase> most pressing first */
+    public function of(Client $client, \DateTimeImmutable $today, ?\DateTimeImmutable $measuredOn): array
+    {
+        $block = $this->plans->block($client);
+
+        return array_values(array_filter([
+            null === $block ? null : $this->ofBlock(
+                $client,
+                $block,
+                $today,
+            ),
+            $this->afterInjection($client, $today, $measuredOn),
+            $this->signOff($client, $today),
+        ]));
+    }
+
+    public function stage(Client $client, PlanBlock $kept, \DateTimeImmutable $today): ?BlockStage
+    {
+        $called = $looked = false;
+        $lookFrom = $kept->beginsOn->modify('+'.(BlockStage::lookFrom() - 1).' days');
+        foreach ($this->looks->of($client) as $look) {
+            $called = $called || (LookWord::Call === $look->word && $look->at >= $kept->beginsOn);
+            $looked = $looked || $look->at >= $lookFrom;
+        }
+
+        return BlockStage::due(
+            $kept->block(),
+            $today,
+            isCalled: $called,
+            isLookedAt: $looked,
+            isReviewed: null !== $this->looks->reviewOf(
+                $client,
+                $kept->id,
+            ),
+        );
+    }
+
+    private function ofBlock(Client $client, PlanBlock $kept, \DateTimeImmutable $today): ?Phrase
+    {
+        $stage = $this->stage($client, $kept, $today);
+
+        return null === $stage ? null : new Phrase('due.'.$stage->value, [
+            'day' => $kept->block()->dayOf($today),
+            'ends' => Phrase::day(
+                $kept->block()->ends(),
+            ),
+        ]);
+    }
+
+    /** In weeks 2, 6 and 12 it is measured anew. */
+    private function afterInjection(
+        Client $client,
+        \DateTimeImmutable $today,
+        ?\DateTimeImmutable $measuredOn,
+    ): ?Phrase {
+        if (null === $client->injectedOn) {
+            return null;
+        }
+        $week = intdiv(
+            (int) $client->injectedOn->diff($today)->format('%r%a'),
+            7,
+        );
+        $begins = $client->injectedOn->modify('+'.(7 * $week).' days');
+        $isMeasured = null !== $measuredOn && $measuredOn >= $begins;
+
+        return \in_array($week, self::INJECTION_WEEKS, true) && !$isMeasured
+            ? new Phrase('due.injection', ['week' => $week])
+            : null;
+    }
+
+    private function signOff(Client $client, \DateTimeImmutable $today): ?Phrase
+    {
+        $soon = $today->modify('+'.self::SIGN_OFF_AHEAD_DAYS.' days');
+        foreach ($this->marks->signed($client, $today) as $signed) {
+            if ($signed->until <= $soon) {
+                return new Phrase('due.sign-off', [
+                    'helper' => $signed->helper,
+                    'until' => Phrase::day($signed->until),
+                ]);
+            }
+        }
+
+        return null;
+    }
+}
