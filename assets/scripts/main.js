@@ -2,7 +2,6 @@
 // works.
 import { connect as choose } from './behaviours/choose.js';
 import { connect as counter } from './behaviours/counter.js';
-import { connect as decisions } from './behaviours/decisions.js';
 import { connect as filters } from './behaviours/filters.js';
 import { connect as flipbook } from './behaviours/flipbook.js';
 import { connect as hides } from './behaviours/hides.js';
@@ -12,6 +11,7 @@ import { connect as measure } from './behaviours/measure/connect.js';
 import { connect as oldLines } from './behaviours/old-lines.js';
 import { connect as pose } from './behaviours/pose.js';
 import { connect as print } from './behaviours/print.js';
+import { connect as rows } from './behaviours/rows.js';
 import { connect as shortcuts } from './behaviours/shortcuts.js';
 import { connect as stopwatch } from './behaviours/stopwatch.js';
 import { connect as tryDose } from './behaviours/try-dose.js';
@@ -21,7 +21,6 @@ import { connect as waiting } from './behaviours/waiting.js';
 const behaviours = {
   choose,
   counter,
-  decisions,
   filters,
   flipbook,
   hides,
@@ -31,6 +30,7 @@ const behaviours = {
   'old-lines': oldLines,
   pose,
   print,
+  rows,
   shortcuts,
   stopwatch,
   'try-dose': tryDose,

@@ -30,7 +30,8 @@ final readonly class Caseload
     private const COLUMNS = 'client_id, name, about, grouped, summary, '.self::OWN." AS own,
         stale_from <= :now OR version <> :version AS stale, failure <> '' AS failed";
     private const LISTED = "FROM caseload_row
-        WHERE clinic_id = :clinic AND archived = :archived AND (:words = '' OR lower(name) LIKE :like)";
+        WHERE clinic_id = :clinic AND archived = :archived AND (:words = '' OR lower(name) LIKE :like)
+            AND (:of = '' OR therapist_id::text = :of)";
 
     public function __construct(
         private Connection $connection,
@@ -255,6 +256,7 @@ final readonly class Caseload
             'clinic' => $listing->clinicId,
             'archived' => $listing->isArchive ? 'true' : 'false',
             'words' => $words,
+            'of' => $listing->of,
             'like' => '%'.addcslashes($words, '%_\\').'%',
             'staff' => $listing->staffIds,
             'lead' => $listing->isLead ? 'true' : 'false',

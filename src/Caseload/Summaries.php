@@ -17,6 +17,7 @@ use HandGarden\Following\Looks;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Progress\OpenProposals;
 use HandGarden\Progress\Restraints;
+use HandGarden\Progress\StepsByThemselves;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\AlertTimes;
@@ -33,6 +34,7 @@ final readonly class Summaries
         private ReadingRepository $readings,
         private Cautions $cautions,
         private OpenProposals $open,
+        private StepsByThemselves $steps,
         private Restraints $restraints,
         private Alerts $alerts,
         private ClinicHours $hours,
@@ -50,7 +52,10 @@ final readonly class Summaries
         $practised = $this->sittings->practiceDays($client);
         $weekAgo = $today->modify('-7 days');
         $waiting = [];
-        $open = $this->open->for($client);
+        $open = $this->steps->take(
+            $client,
+            $this->open->for($client),
+        );
         $this->restraints->keep($client, $open);
         foreach ($open as $proposal) {
             $group = Group::ofProposal($proposal->kind)->value;

@@ -67,6 +67,10 @@ class Client implements TellsOfClient
     #[ORM\Column(length: 40)]
     public string $phone = '';
 
+    /** Therapist who lets steps up inside the range happen by themselves; null: each waits for a decision. */
+    #[ORM\Column(type: Types::GUID, nullable: true)]
+    public ?string $stepsAllowedById = null;
+
     #[ORM\Column(length: 120)]
     public string $helper = '';
 

@@ -13,6 +13,7 @@ use HandGarden\Caseload\CaseloadRow;
 use HandGarden\Caseload\Listing;
 use HandGarden\Caseload\Renewal;
 use HandGarden\Client\Deputies;
+use HandGarden\Sitting\Alerts;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -34,6 +35,7 @@ final class Today extends AbstractController
         private readonly Who $who,
         private readonly ClinicRepository $clinics,
         private readonly Deputies $deputies,
+        private readonly Alerts $alerts,
         private readonly Audit $audit,
         private readonly Clock $clock,
     ) {
@@ -60,6 +62,10 @@ final class Today extends AbstractController
             ),
             '1' === $request->query->get('archived'),
             isLead: Role::Lead === $this->who->staff()->role,
+            of: self::therapist((string) $request->query->get(
+                'of',
+                '',
+            )),
         );
         $page = max(
             1,
@@ -84,6 +90,9 @@ final class Today extends AbstractController
             ),
             'name' => $listing->words,
             'archived' => $listing->isArchive,
+            'of' => $listing->of,
+            'staff' => $this->clinics->namesOfStaff(),
+            'open' => $listing->isLead && 1 === $page ? $this->alerts->openByOwner($clinic->id) : [],
             'clinic' => $clinic,
             'now' => $this->clock->now(),
             'covered' => [] === $covered
@@ -95,6 +104,11 @@ final class Today extends AbstractController
         ]);
     }
 
+    private static function therapist(string $asked): string
+    {
+        return 1 === preg_match('/^[0-9a-f-]{36}$/D', $asked) ? $asked : '';
+    }
+
     /** @return list<CaseloadRow> */
     private function rows(Listing $listing, int $page): array
     {
@@ -102,7 +116,10 @@ final class Today extends AbstractController
         $stale = array_map(
             static fn (CaseloadRow $r): string => $r->clientId,
             array_values(
-                array_filter($rows, static fn (CaseloadRow $r): bool => $r->isStale),
+                array_filter(
+                    $rows,
+                    static fn (CaseloadRow $r): bool => $r->isStale,
+                ),
             ),
         );
         if ([] === $stale || $listing->isArchive) {

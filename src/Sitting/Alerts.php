@@ -10,6 +10,7 @@ use HandGarden\Client\Deputies;
 use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Core\Words\PhraseFormat;
+use HandGarden\Web\Row;
 use Symfony\Component\Uid\Uuid;
 
 final readonly class Alerts
@@ -150,6 +151,24 @@ final readonly class Alerts
                 at: $told,
             );
         }
+    }
+
+    /** @return array<string, array<string, int>> how many are not answered, by owner and kind */
+    public function openByOwner(string $clinicId): array
+    {
+        $open = [];
+        foreach (
+            $this->entities->getConnection()->fetchAllAssociative(
+                'SELECT owner_id, kind, count(*) AS open FROM alert
+                    WHERE clinic_id = ? AND answered_at IS NULL GROUP BY owner_id, kind ORDER BY owner_id, kind',
+                [$clinicId],
+            ) as $values
+        ) {
+            $row = new Row($values);
+            $open[$row->text('owner_id')][$row->text('kind')] = $row->int('open');
+        }
+
+        return $open;
     }
 
     /**

@@ -72,6 +72,7 @@ final class AccessTest extends GardenTestCase
         'following_answer_alert',
         'following_looked_again',
         'progress_decide_steps',
+        'progress_allow_steps',
         'following_review_block',
         'following_look_word',
         'sitting_looked',

@@ -27,7 +27,10 @@ final class SittingTest extends OdalysTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/routine/suggest',
+            [],
+        );
     }
 
     public function testAnAssistantRunsAndLogsASitting(): void
@@ -39,7 +42,10 @@ final class SittingTest extends OdalysTestCase
             ),
         );
         $sitting = $this->begin();
-        $this->browser->request('GET', '/sittings/'.$sitting->id.'/lines');
+        $this->browser->request(
+            'GET',
+            '/sittings/'.$sitting->id.'/lines',
+        );
         self::assertSelectorTextContains('section[data-nth="0"]', 'Done as planned');
         self::assertSelectorTextContains(
             'section[aria-label="When to stop"]',
@@ -50,7 +56,11 @@ final class SittingTest extends OdalysTestCase
             200,
             $this->postJson(
                 '/sittings/'.$sitting->id.'/log',
-                ['id' => Uuid::v4()->toRfc4122(), 'item' => 0, 'outcome' => 'done'],
+                [
+                    'id' => Uuid::v4()->toRfc4122(),
+                    'item' => 0,
+                    'outcome' => 'done',
+                ],
             ),
         );
     }
@@ -66,7 +76,10 @@ final class SittingTest extends OdalysTestCase
         ];
         $path = '/sittings/'.$sitting->id.'/log';
 
-        self::assertSame(200, $this->postJson($path, $line));
+        self::assertSame(
+            200,
+            $this->postJson($path, $line),
+        );
         self::assertSame(
             200,
             $this->postJson($path, array_reverse($line)),
@@ -78,7 +91,10 @@ final class SittingTest extends OdalysTestCase
                 ['sittingId' => $sitting->id, 'kind' => EventKind::Line],
             ),
         );
-        self::assertSame(409, $this->postJson($path, ['pain_after' => 5] + $line));
+        self::assertSame(
+            409,
+            $this->postJson($path, ['pain_after' => 5] + $line),
+        );
         self::assertStringContainsString(
             'stored already with another content',
             $this->page(),
@@ -98,11 +114,21 @@ final class SittingTest extends OdalysTestCase
                 .'\'"no-longer-there"\') WHERE sitting_id = ? AND place = 0',
             [$sitting->id],
         );
-        $line = ['id' => Uuid::v4()->toRfc4122(), 'item' => 0, 'outcome' => 'done'];
+        $line = [
+            'id' => Uuid::v4()->toRfc4122(),
+            'item' => 0,
+            'outcome' => 'done',
+        ];
         $path = '/sittings/'.$sitting->id.'/log';
 
-        self::assertSame(200, $this->postJson($path, $line));
-        self::assertSame(200, $this->postJson($path, $line));
+        self::assertSame(
+            200,
+            $this->postJson($path, $line),
+        );
+        self::assertSame(
+            200,
+            $this->postJson($path, $line),
+        );
         $event = $this->entities->getRepository(SittingEvent::class)->find($line['id']);
         self::assertSame(
             $this->itemsOf($sitting)[1]->id,
@@ -114,7 +140,10 @@ final class SittingTest extends OdalysTestCase
             $event->bodyHash,
             'the hash that a page from before knows',
         );
-        $this->browser->request('GET', '/sittings/'.$sitting->id.'/lines');
+        $this->browser->request(
+            'GET',
+            '/sittings/'.$sitting->id.'/lines',
+        );
         self::assertSelectorTextContains(
             'section[data-nth="0"]',
             'The catalogue no longer has this exercise',
@@ -168,7 +197,10 @@ final class SittingTest extends OdalysTestCase
         ));
 
         self::assertNotNull($anew);
-        self::assertEquals(LogFormat::write($anew->told), $kept);
+        self::assertEquals(
+            LogFormat::write($anew->told),
+            $kept,
+        );
     }
 
     public function testADeviceWhoseClockIsBehindIsPutRight(): void
@@ -184,7 +216,10 @@ final class SittingTest extends OdalysTestCase
             'device_at' => $now->modify('-3 days -1 minute')->format(\DATE_RFC3339),
             'sent_at' => $now->modify('-3 days')->format(\DATE_RFC3339),
         ];
-        self::assertSame(200, $this->postJson('/sittings/'.$sitting->id.'/log', $line));
+        self::assertSame(
+            200,
+            $this->postJson('/sittings/'.$sitting->id.'/log', $line),
+        );
 
         $event = $this->entities->getRepository(SittingEvent::class)->find($line['id']);
         self::assertNotNull($event);
@@ -211,7 +246,10 @@ final class SittingTest extends OdalysTestCase
         $stranger = $this->staff($clinic);
         $theirs = $this->client($clinic, $stranger);
         $this->signIn($stranger);
-        $this->post('/clients/'.$theirs->id.'/routine/suggest', []);
+        $this->post(
+            '/clients/'.$theirs->id.'/routine/suggest',
+            [],
+        );
         $sitting = $this->sitting($theirs, $stranger);
 
         self::assertSame(
@@ -232,23 +270,39 @@ final class SittingTest extends OdalysTestCase
             422,
             $this->postJson(
                 $path,
-                ['id' => $id, 'item' => 0, 'outcome' => 'done', 'pain_after' => 11],
+                [
+                    'id' => $id,
+                    'item' => 0,
+                    'outcome' => 'done',
+                    'pain_after' => 11,
+                ],
             ),
         );
         self::assertStringContainsString('pain_after: 11 is outside 0..10', $this->page());
         self::assertSame(
             422,
-            $this->postJson($path, ['id' => 'no-uuid', 'item' => 0, 'outcome' => 'done']),
-        );
-        self::assertSame(
-            422,
-            $this->postJson($path, ['id' => $id, 'item' => 99, 'outcome' => 'done']),
+            $this->postJson(
+                $path,
+                ['id' => 'no-uuid', 'item' => 0, 'outcome' => 'done'],
+            ),
         );
         self::assertSame(
             422,
             $this->postJson(
                 $path,
-                ['id' => $id, 'item' => 0, 'outcome' => 'done', 'secret' => 1],
+                ['id' => $id, 'item' => 99, 'outcome' => 'done'],
+            ),
+        );
+        self::assertSame(
+            422,
+            $this->postJson(
+                $path,
+                [
+                    'id' => $id,
+                    'item' => 0,
+                    'outcome' => 'done',
+                    'secret' => 1,
+                ],
             ),
         );
         self::assertSame(
@@ -260,7 +314,10 @@ final class SittingTest extends OdalysTestCase
     public function testTheFormWorksWithoutScripts(): void
     {
         $sitting = $this->begin();
-        $crawler = $this->browser->request('GET', '/sittings/'.$sitting->id.'/lines');
+        $crawler = $this->browser->request(
+            'GET',
+            '/sittings/'.$sitting->id.'/lines',
+        );
         $form = $crawler
             ->filter('section[data-nth="1"] form')
             ->selectButton('Part of it')
@@ -283,16 +340,33 @@ final class SittingTest extends OdalysTestCase
     public function testAnotherWristAngleIsToldAndOneThatTheExerciseDoesNotHaveIsRefused(): void
     {
         $sitting = $this->begin();
-        $place = (int) array_search(self::RELEASE, array_column($this->itemsOf($sitting), 'rungId'), true);
-        $form = $this->browser->request('GET', '/sittings/'.$sitting->id.'/lines')
+        $place = (int) array_search(
+            self::RELEASE,
+            array_column($this->itemsOf($sitting), 'rungId'),
+            true,
+        );
+        $form = $this->browser->request(
+            'GET',
+            '/sittings/'.$sitting->id.'/lines',
+        )
             ->filter('section[data-nth="'.$place.'"] form')
             ->selectButton('Done as planned')
-            ->form(['repetitions' => '4', 'felt' => 'right', 'levels[angle]' => '-30']);
+            ->form([
+                'repetitions' => '4',
+                'felt' => 'right',
+                'levels[angle]' => '-30',
+            ]);
         $this->browser->submit($form);
 
         $told = $this->itemsOf($sitting)[$place]->told ?? [];
-        self::assertSame(['angle' => -30], $told['levels'] ?? null);
-        self::assertSame(['right', 4], [$told['felt'] ?? null, $told['repetitions'] ?? null]);
+        self::assertSame(
+            ['angle' => -30],
+            $told['levels'] ?? null,
+        );
+        self::assertSame(
+            ['right', 4],
+            [$told['felt'] ?? null, $told['repetitions'] ?? null],
+        );
 
         $line = [
             'id' => Uuid::v4()->toRfc4122(),
@@ -300,7 +374,10 @@ final class SittingTest extends OdalysTestCase
             'outcome' => 'done',
             'levels' => ['beat' => 60],
         ];
-        self::assertSame(422, $this->postJson('/sittings/'.$sitting->id.'/log', $line));
+        self::assertSame(
+            422,
+            $this->postJson('/sittings/'.$sitting->id.'/log', $line),
+        );
         self::assertStringContainsString('levels: Beat: 60 is no level of this exercise', $this->page());
     }
 
@@ -311,11 +388,16 @@ final class SittingTest extends OdalysTestCase
             ->request('GET', '/clients/'.$this->odalys->id.'/decisions')
             ->filter('li[data-rung="'.self::RELEASE.'"]');
         self::assertStringContainsString('wrist half hanging (−30°)', $proposal->text());
-        $this->browser->submit($proposal->selectButton('Accept')->form());
+        $this->browser->submit(
+            $proposal->selectButton('Accept')->form(),
+        );
 
         foreach ($this->items() as $item) {
             if (self::RELEASE === $item->rung->id) {
-                self::assertSame(-30, $item->dose->levels->at(Challenge::Angle));
+                self::assertSame(
+                    -30,
+                    $item->dose->levels->at(Challenge::Angle),
+                );
 
                 return;
             }
@@ -386,7 +468,10 @@ final class SittingTest extends OdalysTestCase
     public function testPainOfSevenBeforeTheStartLeavesCalmAndPassiveItems(): void
     {
         $sitting = $this->begin('7');
-        $crawler = $this->browser->request('GET', '/sittings/'.$sitting->id.'/lines');
+        $crawler = $this->browser->request(
+            'GET',
+            '/sittings/'.$sitting->id.'/lines',
+        );
 
         self::assertStringContainsString(
             'calm and passive items only today',
@@ -406,7 +491,10 @@ final class SittingTest extends OdalysTestCase
     {
         $place = (int) array_search(
             'helped-lift-hold',
-            array_map(static fn (Item $i): string => $i->rung->id, $this->items()),
+            array_map(
+                static fn (Item $i): string => $i->rung->id,
+                $this->items(),
+            ),
             true,
         );
         $this->postJson(
@@ -418,23 +506,38 @@ final class SittingTest extends OdalysTestCase
                 'new_tingling' => true,
             ],
         );
-        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/routine/suggest',
+            [],
+        );
         self::assertNotContains(
             'helped-lift-hold',
-            array_map(static fn (Item $i): string => $i->rung->id, $this->items()),
+            array_map(
+                static fn (Item $i): string => $i->rung->id,
+                $this->items(),
+            ),
         );
 
-        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
+        $this->browser->request(
+            'GET',
+            '/clients/'.$this->odalys->id.'/decisions',
+        );
         self::assertStringContainsString('new tingling or numbness', $this->page());
         $suspension = $this->service(PlanRepository::class)->suspensions($this->odalys)[0];
         $path = '/clients/'.$this->odalys->id.'/suspensions/'.$suspension->id;
         $this->post($path, ['note' => '']);
         self::assertNull($this->fresh($suspension)->reopenedAt);
         $this->post($path, ['note' => 'Strap was too tight']);
-        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/routine/suggest',
+            [],
+        );
         self::assertContains(
             'helped-lift-hold',
-            array_map(static fn (Item $i): string => $i->rung->id, $this->items()),
+            array_map(
+                static fn (Item $i): string => $i->rung->id,
+                $this->items(),
+            ),
         );
     }
 
@@ -442,9 +545,17 @@ final class SittingTest extends OdalysTestCase
     {
         $this->postJson(
             '/sittings/'.$this->begin()->id.'/log',
-            ['id' => Uuid::v4()->toRfc4122(), 'item' => 0, 'outcome' => 'part', 'systemic' => true],
+            [
+                'id' => Uuid::v4()->toRfc4122(),
+                'item' => 0,
+                'outcome' => 'part',
+                'systemic' => true,
+            ],
         );
-        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/sittings/new');
+        $this->browser->request(
+            'GET',
+            '/clients/'.$this->odalys->id.'/sittings/new',
+        );
 
         self::assertStringContainsString('The routine is suspended', $this->page());
         self::assertSelectorNotExists('form button.huge');
@@ -462,7 +573,9 @@ final class SittingTest extends OdalysTestCase
             '8 ×, hold 4 s → 8 ×, hold 5 s',
             preg_replace(['/\s+/', '/\d sets of /'], [' ', ''], $proposal->text()) ?? '',
         );
-        $this->browser->submit($proposal->selectButton('Accept')->form());
+        $this->browser->submit(
+            $proposal->selectButton('Accept')->form(),
+        );
         $this->browser->followRedirect();
 
         self::assertSelectorNotExists('li[data-rung="helped-lift-hold"]');
@@ -471,8 +584,71 @@ final class SittingTest extends OdalysTestCase
             $this->doseOf('helped-lift-hold'),
             'the current routine is changed',
         );
-        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
-        self::assertSame(5, $this->doseOf('helped-lift-hold'), 'and so is the next one');
+        $this->post(
+            '/clients/'.$this->odalys->id.'/routine/suggest',
+            [],
+        );
+        self::assertSame(
+            5,
+            $this->doseOf('helped-lift-hold'),
+            'and so is the next one',
+        );
+    }
+
+    public function testAStepUpHappensByItselfOnlyWhereATherapistHasAllowedItAndLeavesItsTrace(): void
+    {
+        $this->metOnThreeDays('helped-lift-hold');
+        $this->browser->request('GET', '/');
+        self::assertSame(
+            4,
+            $this->doseOf('helped-lift-hold'),
+            'not allowed: it waits',
+        );
+        $this->post(
+            '/clients/'.$this->odalys->id.'/decisions/by-themselves',
+            ['allowed' => '1'],
+        );
+        $this->browser->request('GET', '/');
+        self::assertSame(5, $this->doseOf('helped-lift-hold'));
+
+        $this->browser->request(
+            'GET',
+            '/clients/'.$this->odalys->id.'/decisions',
+        );
+        self::assertStringContainsString('by itself', $this->shown());
+        self::assertSelectorNotExists('li[data-rung="helped-lift-hold"][data-proposal="advance"]');
+        $this->post(
+            '/clients/'.$this->odalys->id.'/decisions/by-themselves',
+            ['allowed' => '0'],
+        );
+        self::assertNull($this->fresh($this->odalys)->stepsAllowedById);
+    }
+
+    public function testSeveralStepsUpAreAcceptedTogetherAndWhatHasChangedIsLeft(): void
+    {
+        $this->metOnThreeDays('helped-lift-hold');
+        $form = $this->browser->request(
+            'GET',
+            '/clients/'.$this->odalys->id.'/decisions',
+        )
+            ->filter('li[data-proposal="advance"] input[name="proposal"]');
+        $keys = $form->extract(['value']);
+        self::assertNotSame([], $keys);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/decisions/steps',
+            ['steps' => [...$keys, 'of|an|older|page']],
+        );
+        $this->browser->followRedirect();
+
+        self::assertStringContainsString('accepted.', $this->shown());
+        self::assertStringContainsString('1 of them were answered already', $this->shown());
+        self::assertSame(5, $this->doseOf('helped-lift-hold'));
+        $this->post(
+            '/clients/'.$this->odalys->id.'/decisions/steps',
+            [],
+        );
+        $this->browser->followRedirect();
+        self::assertStringContainsString('No step was ticked', $this->shown());
     }
 
     public function testAnAdjustedDoseIsHeldAgainstTheRangeAndADeclinedOneChangesNothing(): void
@@ -482,7 +658,10 @@ final class SittingTest extends OdalysTestCase
             'GET',
             '/clients/'.$this->odalys->id.'/decisions',
         )->filter('li[data-rung="helped-lift-hold"]')->selectButton('Accept this dose')->form();
-        $this->browser->submit($form(), ['hold' => '60']);
+        $this->browser->submit(
+            $form(),
+            ['hold' => '60'],
+        );
         $this->browser->followRedirect();
         self::assertStringContainsString('is outside', $this->page());
         self::assertSame(4, $this->doseOf('helped-lift-hold'));
@@ -506,12 +685,17 @@ final class SittingTest extends OdalysTestCase
             'GET',
             '/clients/'.$this->odalys->id.'/decisions',
         )->filter('li[data-rung="helped-lift-hold"]');
-        self::assertSame('5', $proposed->filter('input[name="hold"]')->attr('value'));
+        self::assertSame(
+            '5',
+            $proposed->filter('input[name="hold"]')->attr('value'),
+        );
         $this->post(
             '/clients/'.$this->odalys->id.'/screening',
             ['blood_pressure' => 'yes'],
         );
-        $this->browser->submit($proposed->selectButton('Accept this dose')->form(['hold' => '6']));
+        $this->browser->submit(
+            $proposed->selectButton('Accept this dose')->form(['hold' => '6']),
+        );
         $this->browser->followRedirect();
         self::assertStringContainsString(
             'screening allows holds of 5 s at most',
@@ -537,7 +721,10 @@ final class SittingTest extends OdalysTestCase
         $first = $this->begin();
         $place = (int) array_search(
             'helped-lift-hold',
-            array_map(static fn (Item $i): string => $i->rung->id, $this->items()),
+            array_map(
+                static fn (Item $i): string => $i->rung->id,
+                $this->items(),
+            ),
             true,
         );
         $this->postJson(
@@ -564,7 +751,10 @@ final class SittingTest extends OdalysTestCase
                 'hurt_item' => $this->itemsOf($first)[$place]->id,
             ],
         );
-        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
+        $this->browser->request(
+            'GET',
+            '/clients/'.$this->odalys->id.'/decisions',
+        );
 
         self::assertSelectorTextContains(
             'li[data-rung="helped-lift-hold"]',
@@ -587,7 +777,11 @@ final class SittingTest extends OdalysTestCase
         );
         $this->post(
             '/clients/'.$this->odalys->id.'/sittings/new',
-            $clinic + ['pain_before' => '1', 'hurt_later' => 'no', 'help' => 'none'],
+            $clinic + [
+                'pain_before' => '1',
+                'hurt_later' => 'no',
+                'help' => 'none',
+            ],
         );
         $sitting = $this->entities->getRepository(Sitting::class)->findOneBy(
             ['clientId' => $this->odalys->id],
@@ -603,7 +797,10 @@ final class SittingTest extends OdalysTestCase
         );
         self::assertNotContains(
             'pressed-lift-hold',
-            array_map(static fn (Item $i): string => $i->rung->id, $this->items()),
+            array_map(
+                static fn (Item $i): string => $i->rung->id,
+                $this->items(),
+            ),
             'not at home',
         );
         $this->postJson(
@@ -616,7 +813,10 @@ final class SittingTest extends OdalysTestCase
                 'pain_after' => 5,
             ],
         );
-        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/decisions');
+        $this->browser->request(
+            'GET',
+            '/clients/'.$this->odalys->id.'/decisions',
+        );
 
         self::assertSelectorTextContains(
             'li[data-rung="pressed-lift-hold"]',
@@ -629,10 +829,18 @@ final class SittingTest extends OdalysTestCase
     {
         $items = $this->service(PlanRepository::class)->routine($this->odalys);
         self::assertInstanceOf(SavedRoutine::class, $items);
-        $place = (int) array_search($rungId, array_column($items->items, 'rung'), true);
+        $place = (int) array_search(
+            $rungId,
+            array_column($items->items, 'rung'),
+            true,
+        );
         foreach ([5, 3, 1] as $ago) {
             $at = new \DateTimeImmutable("-$ago days");
-            $sitting = $this->sitting($this->odalys, $this->therapist, $at);
+            $sitting = $this->sitting(
+                $this->odalys,
+                $this->therapist,
+                $at,
+            );
             $line = [
                 'id' => Uuid::v4()->toRfc4122(),
                 'item' => $place,
@@ -642,7 +850,10 @@ final class SittingTest extends OdalysTestCase
                 'help' => 'none',
                 'device_at' => $at->format(\DATE_RFC3339),
             ];
-            self::assertSame(200, $this->postJson('/sittings/'.$sitting->id.'/log', $told + $line));
+            self::assertSame(
+                200,
+                $this->postJson('/sittings/'.$sitting->id.'/log', $told + $line),
+            );
         }
     }
 

@@ -23,6 +23,11 @@ const pages = {
   week: '/week',
   sitting: '/sittings/new',
   decisions: '/decisions',
+  look: '/look',
+  logbook: '/logbook',
+  paper: '/logbook/paper',
+  trends: '/trends',
+  review: '/block/review',
 };
 
 async function serious(page) {

@@ -5,8 +5,8 @@ const OFF = 'garden-keys-off';
 const TYPING = 'input, select, textarea, dialog, [contenteditable]';
 
 /**
- * From row to row by arrows; y, x and n press what the row that has the focus offers. Nothing is answered that does
- * not have it.
+ * From row to row by arrows; a letter presses what the row that has the focus offers under it. Nothing is pressed of a
+ * row that does not have it.
  * @param {HTMLElement} root
  */
 export function connect(root) {

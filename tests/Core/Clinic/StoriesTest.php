@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\Core\Clinic;
+
+use HandGarden\Bench\Clinic\MadeUpClient;
+use HandGarden\Bench\Clinic\Recorder;
+use HandGarden\Bench\Clinic\Story;
+use HandGarden\Bench\Clinic\VirtualClinic;
+use HandGarden\Core\Data\Node;
+use HandGarden\Tests\Core\Cases;
+use PHPUnit\Framework\TestCase;
+
+/** What the demonstration clinic shows is what the rules make of its stories: php bench/demo.php write. */
+final class StoriesTest extends TestCase
+{
+    public function testAStoryLivedAgainIsTheOneThatIsKept(): void
+    {
+        $dir = Cases::root().'/demo';
+        $story = Story::read(
+            Node::fromJson((string) file_get_contents($dir.'/wilhelmina.json')),
+            Cases::catalogue(),
+            new \DateTimeImmutable('2026-06-30', new \DateTimeZone('UTC')),
+        );
+        $trace = (new VirtualClinic(Cases::catalogue(), $story->days()))->run(
+            new MadeUpClient($story->seed(), $story),
+        );
+
+        self::assertJsonStringEqualsJsonString(
+            (string) file_get_contents($dir.'/lived/wilhelmina.json'),
+            json_encode((new Recorder('wilhelmina', $story))->record($trace), \JSON_THROW_ON_ERROR),
+        );
+    }
+}
