@@ -16,6 +16,9 @@ use HandGarden\Core\Words\Phrase;
  */
 final class Holds
 {
+    /** Weeks in which pain may rise each time before somebody looks. */
+    private const RISING_WEEKS = 3;
+
     /** @var list<Held> */
     private array $held = [];
 
@@ -37,21 +40,42 @@ final class Holds
         private readonly Situation $now,
     ) {
         $this->today = $now->today;
-        $this->lines = SittingLog::since($log->lines, $settings->logFrom($this->today));
+        $this->lines = SittingLog::since(
+            $log->lines,
+            $settings->logFrom($this->today),
+        );
         foreach ($this->lines as $line) {
             if ($catalogue->hasRung($line->rungId)) {
-                $this->works[$line->rungId] ??= WorkedParts::of($catalogue->rung($line->rungId));
+                $this->works[$line->rungId] ??= WorkedParts::of(
+                    $catalogue->rung($line->rungId),
+                );
             }
         }
-        $away = new Away($settings, $log, $now->daysPerWeek, $this->today);
+        $away = new Away(
+            $settings,
+            $log,
+            $now->daysPerWeek,
+            $this->today,
+        );
         if ($away->isAway() || $away->isJustBack()) {
-            $this->held[] = new Held(null, null, new Phrase('held.just_back'));
+            $this->held[] = new Held(
+                null,
+                null,
+                new Phrase('held.just_back'),
+            );
         }
         $this->parts = $this->parts();
         foreach ($this->parts as [$part, $side, $lines]) {
-            $why = [] === $lines ? null : $this->why($lines, $now->usual->at($part, $side));
+            $why = [] === $lines ? null : $this->why(
+                $lines,
+                $now->usual->at($part, $side),
+            );
             if (null !== $why) {
-                $this->held[] = new Held($part, $side, $why);
+                $this->held[] = new Held(
+                    $part,
+                    $side,
+                    $why,
+                );
             }
         }
     }
@@ -74,7 +98,11 @@ final class Holds
             }
             foreach ($item->hands->each() as $side) {
                 foreach (WorkedParts::of($item->rung) as $part) {
-                    $this->held[] = new Held($part, $side, new Phrase('held.unanswered'));
+                    $this->held[] = new Held(
+                        $part,
+                        $side,
+                        new Phrase('held.unanswered'),
+                    );
                 }
             }
         }
@@ -100,7 +128,9 @@ final class Holds
     {
         return array_values(array_filter(
             $this->parts,
-            fn (array $of): bool => $this->creeps(PracticeDay::in($of[2])),
+            fn (array $of): bool => $this->creeps(
+                PracticeDay::in($of[2]),
+            ),
         ));
     }
 
@@ -113,10 +143,20 @@ final class Holds
     {
         $found = [];
         foreach ($this->parts as [$part, $side, $lines]) {
-            $days = \array_slice(PracticeDay::in($lines), -$this->settings->quietDays);
-            $symptoms = new Symptoms($this->settings, $this->now->usual->at($part, $side));
-            $hurt = array_values(array_filter(PracticeDay::linesOf($days), $symptoms->any(...)));
-            $items = array_unique(array_map(static fn (LogLine $l): string => $l->itemKey(), $hurt));
+            $days = \array_slice(
+                PracticeDay::in($lines),
+                -$this->settings->quietDays,
+            );
+            $symptoms = new Symptoms(
+                $this->settings,
+                $this->now->usual->at($part, $side),
+            );
+            $hurt = array_values(
+                array_filter(PracticeDay::linesOf($days), $symptoms->any(...)),
+            );
+            $items = array_unique(
+                array_map(static fn (LogLine $l): string => $l->itemKey(), $hurt),
+            );
             if (\count($items) > 1) {
                 $found[] = [$part, $side, $hurt];
             }
@@ -136,7 +176,11 @@ final class Holds
 
         return array_values(array_filter(
             array_map(
-                static fn (array $of): array => [$of[0], $of[1], SittingLog::since($of[2], $from)],
+                static fn (array $of): array => [
+                    $of[0],
+                    $of[1],
+                    SittingLog::since($of[2], $from),
+                ],
                 $this->parts,
             ),
             fn (array $of): bool => $this->hurtsAlways(...$of),
@@ -147,8 +191,14 @@ final class Holds
     private function hurtsAlways(ArmPart $part, Side $side, array $lines): bool
     {
         $days = PracticeDay::in($lines);
-        $most = max($this->settings->usualPain, $this->now->usual->at($part, $side));
-        $over = array_filter($days, static fn (PracticeDay $d): bool => ($d->pain() ?? 0) > $most);
+        $most = max(
+            $this->settings->usualPain,
+            $this->now->usual->at($part, $side),
+        );
+        $over = array_filter(
+            $days,
+            static fn (PracticeDay $d): bool => ($d->pain() ?? 0) > $most,
+        );
 
         return isset($days[$this->settings->leastSittings])
             && $days[0]->day <= $this->settings->windowFrom($this->today)->modify('+2 days')
@@ -161,7 +211,11 @@ final class Holds
         $parts = [];
         foreach (Side::cases() as $side) {
             foreach (ArmPart::cases() as $part) {
-                $parts[] = [$part, $side, $this->linesOf($part, $side)];
+                $parts[] = [
+                    $part,
+                    $side,
+                    $this->linesOf($part, $side),
+                ];
             }
         }
 
@@ -176,7 +230,10 @@ final class Holds
     {
         $days = PracticeDay::in($lines);
         if ($this->isFresh($days, $usual)) {
-            return new Phrase('held.symptom', ['days' => $this->settings->quietDays]);
+            return new Phrase(
+                'held.symptom',
+                ['days' => $this->settings->quietDays],
+            );
         }
         $last = \array_slice($days, -$this->settings->toldDays);
         $told = array_values(array_filter(
@@ -184,7 +241,10 @@ final class Holds
             static fn (PracticeDay $d): bool => null !== $d->pain(),
         ));
         if (\count($last) >= $this->settings->toldDays && [] === $told) {
-            return new Phrase('held.not_told', ['days' => $this->settings->toldDays]);
+            return new Phrase(
+                'held.not_told',
+                ['days' => $this->settings->toldDays],
+            );
         }
         $newest = $told[array_key_last($told) ?? -1] ?? null;
         $most = max($this->settings->usualPain, $usual);
@@ -218,33 +278,62 @@ final class Holds
     }
 
     /**
-     * The middle pain of the last days is higher than that of the days before.
+     * The middle pain of the last days is higher than that of the days before, or has risen week by week.
      *
      * @param list<PracticeDay> $days
      */
     private function creeps(array $days): bool
     {
-        $many = $this->settings->creepDays;
-        $pains = [];
-        foreach ($days as $day) {
-            if (null !== $day->pain()) {
-                $pains[] = (float) $day->pain();
-            }
-        }
+        $told = array_values(array_filter(
+            $days,
+            static fn (PracticeDay $d): bool => null !== $d->pain(),
+        ));
         $newest = [] === $days ? null : $days[array_key_last($days)]->day;
-        $last = \array_slice($pains, -$many);
-        $before = \array_slice($pains, -2 * $many, $many);
-        if (
-            [] === $last
-            || [] === $before
-            || \count($pains) < 2 * $many
-            || null === $newest
-            || $newest < $this->settings->windowFrom($this->today)
-        ) {
+        if (null === $newest || $newest < $this->settings->windowFrom($this->today)) {
             return false;
         }
+        $many = $this->settings->creepDays;
+        $before = self::middle(
+            \array_slice($told, -2 * $many, $many),
+        );
+        $last = self::middle(\array_slice($told, -$many));
+        $isHigher = \count($told) >= 2 * $many && null !== $last && null !== $before
+            && $last - $before >= $this->settings->creepBy;
 
-        return Statistics::median($last) - Statistics::median($before) >= $this->settings->creepBy;
+        return $isHigher || $this->risesByWeek($told);
+    }
+
+    /**
+     * Higher in each of the last three weeks than in the week before it, and by enough in all.
+     *
+     * @param list<PracticeDay> $told
+     */
+    private function risesByWeek(array $told): bool
+    {
+        $weeks = [];
+        for ($ago = self::RISING_WEEKS; $ago >= 0; --$ago) {
+            $until = $this->today->modify('-'.(7 * $ago).' days');
+            $from = $until->modify('-6 days');
+            $middle = self::middle(array_values(array_filter(
+                $told,
+                static fn (PracticeDay $d): bool => $d->day >= $from && $d->day <= $until,
+            )));
+            if (null === $middle || ([] !== $weeks && $middle <= $weeks[\count($weeks) - 1])) {
+                return false;
+            }
+            $weeks[] = $middle;
+        }
+
+        return $weeks[self::RISING_WEEKS] - $weeks[0] >= $this->settings->creepBy;
+    }
+
+    /** @param list<PracticeDay> $told */
+    private static function middle(array $told): ?float
+    {
+        return [] === $told ? null : Statistics::median(array_map(
+            static fn (PracticeDay $d): float => (float) $d->pain(),
+            $told,
+        ));
     }
 
     /** @return list<LogLine> */
@@ -253,7 +342,11 @@ final class Holds
         return array_values(array_filter(
             $this->lines,
             fn (LogLine $l): bool => $l->hands->covers($side)
-                && \in_array($part, $this->works[$l->rungId] ?? [], true),
+                && \in_array(
+                    $part,
+                    $this->works[$l->rungId] ?? [],
+                    true,
+                ),
         ));
     }
 }

@@ -43,14 +43,24 @@ final readonly class Proposer
             $this->settings,
             $now->daysPerWeek,
         ))->propose($items, $log, $now->today);
-        $holds = new Holds($this->catalogue, $this->settings, $log, $now);
-        $reviews = (new Reviews($this->settings))->propose($items, $log, $holds, $now);
+        $holds = new Holds(
+            $this->catalogue,
+            $this->settings,
+            $log,
+            $now,
+        );
+        $reviews = (new Reviews($this->settings))->propose(
+            $items,
+            $log,
+            $holds,
+            $now,
+        );
         $ofItems = $this->ofItems($items, $log, $now);
         $proposals = [...$whole, ...$reviews->proposals];
         $growth = [];
         foreach ($ofItems as [$item, $proposal]) {
-            if ($proposal->kind->isMore()) {
-                $growth[] = [$item, $proposal];
+            if ($proposal->kind->isMore() || ProposalKind::Plateau === $proposal->kind) {
+                $growth[] = [$item, $proposal]; // of what waits it is no plateau
             } else {
                 $proposals[] = $proposal;
             }
@@ -60,7 +70,16 @@ final readonly class Proposer
         $steps = $waiting = [];
         foreach ($growth as [$item, $proposal]) {
             $why = $holds->on($item)->why ?? ($mayGrow ? null : new Phrase('held.whole'));
-            [$step, $why] = null === $why ? $this->asPlaced($item, $proposal, $now) : [null, $why];
+            if (null === $why && ProposalKind::Plateau === $proposal->kind) {
+                $proposals[] = $proposal;
+                continue;
+            }
+            [$step, $why] = null === $why
+                ? $this->asPlaced($item, $proposal, $now)
+                : [
+                    null,
+                    $why,
+                ];
             if (null !== $step) {
                 $steps[] = [$item, $step];
             } elseif (null !== $why) {
@@ -73,13 +92,19 @@ final readonly class Proposer
                 $waiting[] = [$item, new Phrase('held.enough')];
             }
         }
-        $proposals = [...$this->onePlateauALadder($proposals, $waiting), ...$taken];
+        $proposals = [
+            ...$this->onePlateauALadder($proposals, $waiting),
+            ...$taken,
+        ];
         usort(
             $proposals,
             static fn (Proposal $a, Proposal $b): int => [
                 $a->kind->precedence(),
                 $a->key(),
-            ] <=> [$b->kind->precedence(), $b->key()],
+            ] <=> [
+                $b->kind->precedence(),
+                $b->key(),
+            ],
         );
 
         return new Asked($proposals, $waiting);
@@ -96,7 +121,12 @@ final readonly class Proposer
         $found = [];
         foreach ($items as $item) {
             $history = $this->history($item, $log, $now);
-            $proposal = null === $history ? null : $rules->propose($history, $now->answered);
+            $proposal = null === $history
+                ? null
+                : $rules->propose(
+                    $history,
+                    $now->answered,
+                );
             if (null !== $proposal) {
                 $found[] = [$item, $proposal];
             }
@@ -126,11 +156,17 @@ final readonly class Proposer
             if (RungState::Measure === $placed->state) {
                 array_push($unknown, ...$placed->findings);
             } elseif (RungState::In !== $placed->state) {
-                return [null, new Phrase('held.not_placed', ['rung' => $next->name])];
+                return [
+                    null,
+                    new Phrase('held.not_placed', ['rung' => $next->name]),
+                ];
             }
         }
 
-        return [[] === $unknown ? $proposal : $this->toMeasure($proposal, $next, $unknown), null];
+        return [
+            [] === $unknown ? $proposal : $this->toMeasure($proposal, $next, $unknown),
+            null,
+        ];
     }
 
     /** @param non-empty-list<Finding> $unknown */
@@ -149,8 +185,12 @@ final readonly class Proposer
             'advance.ready-to-try',
             new Phrase('proposal.because.ready', [
                 'rung' => $next->name,
-                'what' => Joint::Comma->joining(array_map($words->label(...), $codes)),
-                'seconds' => array_sum(array_map($words->secondsToTake(...), $codes)),
+                'what' => Joint::Comma->joining(
+                    array_map($words->label(...), $codes),
+                ),
+                'seconds' => array_sum(
+                    array_map($words->secondsToTake(...), $codes),
+                ),
             ]),
             $proposal->evidence,
             rungId: $proposal->rungId,
@@ -167,7 +207,12 @@ final readonly class Proposer
      */
     private function notTooMuch(array $steps, Situation $now): array
     {
-        $pace = new Pace($this->catalogue, $this->settings, $now->steps, $now->today);
+        $pace = new Pace(
+            $this->catalogue,
+            $this->settings,
+            $now->steps,
+            $now->today,
+        );
         $taken = [];
         foreach ($steps as [$item, $proposal]) {
             if (!$proposal->kind->isMore() || $pace->allows($item, $proposal)) {
@@ -230,7 +275,10 @@ final readonly class Proposer
                 '%a',
             ) / 7.0,
             today: $now->today,
-            usualPain: $now->usual->of(WorkedParts::of($item->rung), $item->hands),
+            usualPain: $now->usual->of(
+                WorkedParts::of($item->rung),
+                $item->hands,
+            ),
             atHome: $now->atHome,
         );
     }
