@@ -11,10 +11,18 @@ require dirname(__DIR__).'/vendor/autoload.php';
 
 [, $base, $password, $label] = $argv;
 $browser = Browser::signedIn($base, $password);
-$client = $browser->find('#href="(/clients/[0-9a-f-]{36})"#', $browser->get('/?name=Copy+0001'));
+$client = $browser->find(
+    '#href="(/clients/[0-9a-f-]{36})"#',
+    $browser->get('/?name=Copy+0001'),
+);
 echo $label, ":\n";
 $page = static fn (string $path): Closure => static fn (): string => $browser->get($path);
-$yardstick = Stopwatch::run('bare signed-in page', 30, 200, $page('/bench/signed-in'));
+$yardstick = Stopwatch::run(
+    'bare signed-in page',
+    30,
+    200,
+    $page('/bench/signed-in'),
+);
 foreach (
     [
         'Today' => ['/', 6.0],
@@ -26,6 +34,11 @@ foreach (
         'placement' => [$client.'/placement', 8.0],
         'decisions' => [$client.'/decisions', 8.0],
         'findings' => [$client.'/findings', 8.0],
+        'four minutes' => [$client.'/look', 4.0],
+        'logbook' => [$client.'/logbook', 6.0],
+        'trends' => [$client.'/trends', 6.0],
+        'trends, two years' => [$client.'/trends?weeks=104', 6.0],
+        'review of a block' => [$client.'/block/review', 8.0],
     ] as $name => [$path, $most]
 ) {
     $median = Stopwatch::run(

@@ -21,7 +21,12 @@ $figures = [
 ];
 $page = static fn (string $path): Closure => static fn (): string => $get($path);
 
-$bare = Stopwatch::run('bare Twig page', 50, 300, $page('/bench/twig'));
+$bare = Stopwatch::run(
+    'bare Twig page',
+    50,
+    300,
+    $page('/bench/twig'),
+);
 $signedIn = Stopwatch::run(
     'bare signed-in page, session in PostgreSQL',
     50,
@@ -50,9 +55,17 @@ foreach (
         'measure, everything' => $client.'/measure?set=everything',
         'findings' => $client.'/findings',
         'decisions' => $client.'/decisions',
+        'four minutes' => $client.'/look',
+        'logbook' => $client.'/logbook',
+        'trends' => $client.'/trends',
     ] as $name => $path
 ) {
-    Stopwatch::run($name, 20, 100, $page($path));
+    Stopwatch::run(
+        $name,
+        20,
+        100,
+        $page($path),
+    );
 }
 Stopwatch::run(
     'search, 2,000 own exercises beside the catalogue',
@@ -65,6 +78,9 @@ Stopwatch::run(
     'figures as you type, round trip',
     20,
     200,
-    static fn (): string => $get($client.'/measure/figures', $figures),
+    static fn (): string => $get(
+        $client.'/measure/figures',
+        $figures,
+    ),
     limitMs: 100.0,
 );
