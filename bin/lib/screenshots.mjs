@@ -26,6 +26,8 @@ const idOf = async (name) =>
   (await page.getByRole('link', { name }).first().getAttribute('href')).split('/').pop();
 const odalys = await idOf('Odalys Brandt');
 const tomasz = await idOf('Tomasz Ferrow');
+const imke = await idOf('Imke Solvang');
+const leandro = await idOf('Leandro Pask');
 await shot('client', `/clients/${odalys}`, { whole: true });
 await shot('measure', `/clients/${odalys}/measure?set=motion`);
 await shot('findings', `/clients/${odalys}/findings`);
@@ -47,18 +49,12 @@ await glove.getByRole('button', { name: 'Stop' }).click();
 await shot('placement', `/clients/${odalys}/placement`);
 await shot('routine', `/clients/${odalys}/routine`);
 await shot('print', `/clients/${odalys}/routine/print`);
-await shot('decisions', `/clients/${odalys}/decisions`);
+await shot('decisions', `/clients/${imke}/decisions`);
 await shot('week', `/clients/${odalys}/week`);
 await shot('exercises', '/exercises');
-await shot('exercise', '/exercises/of/clasped-arm-raise');
-await shot('people', '/clinic/people');
-await shot('settings', '/clinic/settings/progress', {
-  before: async () => {
-    await page.getByLabel('Pain that stops an item').fill('6');
-    await page.getByRole('button', { name: 'Look whom it touches' }).click();
-    await page.waitForLoadState('networkidle');
-  },
-});
+await shot('look', `/clients/${imke}/look`);
+await shot('trends', `/clients/${imke}/trends`);
+await shot('logbook', `/clients/${leandro}/logbook`);
 await page.goto(`${base}/clients/${odalys}/sittings/new`);
 await page
   .getByRole('group', { name: /Pain now/ })
