@@ -7,6 +7,7 @@ namespace HandGarden\Desk;
 use HandGarden\Account\ClinicSettings;
 use HandGarden\Assessment\Change;
 use HandGarden\Assessment\Changes;
+use HandGarden\Assessment\MeasuringDays;
 use HandGarden\Assessment\ReadingRepository;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
@@ -149,10 +150,10 @@ final class ShowLook extends AbstractController
     /** What really changed, else what was measured on two days; null: nothing was. */
     private function measured(Client $client, \DateTimeImmutable $today): ?Change
     {
-        $days = $this->readings->days(
+        $days = MeasuringDays::thinned($this->readings->days(
             $client,
             $today->modify('-'.self::MEASURED_DAYS.' days'),
-        );
+        ));
 
         return (new Changes(
             $this->catalogue->get()->vocabulary->kinds,

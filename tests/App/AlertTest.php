@@ -308,6 +308,28 @@ final class AlertTest extends OdalysTestCase
         self::assertStringNotContainsString('Look again at what was answered', $this->shown());
     }
 
+    public function testNothingIsReopenedByTimeNorByGoodSittings(): void
+    {
+        $alert = $this->raised('-15 days');
+        $this->browser->request('GET', $this->path($alert));
+        $this->entities->getConnection()->executeStatement(
+            "UPDATE suspension SET at = at - interval '15 days'",
+        );
+        foreach ([9, 6, 3, 1] as $ago) {
+            $this->post('/clients/'.$this->odalys->id.'/logbook/paper', [
+                'day' => (new \DateTimeImmutable('-'.$ago.' days'))->format('Y-m-d'),
+                'written_by' => 'Sister',
+                'pain_before' => '0',
+                'lines' => ['wrist-ease-back|right' => ['outcome' => 'done', 'pain_after' => '0']],
+            ]);
+        }
+
+        self::assertTrue($this->fresh($alert)->isOpen(), 'opened is not answered');
+        self::assertCount(1, $this->suspended());
+        $this->browser->request('GET', '/');
+        self::assertSelectorExists('section[data-group="alerts"]');
+    }
+
     public function testAnAlertOfAnotherClientIsNotFound(): void
     {
         $alert = $this->raised();

@@ -28,6 +28,10 @@ final class QueryCountTest extends GardenTestCase
         yield 'placement' => ['/placement', 14];
         yield 'routine' => ['/routine', 24];
         yield 'decisions' => ['/decisions', 17];
+        yield 'four minutes' => ['/look', 32];
+        yield 'logbook' => ['/logbook', 11];
+        yield 'trends' => ['/trends', 14];
+        yield 'review' => ['/block/review', 8];
     }
 
     #[DataProvider('pages')]
