@@ -26,7 +26,7 @@ final readonly class Caseload
     private const RETRY_AFTER = '+15 minutes';
     private const PAST = '1970-01-01T00:00:00Z';
     private const NOBODY = '00000000-0000-0000-0000-000000000000';
-    private const OWN = '(therapist_id IN (:staff) OR (:lead AND lead_from <= :now))';
+    private const OWN = '(therapist_id IN (:staff) OR COALESCE(:lead AND lead_from <= :now, false))';
     private const COLUMNS = 'client_id, name, about, grouped, summary, '.self::OWN." AS own,
         stale_from <= :now OR version <> :version AS stale, failure <> '' AS failed";
     private const LISTED = "FROM caseload_row
