@@ -39,6 +39,19 @@ final class Cautions implements ResetInterface
         );
     }
 
+    /** How many questions were not asked on a day or since. */
+    public function unaskedSince(Client $client, \DateTimeImmutable $day): int
+    {
+        $answers = $this->clients->screening($client);
+        $unasked = 0;
+        foreach ($this->catalogue->get()->screening->questions as $question) {
+            $asked = $answers[$question->id][1] ?? null;
+            $unasked += null === $asked || $asked->format('Y-m-d') < $day->format('Y-m-d') ? 1 : 0;
+        }
+
+        return $unasked;
+    }
+
     public function for(Client $client): CautionsView
     {
         $today = $this->clock->today($client->zone);
@@ -50,7 +63,10 @@ final class Cautions implements ResetInterface
                 : $notes[] = $question->consequence;
         }
         if (null !== $client->injectedOn && $client->injectedOn->modify('+12 weeks') >= $today) {
-            $weeks = intdiv((int) $client->injectedOn->diff($today)->format('%a'), 7);
+            $weeks = intdiv(
+                (int) $client->injectedOn->diff($today)->format('%a'),
+                7,
+            );
             $notes[] = \sprintf(
                 'Tone injection on %s (week %d): opening and stretch first, no loading to fatigue; re-measure in '
                     .'weeks 2, 6 and 12.',
@@ -58,7 +74,10 @@ final class Cautions implements ResetInterface
                 $weeks,
             );
         }
-        $unasked = array_filter($screening->unanswered($today), static fn ($q): bool => !$q->isNote);
+        $unasked = array_filter(
+            $screening->unanswered($today),
+            static fn ($q): bool => !$q->isNote,
+        );
 
         return new CautionsView(
             $stops,

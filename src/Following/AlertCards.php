@@ -7,8 +7,8 @@ namespace HandGarden\Following;
 use HandGarden\Account\ClinicHours;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\ClinicSettings;
+use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
-use HandGarden\Client\ClientRepository;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\Rung;
@@ -42,7 +42,7 @@ final readonly class AlertCards
         private EventStore $events,
         private PlanRepository $plans,
         private SittingRepository $sittings,
-        private ClientRepository $clients,
+        private Cautions $cautions,
         private ClinicRepository $clinics,
         private ClinicHours $hours,
         private ClinicSettings $settings,
@@ -123,13 +123,7 @@ final readonly class AlertCards
         if (!$alert->kind->wantsScreening()) {
             return null;
         }
-        $since = $alert->begunAt->format('Y-m-d');
-        $answers = $this->clients->screening($client);
-        $missing = 0;
-        foreach ($this->catalogue->get()->screening->questions as $question) {
-            $asked = $answers[$question->id][1] ?? null;
-            $missing += null === $asked || $asked->format('Y-m-d') < $since ? 1 : 0;
-        }
+        $missing = $this->cautions->unaskedSince($client, $alert->begunAt);
 
         return 0 === $missing ? null : new Phrase(
             'alert_bars.screening',

@@ -245,6 +245,12 @@ final class AlertTest extends OdalysTestCase
             'After an emergency the screening is asked anew first',
             $this->shown(),
         );
+        $resting = $this->suspended();
+        $this->post(
+            '/clients/'.$this->odalys->id.'/suspensions/'.$resting[0],
+            ['note' => 'Seen'],
+        );
+        self::assertSame($resting, $this->suspended(), 'nor past the card');
 
         $this->entities->getConnection()->executeStatement(
             'UPDATE screening_answer SET asked_on = asked_on + 3',
@@ -311,7 +317,10 @@ final class AlertTest extends OdalysTestCase
     public function testNothingIsReopenedByTimeNorByGoodSittings(): void
     {
         $alert = $this->raised('-15 days');
-        $this->browser->request('GET', $this->path($alert));
+        $this->browser->request(
+            'GET',
+            $this->path($alert),
+        );
         $this->entities->getConnection()->executeStatement(
             "UPDATE suspension SET at = at - interval '15 days'",
         );
@@ -320,11 +329,17 @@ final class AlertTest extends OdalysTestCase
                 'day' => (new \DateTimeImmutable('-'.$ago.' days'))->format('Y-m-d'),
                 'written_by' => 'Sister',
                 'pain_before' => '0',
-                'lines' => ['wrist-ease-back|right' => ['outcome' => 'done', 'pain_after' => '0']],
+                'lines' => ['wrist-ease-back|right' => [
+                    'outcome' => 'done',
+                    'pain_after' => '0',
+                ]],
             ]);
         }
 
-        self::assertTrue($this->fresh($alert)->isOpen(), 'opened is not answered');
+        self::assertTrue(
+            $this->fresh($alert)->isOpen(),
+            'opened is not answered',
+        );
         self::assertCount(1, $this->suspended());
         $this->browser->request('GET', '/');
         self::assertSelectorExists('section[data-group="alerts"]');

@@ -1,6 +1,15 @@
 // A sitting as it is played: by touch, by keys, with shaking hands, without a network, and when something is wrong.
 import { expect, test } from '@playwright/test';
-import { begin, beginSitting, face, playAll, playOne, signIn, tellAfter } from './steps.js';
+import {
+  answerScreening,
+  begin,
+  beginSitting,
+  face,
+  playAll,
+  playOne,
+  signIn,
+  tellAfter,
+} from './steps.js';
 
 /** What the server has of the sitting that is open. */
 async function record(page) {
@@ -210,8 +219,18 @@ test('signs of a stroke end the sitting at once, without a network, and there is
 
   // a therapist looks, answers and opens it again
   await page.goto(`${client}/decisions`);
-  await page.getByLabel('What was found', { exact: true }).fill('Seen, nothing found.');
-  await page.getByRole('button', { name: /^Reopen/ }).click();
+  const reopen = async () => {
+    await page.getByText('Reopen', { exact: true }).first().click();
+    await page.getByLabel('What was found', { exact: true }).fill('Seen, nothing found.');
+    await page.getByRole('button', { name: /^Reopen/ }).click();
+  };
+  await reopen();
+  await expect(page.getByText('the screening is asked anew')).toBeVisible();
+  await page.goto(`${client}/screening`);
+  await answerScreening(page);
+  await page.goto(`${client}/decisions`);
+  await reopen();
+  await expect(page.getByText('Reopened.')).toBeVisible();
   await page.goto(`${client}/sittings/new`);
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
 });
