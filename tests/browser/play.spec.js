@@ -227,7 +227,9 @@ test('signs of a stroke end the sitting at once, without a network, and there is
   await reopen();
   await expect(page.getByText('the screening is asked anew')).toBeVisible();
   await page.goto(`${client}/screening`);
+  await page.locator('[name="asked_again"]').check();
   await answerScreening(page);
+  await expect(page.getByText(/answers kept/)).toBeVisible();
   await page.goto(`${client}/decisions`);
   await reopen();
   await expect(page.getByText('Reopened.')).toBeVisible();
