@@ -55,23 +55,38 @@ final readonly class ClientCards
     public function for(Client $client): ClientCard
     {
         $names = $this->clinics->namesOfStaff();
-        $key = implode('.', [
+
+        return $this->cards->get(
+            $this->key($client, $names),
+            fn (): ClientCard => $this->make($client, $names),
+        );
+    }
+
+    /**
+     * The same for what else is made of a client.
+     *
+     * @param callable(): Markup $make
+     */
+    public function shown(string $what, Client $client, ClientCard $card, callable $make): Markup
+    {
+        return $this->cards->get(
+            $what.'.'.$this->key($client, $card->names),
+            static fn (): Markup => $make(),
+        );
+    }
+
+    /** @param array<string, string> $names of staff by id */
+    private function key(Client $client, array $names): string
+    {
+        return implode('.', [
             $client->id,
             (string) $this->caseload->changes($client),
             hash(
                 'xxh128',
-                serialize([
-                    $this->clinics->own()->emergencyNumber,
-                    $names,
-                ]),
+                serialize([$this->clinics->own()->emergencyNumber, $names]),
             ),
             $this->clock->today($client->zone)->format('Ymd'),
         ]);
-
-        return $this->cards->get(
-            $key,
-            fn (): ClientCard => $this->make($client, $names),
-        );
     }
 
     /** @param array<string, string> $names of staff by id */

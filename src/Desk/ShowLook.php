@@ -31,6 +31,7 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Twig\Markup;
 
 /** One client in four minutes: what was done, what moved, how it felt, what waits, and a word. */
 #[Route('/clients/{client}/look', name: 'desk_look', methods: ['GET'])]
@@ -63,6 +64,33 @@ final class ShowLook extends AbstractController
     {
         $today = $this->clock->today($client->zone);
         $card = $this->cards->for($client);
+        $block = $this->plans->block($client);
+
+        return $this->render('Desk/look.html.twig', [
+            'client' => $client,
+            'card' => $card,
+            'banner' => $card->banner,
+            'block' => $block,
+            'blockDay' => $block?->block()->dayOf($today),
+            'alerts' => $this->alerts->open($client),
+            'shown' => $this->cards->shown(
+                'look',
+                $client,
+                $card,
+                fn (): Markup => $this->drawn(
+                    $client,
+                    $card,
+                    $today,
+                ),
+            ),
+            'looks' => $this->looks->of($client, 5),
+            'today' => $today,
+        ]);
+    }
+
+    /** Kept while nothing of the client changes: it reads weeks of log. */
+    private function drawn(Client $client, ClientCard $card, \DateTimeImmutable $today): Markup
+    {
         $from = $today->modify('-'.(self::PAIN_DAYS - 1).' days');
         $days = $this->trend->days($client, $from);
         $time = new Timeline(
@@ -76,30 +104,22 @@ final class ShowLook extends AbstractController
             ),
             Timeline::NARROW,
         );
-        $block = $this->plans->block($client);
-        $looks = $this->looks->of($client, 5);
 
-        return $this->render('Desk/look.html.twig', [
+        return new Markup($this->renderView('Desk/_look.html.twig', [
             'client' => $client,
             'card' => $card,
-            'banner' => $card->banner,
             'marks' => $this->marks($days, $today),
-            'block' => $block,
-            'blockDay' => $block?->block()->dayOf($today),
             'focus' => $this->focus->of($client, $card),
             'pain' => (new WorkCharts($time))->pain($days),
             'tighter' => $this->tighter($client, $today),
             'measured' => $this->measured($client, $today),
-            'alerts' => $this->alerts->open($client),
             'due' => $this->due->of(
                 $client,
                 $today,
                 $this->readings->lastDay($client),
             ),
             'visit' => $this->looks->nextVisit($client, $today),
-            'looks' => $looks,
-            'today' => $today,
-        ]);
+        ]), 'UTF-8');
     }
 
     /**
