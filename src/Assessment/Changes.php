@@ -41,17 +41,7 @@ final readonly class Changes
         $series = [];
         foreach ($history as $reading) {
             if (\is_float($reading->value)) {
-                $series[
-                    implode(
-                        '|',
-                        [
-                            $reading->code,
-                            $reading->argument ?? '',
-                            $reading->mode->value ?? '',
-                            $reading->side->value ?? '',
-                        ],
-                    )
-                ][] = $reading;
+                $series[self::key($reading, $reading->side)][] = $reading;
             }
         }
         $changes = [];
@@ -63,6 +53,7 @@ final readonly class Changes
                     MeasureView::name($kind, $readings[0]->argument),
                     $readings,
                     1,
+                    other: $series[self::key($readings[0], $readings[0]->side?->opposite())] ?? [],
                 );
             }
         }
@@ -93,9 +84,27 @@ final readonly class Changes
         );
     }
 
-    /** @param non-empty-list<Reading> $readings oldest first */
-    private function change(MeasureKind $kind, string $label, array $readings, int $parts): Change
+    private static function key(Reading $reading, ?Side $side): string
     {
+        return implode('|', [
+            $reading->code,
+            $reading->argument ?? '',
+            $reading->mode->value ?? '',
+            $side->value ?? '',
+        ]);
+    }
+
+    /**
+     * @param non-empty-list<Reading> $readings oldest first
+     * @param list<Reading>           $other    the same of the other hand
+     */
+    private function change(
+        MeasureKind $kind,
+        string $label,
+        array $readings,
+        int $parts,
+        array $other = [],
+    ): Change {
         $first = $readings[0];
         $last = $readings[\count($readings) - 1];
         $found = Comparison::from(
@@ -135,6 +144,10 @@ final readonly class Changes
                 $readings,
                 $found->srd,
                 injectedOn: $this->terms->injectedOn,
+                other: array_values(array_filter(
+                    $other,
+                    static fn (Reading $r): bool => $r->on >= $first->on && $r->on <= $last->on,
+                )),
             ),
         );
     }

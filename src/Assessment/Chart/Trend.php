@@ -16,6 +16,7 @@ final class Trend
     /**
      * @param non-empty-list<Reading> $history numbers only, oldest first
      * @param RealDifference|null     $srd     about the first value; null: needs repeats
+     * @param list<Reading>           $other   of the other hand in the same time, oldest first
      */
     public static function from(
         string $title,
@@ -23,6 +24,7 @@ final class Trend
         array $history,
         ?RealDifference $srd,
         ?\DateTimeImmutable $injectedOn,
+        array $other = [],
     ): Chart {
         $values = array_map(
             static fn (Reading $r): float => \is_float($r->value) ? $r->value : 0.0,
@@ -34,8 +36,12 @@ final class Trend
         );
         $first = $values[0];
         $last = $values[\count($values) - 1];
-        $low = min([...$values, $first - ($srd->value ?? 0.0)]);
-        $high = max([...$values, $first + ($srd->value ?? 0.0)]);
+        $beside = array_map(
+            static fn (Reading $r): float => \is_float($r->value) ? $r->value : 0.0,
+            $other,
+        );
+        $low = min([...$values, ...$beside, $first - ($srd->value ?? 0.0)]);
+        $high = max([...$values, ...$beside, $first + ($srd->value ?? 0.0)]);
         $margin = max(1.0, 0.1 * ($high - $low));
         $from = $days[0];
         $to = max($from + 1.0, $days[\count($days) - 1]);
@@ -60,6 +66,23 @@ final class Trend
                 'least' => self::number($srd->value, $unit),
                 'basis' => $srd->from,
             ]);
+        }
+        if ([] !== $other) {
+            $says[] = new Phrase('chart.other_hand', [
+                'first' => self::number($beside[0], $unit),
+                'last' => self::number($beside[\count($beside) - 1], $unit),
+            ]);
+            $plot->line(
+                array_map(
+                    static fn (Reading $r, float $v): array => [
+                        (float) intdiv($r->on->getTimestamp(), 86400),
+                        $v,
+                    ],
+                    $other,
+                    $beside,
+                ),
+                'other-line',
+            );
         }
         if (null !== $injectedOn) {
             $day = (float) intdiv($injectedOn->getTimestamp(), 86400);

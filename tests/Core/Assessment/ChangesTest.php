@@ -142,6 +142,39 @@ final class ChangesTest extends TestCase
         );
     }
 
+    public function testTheOtherHandLiesThinBesideItInTheSameTime(): void
+    {
+        $both = [];
+        foreach (['2026-01-01' => 0.0, '2026-02-01' => 30.0] as $on => $degrees) {
+            foreach ([Side::Right, Side::Left] as $side) {
+                $both[] = new Reading(
+                    'wrist_extension',
+                    $side,
+                    Mode::Active,
+                    null,
+                    value: Side::Right === $side ? $degrees : 60.0,
+                    on: new \DateTimeImmutable($on),
+                );
+            }
+        }
+        foreach ($this->changes($both) as $change) {
+            $lines = array_column(
+                array_column($change->drawn()->chart->marks ?? [], 'attributes'),
+                'class',
+            );
+
+            self::assertContains('other-line', $lines);
+        }
+        $alone = $this->changes([
+            $this->reading('wrist_extension', Mode::Active, 0.0, '2026-01-01'),
+            $this->reading('wrist_extension', Mode::Active, 30.0, '2026-02-01'),
+        ]);
+        self::assertNotContains('other-line', array_column(
+            array_column($alone[0]->drawn()->chart->marks ?? [], 'attributes'),
+            'class',
+        ));
+    }
+
     public function testLossesStandFirst(): void
     {
         $changes = $this->changes([
