@@ -28,7 +28,7 @@ $maren->signIn();
 
 preg_match_all(
     '#href="(/clients/[0-9a-f-]{36})"#',
-    $maren->alone($maren->ask('/'))->body,
+    $maren->alone($maren->ask('/?name=Brandt'))->body,
     $m,
 );
 $sittings = [];

@@ -70,7 +70,7 @@ export async function fetchAll(items) {
   const left = [...new Set(items.flatMap((item) => [...item.stills, item.book]))];
   const getsOn = async () => {
     for (let next = left.shift(); next !== undefined; next = left.shift()) {
-      await fetch(next).catch(() => {});
+      if (navigator.onLine) await fetch(next).catch(() => {});
     }
   };
   await Promise.all(Array.from({ length: AT_ONCE }, getsOn));
