@@ -14,6 +14,7 @@ use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\Prescribing;
 use HandGarden\Planning\RoutineFormat;
+use HandGarden\Progress\Reopening;
 use HandGarden\Web\Clock;
 
 /** What the answer to an alert does with what rests. */
@@ -22,6 +23,7 @@ final readonly class AlertActs
     public function __construct(
         private Plan $plan,
         private PlanRepository $plans,
+        private Reopening $reopening,
         private Who $who,
         private Clock $clock,
     ) {
@@ -43,13 +45,11 @@ final readonly class AlertActs
     private function reopen(Client $client, AlertAnswer $answer): void
     {
         foreach ($this->plans->suspensions($client) as $rests) {
-            if (\in_array($rests->id, $answer->reopens, true)) {
-                $rests->reopenedAt = $this->clock->now();
-                $rests->reopenedById = $this->who->staff()->id;
-                $rests->reopenedNote = $answer->note;
+            $isAsked = \in_array($rests->id, $answer->reopens, true);
+            if ($isAsked && null === $this->reopening->bars($client, $rests)) {
+                $this->reopening->reopen($rests, $answer->note);
             }
         }
-        $this->plans->keep();
     }
 
     private function lower(Client $client, AlertCard $card): void

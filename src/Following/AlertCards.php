@@ -7,7 +7,6 @@ namespace HandGarden\Following;
 use HandGarden\Account\ClinicHours;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\ClinicSettings;
-use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Dose;
@@ -25,6 +24,7 @@ use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\Suspension;
 use HandGarden\Planning\SuspensionWords;
+use HandGarden\Progress\Reopening;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\AlertTimes;
@@ -42,7 +42,7 @@ final readonly class AlertCards
         private EventStore $events,
         private PlanRepository $plans,
         private SittingRepository $sittings,
-        private Cautions $cautions,
+        private Reopening $reopening,
         private ClinicRepository $clinics,
         private ClinicHours $hours,
         private ClinicSettings $settings,
@@ -57,7 +57,7 @@ final readonly class AlertCards
         $rung = $this->rungOf($alert);
         $dose = $this->plans->doses($client)[$alert->itemKey] ?? null;
         $rests = $this->plans->suspensions($client);
-        $bars = $this->bars($client, $alert);
+        $bars = $this->bars($client, $alert, $rests);
 
         return new AlertCard(
             $alert,
@@ -117,18 +117,21 @@ final readonly class AlertCards
         ]));
     }
 
-    /** After an emergency the screening is asked anew before anything goes on. */
-    private function bars(Client $client, Alert $alert): ?Phrase
+    /**
+     * After an emergency the screening is asked anew before anything goes on.
+     *
+     * @param list<Suspension> $rests
+     */
+    private function bars(Client $client, Alert $alert, array $rests): ?Phrase
     {
-        if (!$alert->kind->wantsScreening()) {
-            return null;
+        foreach ($rests as $one) {
+            $bars = $this->reopening->bars($client, $one);
+            if (null !== $bars) {
+                return $bars;
+            }
         }
-        $missing = $this->cautions->unaskedSince($client, $alert->begunAt);
 
-        return 0 === $missing ? null : new Phrase(
-            'alert_bars.screening',
-            ['questions' => $missing],
-        );
+        return $alert->kind->wantsScreening() ? $this->reopening->screeningFirst($client) : null;
     }
 
     /** @return list<string> what stood on the screen when it was told */

@@ -47,6 +47,13 @@ class Suspension implements TellsOfClient
         $this->id = Uuid::v7()->toRfc4122();
     }
 
+    public function reopen(string $byId, \DateTimeImmutable $at, string $note): void
+    {
+        $this->reopenedAt = $at;
+        $this->reopenedById = $byId;
+        $this->reopenedNote = $note;
+    }
+
     public function why(): Phrase
     {
         return PhraseFormat::read(Node::root($this->why));

@@ -6,19 +6,17 @@ namespace HandGarden\Progress;
 
 use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
-use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
-use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Words\PhraseFormat;
 use HandGarden\Planning\GivenDose;
 use HandGarden\Planning\PlanRepository;
-use HandGarden\Sitting\Alerts;
 use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -29,16 +27,14 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_THERAPIST')]
 final class Decide extends AbstractController
 {
-    private const LATEST_ALERTS = 20;
-
     public function __construct(
         private readonly OpenProposals $open,
         private readonly DecisionRepository $decisions,
         private readonly Acts $acts,
         private readonly Restraints $restraints,
         private readonly PlanRepository $plans,
-        private readonly Alerts $alerts,
-        private readonly Cautions $cautions,
+        private readonly Reopening $reopening,
+        private readonly Wording $wording,
         private readonly GivenDose $given,
         private readonly CatalogueStore $catalogue,
         private readonly Audit $audit,
@@ -210,19 +206,16 @@ final class Decide extends AbstractController
 
                 return $this->back($client);
             }
-            if (Decided::EVERYTHING === $open->itemKey && $this->wantsScreening($client)) {
+            $bars = $this->reopening->bars($client, $open);
+            if (null !== $bars) {
                 $this->addFlash(
                     'problem',
-                    'After an emergency the screening is asked anew before anything goes on. '
-                        .'Nothing was reopened; you had written ‘'.$note.'’.',
+                    $this->wording->say($bars).' Nothing was reopened; you had written ‘'.$note.'’.',
                 );
 
                 return $this->back($client);
             }
-            $open->reopenedAt = $this->clock->now();
-            $open->reopenedById = $this->who->staff()->id;
-            $open->reopenedNote = $note;
-            $this->plans->keep();
+            $this->reopening->reopen($open, $note);
             $this->audit->wrote(
                 'reopened',
                 $client->id,
@@ -241,24 +234,6 @@ final class Decide extends AbstractController
         ));
 
         return $this->back($client);
-    }
-
-    /** An emergency is not over before the screening was asked since. */
-    private function wantsScreening(Client $client): bool
-    {
-        foreach ($this->alerts->all($client, self::LATEST_ALERTS) as $alert) {
-            if (
-                $alert->kind->wantsScreening()
-                && $this->cautions->unaskedSince(
-                    $client,
-                    $alert->begunAt,
-                ) > 0
-            ) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     private function find(Client $client, string $key): ?Proposal

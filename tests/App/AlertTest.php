@@ -265,6 +265,30 @@ final class AlertTest extends OdalysTestCase
         self::assertSame([], $this->suspended());
     }
 
+    public function testWhatAnEmergencyHoldsIsNotReopenedFromTheCardOfAnotherAlert(): void
+    {
+        $this->entities->getConnection()->executeStatement(
+            'UPDATE screening_answer SET asked_on = asked_on - 3',
+        );
+        $this->raise(AlertKind::Emergency, '', new \DateTimeImmutable());
+        $other = $this->raised();
+        $this->service(PlanRepository::class)->suspend(
+            $this->fresh($this->odalys),
+            Decided::EVERYTHING,
+            Phrase::own('Chest pain.'),
+            told: new \DateTimeImmutable(),
+            at: new \DateTimeImmutable(),
+        );
+        $before = $this->suspended();
+        $this->post(
+            $this->path($other),
+            $this->answer('reopen', $before),
+        );
+
+        $this->assertStatus(422);
+        self::assertSame($before, $this->suspended());
+    }
+
     public function testWhatWaitsTooLongComesToTheLeadAndSaysSo(): void
     {
         $clinic = $this->quayside();

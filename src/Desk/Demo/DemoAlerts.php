@@ -20,6 +20,8 @@ use HandGarden\Web\Clock;
 /** What rested in a story, with its alerts: answered when it was reopened, open where it rests still. */
 final readonly class DemoAlerts
 {
+    private const FOUND = 'Spoken on the telephone, looked at in the clinic: as before.';
+
     public function __construct(
         private EntityManagerInterface $entities,
         private CatalogueStore $catalogue,
@@ -54,9 +56,7 @@ final readonly class DemoAlerts
                     8,
                     40,
                 );
-                $rests->reopenedAt = $answered;
-                $rests->reopenedById = $therapistId;
-                $rests->reopenedNote = 'Spoken on the telephone, looked at in the clinic: as before.';
+                $rests->reopen($therapistId, $answered, self::FOUND);
                 if (null !== $alert) {
                     $this->answer($alert, $therapistId, $answered);
                 }
@@ -92,7 +92,7 @@ final readonly class DemoAlerts
         $alert->seenById = $therapistId;
         $alert->answeredAt = $at;
         $alert->answeredById = $therapistId;
-        $alert->note = 'Spoken on the telephone, looked at in the clinic: as before.';
+        $alert->note = self::FOUND;
         $alert->act = AlertAct::Reopen;
         $alert->lookOn = $at->modify('+2 days');
         $alert->lookedAt = $at->modify('+2 days');

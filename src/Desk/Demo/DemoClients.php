@@ -480,9 +480,7 @@ final readonly class DemoClients
     {
         $note = $of->optional('reopened')?->string();
         if (null !== $note) {
-            $suspension->reopenedAt = $suspension->at->modify('+1 day');
-            $suspension->reopenedById = $staff->id;
-            $suspension->reopenedNote = $note;
+            $suspension->reopen($staff->id, $suspension->at->modify('+1 day'), $note);
         }
     }
 
