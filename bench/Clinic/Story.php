@@ -178,23 +178,7 @@ final readonly class Story
         $found = [];
         foreach ($story->get('assessments')->items() as $assessment) {
             $day = $today->modify('-'.$assessment->get('days_ago')->int().' days');
-            $readings = [];
-            foreach ($assessment->optional('measures')?->items() ?? [] as $node) {
-                $readings[] = $format->measure($node, $day);
-            }
-            foreach ($assessment->optional('observations')?->items() ?? [] as $node) {
-                $readings[] = $format->observation($node, $day);
-            }
-            foreach ($assessment->optional('tryouts')?->items() ?? [] as $node) {
-                $readings[] = $format->tryout($node, $day);
-            }
-            foreach ($assessment->optional('looked_for')?->items() ?? [] as $list) {
-                array_push(
-                    $readings,
-                    ...$format->restOfList($list, $readings, $day),
-                );
-            }
-            array_push($found, ...$readings);
+            array_push($found, ...$format->all($assessment, $day));
         }
 
         return $found;

@@ -98,6 +98,34 @@ final readonly class ReadingFormat
     }
 
     /**
+     * Everything that was found at once: `measures`, `observations`, `tryouts`, and lists that were `looked_for`.
+     *
+     * @return list<Reading>
+     *
+     * @throws InvalidData
+     */
+    public function all(Node $found, \DateTimeImmutable $today): array
+    {
+        $readings = [];
+        foreach (
+            [
+                'measures' => $this->measure(...),
+                'observations' => $this->observation(...),
+                'tryouts' => $this->tryout(...),
+            ] as $key => $read
+        ) {
+            foreach ($found->optional($key)?->items() ?? [] as $item) {
+                $readings[] = $read($item, $today);
+            }
+        }
+        foreach ($found->optional('looked_for')?->items() ?? [] as $item) {
+            array_push($readings, ...$this->restOfList($item, $readings, $today));
+        }
+
+        return $readings;
+    }
+
+    /**
      * 'Looked for, none of the rest': every question of the list that has no answer yet gets a no.
      *
      * @param list<Reading> $answered
@@ -106,7 +134,7 @@ final readonly class ReadingFormat
      *
      * @throws InvalidData
      */
-    public function restOfList(Node $node, array $answered, \DateTimeImmutable $today): array
+    private function restOfList(Node $node, array $answered, \DateTimeImmutable $today): array
     {
         $key = $node->get('list')->string();
         $side = $node->get('side')->enum(Side::class);

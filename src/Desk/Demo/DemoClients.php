@@ -21,7 +21,6 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Measure\Ink\InkTask;
-use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Goals;
@@ -303,36 +302,7 @@ final readonly class DemoClients
         );
         $visit->note = $node->get('note')->string();
         $this->entities->persist($visit);
-        $format = new ReadingFormat($this->catalogue->get());
-        $readings = [
-            ...array_map(
-                static fn (Node $m): Reading => $format->measure(
-                    $m,
-                    $day,
-                ),
-                $node->optional('measures')?->items() ?? [],
-            ),
-            ...array_map(
-                static fn (Node $o): Reading => $format->observation(
-                    $o,
-                    $day,
-                ),
-                $node->optional('observations')?->items() ?? [],
-            ),
-            ...array_map(
-                static fn (Node $t): Reading => $format->tryout(
-                    $t,
-                    $day,
-                ),
-                $node->optional('tryouts')?->items() ?? [],
-            ),
-        ];
-        foreach ($node->optional('looked_for')?->items() ?? [] as $list) {
-            array_push(
-                $readings,
-                ...$format->restOfList($list, $readings, $day),
-            );
-        }
+        $readings = (new ReadingFormat($this->catalogue->get()))->all($node, $day);
         foreach ($readings as $reading) {
             $this->entities->persist(
                 RecordedReading::from(

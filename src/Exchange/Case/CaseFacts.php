@@ -164,24 +164,7 @@ final readonly class CaseFacts implements FactsSource
     /** @return list<Reading> */
     private function readings(): array
     {
-        $format = new ReadingFormat($this->catalogue);
-        $readings = [];
-        foreach (
-            [
-                'measures' => $format->measure(...),
-                'observations' => $format->observation(...),
-                'tryouts' => $format->tryout(...),
-            ] as $key => $read
-        ) {
-            foreach ($this->case->optional($key)?->items() ?? [] as $item) {
-                $readings[] = $read($item, $this->today);
-            }
-        }
-        foreach ($this->case->optional('looked_for')?->items() ?? [] as $item) {
-            array_push($readings, ...$format->restOfList($item, $readings, $this->today));
-        }
-
-        return $readings;
+        return (new ReadingFormat($this->catalogue))->all($this->case, $this->today);
     }
 
     private function screening(?\DateTimeImmutable $injectedOn): Screening
