@@ -1,8 +1,6 @@
-import { all, around, maybe } from '../core/dom.js';
+import { all, maybe } from '../core/dom.js';
+import { areOff, isElsewhere } from '../core/keys.js';
 import { Running } from '../core/running.js';
-
-const OFF = 'garden-keys-off';
-const TYPING = 'input, select, textarea, dialog, [contenteditable]';
 
 /**
  * From row to row by arrows; a letter presses what the row that has the focus offers under it. Nothing is pressed of a
@@ -14,7 +12,7 @@ export function connect(root) {
   const rows = all(root, '[data-row]', HTMLElement);
   if (location.hash === '#next') rows[0]?.focus();
   running.on(document, 'keydown', (event) => {
-    if (event.ctrlKey || event.altKey || event.metaKey || around(event, TYPING, Element)) return;
+    if (isElsewhere(event)) return;
     const on = rows.findIndex((row) => row.contains(document.activeElement));
     const step = { ArrowDown: 1, ArrowUp: -1 }[/** @type {string} */ (event.key)];
     if (step !== undefined && rows.length > 0) {
@@ -22,7 +20,7 @@ export function connect(root) {
       rows[Math.min(rows.length - 1, Math.max(0, on + step))].focus();
       return;
     }
-    if (on < 0 || localStorage.getItem(OFF) === '1') return;
+    if (on < 0 || areOff()) return;
     const button = maybe(rows[on], `[data-answer="${CSS.escape(event.key)}"]`, HTMLElement);
     if (button === null) return;
     event.preventDefault();

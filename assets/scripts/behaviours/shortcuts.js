@@ -1,8 +1,6 @@
-import { all, around, data, made } from '../core/dom.js';
+import { all, data, made } from '../core/dom.js';
+import { areOff, isElsewhere, switchOff } from '../core/keys.js';
 import { Running } from '../core/running.js';
-
-const OFF = 'garden-keys-off';
-const TYPING = 'input, select, textarea, dialog, [contenteditable]';
 
 /**
  * `?` shows the keys of this page; single letters go where their link says. Off while typing, and on wish.
@@ -11,16 +9,15 @@ const TYPING = 'input, select, textarea, dialog, [contenteditable]';
 export function connect(button) {
   const running = new Running();
   const targets = all(document, '[data-key]', HTMLElement);
-  const off = made('input', { type: 'checkbox', checked: localStorage.getItem(OFF) === '1' });
-  off.addEventListener('change', () => localStorage.setItem(OFF, off.checked ? '1' : '0'));
+  const off = made('input', { type: 'checkbox', checked: areOff() });
+  off.addEventListener('change', () => switchOff(off.checked));
   const dialog = dialogOf(targets, off);
   document.body.append(dialog);
 
   button.hidden = false;
   running.on(button, 'click', () => dialog.showModal());
   running.on(document, 'keydown', (event) => {
-    const typing = around(event, TYPING, Element);
-    if (typing || event.ctrlKey || event.altKey || event.metaKey) return;
+    if (isElsewhere(event)) return;
     if (event.key === '?') {
       event.preventDefault();
       dialog.showModal();
