@@ -77,6 +77,7 @@ final class Today extends AbstractController
             $listing->isArchive ? 'archive' : 'desk_today',
             null,
         );
+        $names = $this->clinics->namesOfStaff();
         $onlyList = $request->headers->has('X-Results-Only');
 
         return $this->render($onlyList ? 'Desk/_list.html.twig' : 'Desk/today.html.twig', [
@@ -91,16 +92,13 @@ final class Today extends AbstractController
             'name' => $listing->words,
             'archived' => $listing->isArchive,
             'of' => $listing->of,
-            'staff' => $this->clinics->namesOfStaff(),
+            'staff' => $names,
             'open' => $listing->isLead && 1 === $page ? $this->alerts->openByOwner($clinic->id) : [],
             'clinic' => $clinic,
             'now' => $this->clock->now(),
             'covered' => [] === $covered
                 ? []
-                : array_intersect_key(
-                    $this->clinics->namesOfStaff(),
-                    array_flip($covered),
-                ),
+                : array_intersect_key($names, array_flip($covered)),
         ]);
     }
 

@@ -27,9 +27,4 @@ enum Waited: string
             default => self::Fresh,
         };
     }
-
-    public function isOver(): bool
-    {
-        return self::Over === $this || self::FarOver === $this;
-    }
 }
