@@ -14,7 +14,6 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Digit;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Change\InjectionPhase;
-use HandGarden\Core\Measure\Change\Terms;
 use HandGarden\Core\Measure\Finding\Finding;
 use HandGarden\Core\Measure\Finding\Findings;
 use HandGarden\Core\Measure\FingerMotion;
@@ -25,7 +24,6 @@ use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
 use HandGarden\Library\FactWords;
 use HandGarden\Web\Clock;
-use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -43,12 +41,12 @@ final class ShowFindings extends AbstractController
 
     public function __construct(
         private readonly ReadingRepository $readings,
+        private readonly MeasuredChanges $changes,
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
         private readonly Clock $clock,
         private readonly ClinicSettings $settings,
         private readonly FactWords $facts,
-        private readonly Wording $wording,
     ) {
     }
 
@@ -65,7 +63,6 @@ final class ShowFindings extends AbstractController
         $history = self::withNewest($history, $known->since($today->modify('-'.$over.' days')), $drawn);
         $readings = new Readings($history);
         $catalogue = $this->catalogue->get();
-        $terms = new Terms($client->injectionDay(), $settings->differences());
         $hands = [];
         foreach ([] === $client->affected() ? [Side::Right] : $client->affected() as $side) {
             $hands[] = ['unaffected' => false] + $this->hand($readings, $young, $side);
@@ -80,9 +77,7 @@ final class ShowFindings extends AbstractController
             'client' => $client,
             'banner' => $this->cautions->for($client),
             'hands' => $hands,
-            'changes' => (
-                new Changes($catalogue->vocabulary->kinds, $terms, $this->wording)
-            )->for($history),
+            'changes' => $this->changes->of($client, $history),
             'days' => $over,
             'measuredDays' => \count($days),
             'drawnDays' => \count($drawn),

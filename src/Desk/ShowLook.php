@@ -4,14 +4,9 @@ declare(strict_types=1);
 
 namespace HandGarden\Desk;
 
-use HandGarden\Account\ClinicSettings;
-use HandGarden\Assessment\Change;
-use HandGarden\Assessment\Changes;
-use HandGarden\Assessment\MeasuringDays;
+use HandGarden\Assessment\MeasuredChanges;
 use HandGarden\Assessment\ReadingRepository;
 use HandGarden\Client\Client;
-use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Measure\Change\Terms;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Progress\ToneAfter;
@@ -26,7 +21,6 @@ use HandGarden\Sitting\DayFigures;
 use HandGarden\Sitting\LoggedTrend;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
-use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -48,15 +42,13 @@ final class ShowLook extends AbstractController
         private readonly LoggedTrend $trend,
         private readonly SittingRepository $sittings,
         private readonly ReadingRepository $readings,
+        private readonly MeasuredChanges $changes,
         private readonly PlanRepository $plans,
         private readonly Alerts $alerts,
         private readonly Periods $periods,
         private readonly DueList $due,
         private readonly Looks $looks,
-        private readonly CatalogueStore $catalogue,
-        private readonly ClinicSettings $settings,
         private readonly Clock $clock,
-        private readonly Wording $wording,
     ) {
     }
 
@@ -112,7 +104,11 @@ final class ShowLook extends AbstractController
             'focus' => $this->focus->of($client, $card),
             'pain' => (new WorkCharts($time))->pain($days),
             'tighter' => $this->tighter($client, $today),
-            'measured' => $this->measured($client, $today),
+            'measured' => $this->changes->since(
+                $client,
+                $today->modify('-'.self::MEASURED_DAYS.' days'),
+                1,
+            )[0] ?? null,
             'due' => $this->due->of(
                 $client,
                 $today,
@@ -165,23 +161,5 @@ final class ShowLook extends AbstractController
             ),
             \count($told),
         ];
-    }
-
-    /** What really changed, else what was measured on two days; null: nothing was. */
-    private function measured(Client $client, \DateTimeImmutable $today): ?Change
-    {
-        $days = MeasuringDays::thinned($this->readings->days(
-            $client,
-            $today->modify('-'.self::MEASURED_DAYS.' days'),
-        ));
-
-        return (new Changes(
-            $this->catalogue->get()->vocabulary->kinds,
-            new Terms(
-                $client->injectionDay(),
-                $this->settings->of($client->clinicId)->differences(),
-            ),
-            $this->wording,
-        ))->for($this->readings->ofDays($client, $days), 1)[0] ?? null;
     }
 }

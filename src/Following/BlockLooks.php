@@ -4,19 +4,15 @@ declare(strict_types=1);
 
 namespace HandGarden\Following;
 
-use HandGarden\Account\ClinicSettings;
 use HandGarden\Assessment\Change;
-use HandGarden\Assessment\Changes;
 use HandGarden\Assessment\Chart\Chart;
 use HandGarden\Assessment\InkCharts;
-use HandGarden\Assessment\ReadingRepository;
+use HandGarden\Assessment\MeasuredChanges;
 use HandGarden\Assessment\Recording;
 use HandGarden\Assessment\RecordingKind;
 use HandGarden\Assessment\RecordingRepository;
 use HandGarden\Client\Client;
-use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Measure\Change\Judgement;
-use HandGarden\Core\Measure\Change\Terms;
 use HandGarden\Core\Measure\Statistics;
 use HandGarden\Core\Progress\Adherence;
 use HandGarden\Core\Progress\Prescribed;
@@ -34,30 +30,27 @@ use HandGarden\Sitting\DayFigures;
 use HandGarden\Sitting\LoggedTrend;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
-use HandGarden\Web\Wording;
 
 /** Brings together what a block has brought. */
 final readonly class BlockLooks
 {
     /** Days before a block whose measures stand for its begin. */
     private const BEFORE_DAYS = 14;
+    private const CHARTS = 2;
     private const MEDIAN_OF = 5;
     private const PAIN_RISE = 2.0;
 
     public function __construct(
         private LoggedTrend $trend,
         private SittingRepository $sittings,
-        private ReadingRepository $readings,
+        private MeasuredChanges $changes,
         private RecordingRepository $recordings,
         private DecisionRepository $decisions,
         private Alerts $alerts,
         private Plan $plan,
         private PlanRepository $plans,
         private Periods $periods,
-        private CatalogueStore $catalogue,
-        private ClinicSettings $settings,
         private Clock $clock,
-        private Wording $wording,
     ) {
     }
 
@@ -82,7 +75,11 @@ final readonly class BlockLooks
             1,
             (int) round($client->daysPerWeek * $span / 7),
         );
-        $changes = $this->changes($client, $kept);
+        $changes = $this->changes->since(
+            $client,
+            $kept->beginsOn->modify('-'.self::BEFORE_DAYS.' days'),
+            self::CHARTS,
+        );
         $steps = $this->steps($client, $kept);
         $time = new Timeline(
             $kept->beginsOn,
@@ -123,27 +120,6 @@ final readonly class BlockLooks
                 painRises: self::painRises($days),
                 ease: $ease,
             ),
-        );
-    }
-
-    /** @return list<Change> */
-    private function changes(Client $client, PlanBlock $kept): array
-    {
-        $since = $kept->beginsOn->modify('-'.self::BEFORE_DAYS.' days');
-
-        return (new Changes(
-            $this->catalogue->get()->vocabulary->kinds,
-            new Terms(
-                $client->injectionDay(),
-                $this->settings->of($client->clinicId)->differences(),
-            ),
-            $this->wording,
-        ))->for(
-            $this->readings->ofDays(
-                $client,
-                $this->readings->days($client, $since),
-            ),
-            2,
         );
     }
 

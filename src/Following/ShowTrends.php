@@ -4,16 +4,11 @@ declare(strict_types=1);
 
 namespace HandGarden\Following;
 
-use HandGarden\Account\ClinicSettings;
-use HandGarden\Assessment\Change;
-use HandGarden\Assessment\Changes;
 use HandGarden\Assessment\Chart\Chart;
-use HandGarden\Assessment\MeasuringDays;
-use HandGarden\Assessment\ReadingRepository;
+use HandGarden\Assessment\MeasuredChanges;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Measure\Change\Terms;
 use HandGarden\Core\Progress\Adherence;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Routine\ItemKey;
@@ -23,7 +18,6 @@ use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\LoggedTrend;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
-use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -44,15 +38,13 @@ final class ShowTrends extends AbstractController
     public function __construct(
         private readonly LoggedTrend $trend,
         private readonly SittingRepository $sittings,
-        private readonly ReadingRepository $readings,
+        private readonly MeasuredChanges $changes,
         private readonly Plan $plan,
         private readonly PlanRepository $plans,
         private readonly Periods $periods,
         private readonly CatalogueStore $catalogue,
-        private readonly ClinicSettings $settings,
         private readonly Cautions $cautions,
         private readonly Clock $clock,
-        private readonly Wording $wording,
     ) {
     }
 
@@ -94,7 +86,7 @@ final class ShowTrends extends AbstractController
                 $charts,
                 from: $from,
             ),
-            'measures' => $this->measures($client, $from),
+            'measures' => $this->changes->since($client, $from, self::MOST_MEASURES),
         ]);
     }
 
@@ -212,22 +204,5 @@ final class ShowTrends extends AbstractController
             $this->sittings->linesOf($client, $item, $from),
             doses: $doses,
         );
-    }
-
-    /** @return list<Change> measured on two days or more, those drawn first that really changed */
-    private function measures(Client $client, \DateTimeImmutable $from): array
-    {
-        $days = MeasuringDays::thinned(
-            $this->readings->days($client, $from),
-        );
-
-        return (new Changes(
-            $this->catalogue->get()->vocabulary->kinds,
-            new Terms(
-                $client->injectionDay(),
-                $this->settings->of($client->clinicId)->differences(),
-            ),
-            $this->wording,
-        ))->for($this->readings->ofDays($client, $days), self::MOST_MEASURES);
     }
 }

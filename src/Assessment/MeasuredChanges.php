@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Assessment;
+
+use HandGarden\Account\ClinicSettings;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Measure\Change\Terms;
+use HandGarden\Core\Measure\Reading;
+use HandGarden\Web\Wording;
+
+/** What has really changed of a client, by the figures of their clinic and their injection. */
+final readonly class MeasuredChanges
+{
+    public function __construct(
+        private ReadingRepository $readings,
+        private CatalogueStore $catalogue,
+        private ClinicSettings $settings,
+        private Wording $wording,
+    ) {
+    }
+
+    /**
+     * @param int $charts how many of the first are drawn
+     *
+     * @return list<Change> of what was measured on two days or more since then
+     */
+    public function since(Client $client, \DateTimeImmutable $day, int $charts): array
+    {
+        $days = MeasuringDays::thinned($this->readings->days($client, $day));
+
+        return $this->in($client)->for(
+            $this->readings->ofDays($client, $days),
+            $charts,
+        );
+    }
+
+    /**
+     * @param list<Reading> $history oldest first
+     *
+     * @return list<Change>
+     */
+    public function of(Client $client, array $history): array
+    {
+        return $this->in($client)->for($history);
+    }
+
+    private function in(Client $client): Changes
+    {
+        return new Changes(
+            $this->catalogue->get()->vocabulary->kinds,
+            new Terms(
+                $client->injectionDay(),
+                $this->settings->of($client->clinicId)->differences(),
+            ),
+            $this->wording,
+        );
+    }
+}
