@@ -7,6 +7,7 @@ namespace HandGarden\Following;
 use HandGarden\Account\ClinicHours;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\ClinicSettings;
+use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Dose;
@@ -30,6 +31,7 @@ use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\AlertTimes;
 use HandGarden\Sitting\EventStore;
 use HandGarden\Sitting\SittingRepository;
+use HandGarden\Web\Clock;
 use HandGarden\Web\Wording;
 
 /** Brings together what belongs on the card of an alert, and what may be done about it. */
@@ -48,6 +50,8 @@ final readonly class AlertCards
         private ClinicSettings $settings,
         private CatalogueStore $catalogue,
         private SuspensionWords $names,
+        private Cautions $cautions,
+        private Clock $clock,
         private Wording $wording,
     ) {
     }
@@ -82,6 +86,27 @@ final readonly class AlertCards
             ),
             bars: $bars,
         );
+    }
+
+    /**
+     * All that its page shows.
+     *
+     * @param array<string, mixed> $typed what was sent, when it was not enough
+     *
+     * @return array<string, mixed>
+     */
+    public function page(Client $client, AlertCard $card, array $typed = []): array
+    {
+        return [
+            'client' => $client,
+            'banner' => $this->cautions->for($client),
+            'card' => $card,
+            'names' => $this->clinics->namesOfStaff(),
+            'clinic' => $this->clinics->own(),
+            'now' => $this->clock->now(),
+            'today' => $this->clock->today($client->zone),
+            'typed' => $typed,
+        ];
     }
 
     /** The sentence by which the client reads what was done. */

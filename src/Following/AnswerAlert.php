@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Following;
 
 use HandGarden\Account\Audit;
-use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\Who;
-use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Core\Sitting\AlertNext;
 use HandGarden\Sitting\Alert;
@@ -29,8 +27,6 @@ final class AnswerAlert extends AbstractController
         private readonly Alerts $alerts,
         private readonly AlertCards $cards,
         private readonly AlertActs $acts,
-        private readonly Cautions $cautions,
-        private readonly ClinicRepository $clinics,
         private readonly Audit $audit,
         private readonly Who $who,
         private readonly Clock $clock,
@@ -61,16 +57,15 @@ final class AnswerAlert extends AbstractController
             $this->clock->today($client->zone),
         );
         if (null !== $problem) {
-            return $this->render('Following/alert.html.twig', [
-                'client' => $client,
-                'banner' => $this->cautions->for($client),
-                'card' => $card,
-                'names' => $this->clinics->namesOfStaff(),
-                'clinic' => $this->clinics->own(),
-                'now' => $this->clock->now(),
-                'today' => $this->clock->today($client->zone),
-                'typed' => ['problem' => $this->wording->say($problem)] + $request->request->all(),
-            ], new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY));
+            return $this->render(
+                'Following/alert.html.twig',
+                $this->cards->page(
+                    $client,
+                    $card,
+                    ['problem' => $this->wording->say($problem)] + $request->request->all(),
+                ),
+                new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY),
+            );
         }
         $this->close($open, $client, $answer, $card);
 

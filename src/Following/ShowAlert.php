@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Following;
 
-use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\Who;
-use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Sitting\Alerts;
 use HandGarden\Web\Clock;
@@ -23,8 +21,6 @@ final class ShowAlert extends AbstractController
     public function __construct(
         private readonly Alerts $alerts,
         private readonly AlertCards $cards,
-        private readonly Cautions $cautions,
-        private readonly ClinicRepository $clinics,
         private readonly Who $who,
         private readonly Clock $clock,
     ) {
@@ -41,17 +37,10 @@ final class ShowAlert extends AbstractController
             );
             $this->alerts->keep();
         }
-        $today = $this->clock->today($client->zone);
 
-        return $this->render('Following/alert.html.twig', [
-            'client' => $client,
-            'banner' => $this->cautions->for($client),
-            'card' => $this->cards->for($client, $found),
-            'names' => $this->clinics->namesOfStaff(),
-            'clinic' => $this->clinics->own(),
-            'now' => $this->clock->now(),
-            'today' => $today,
-            'typed' => [],
-        ]);
+        return $this->render(
+            'Following/alert.html.twig',
+            $this->cards->page($client, $this->cards->for($client, $found)),
+        );
     }
 }
