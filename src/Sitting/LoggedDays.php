@@ -21,8 +21,7 @@ final readonly class LoggedDays
             mode() WITHIN GROUP (ORDER BY told->>'reason') AS reason,
             max((told->>'pain_after')::int) AS pain_after,
             sum((told->>'worn')::int) AS worn,
-            bool_or(COALESCE(told->>'new_tingling', told->>'systemic', told->>'hurt_later') IS NOT NULL
-                OR (told->>'pain_after')::int >= 7) AS has_symptom
+            ".LoggedTrend::SYMPTOM."
         FROM sitting s LEFT JOIN sitting_item i ON i.sitting_id = s.id AND told IS NOT NULL
         WHERE s.client_id = :client AND s.clinic_id = :clinic AND s.day BETWEEN :from AND :until
             AND (:person = '' OR s.actor_id = :person)
