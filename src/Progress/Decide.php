@@ -12,7 +12,6 @@ use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\InvalidDose;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
-use HandGarden\Core\Words\PhraseFormat;
 use HandGarden\Planning\GivenDose;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Web\Clock;
@@ -159,16 +158,12 @@ final class Decide extends AbstractController
             $by,
         ): void {
             $this->decisions->keep(
-                new Decision(
-                    $client->clinicId,
-                    $client->id,
-                    $proposal->key(),
-                    $proposal->kind->value,
-                    why: PhraseFormat::write($proposal->why),
-                    answer: $answer,
-                    note: $note,
-                    actorKind: $by->kind,
-                    actorId: $by->id,
+                Decision::on(
+                    $client,
+                    $proposal,
+                    $answer,
+                    $note,
+                    by: $by,
                     at: $this->clock->now(),
                 ),
             );

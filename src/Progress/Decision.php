@@ -6,9 +6,12 @@ namespace HandGarden\Progress;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\Client;
 use HandGarden\Client\TellsOfClient;
+use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Data\Node;
+use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Core\Words\PhraseFormat;
@@ -54,6 +57,29 @@ class Decision implements TellsOfClient
         public readonly \DateTimeImmutable $at,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    /** The answer to a proposal. */
+    public static function on(
+        Client $client,
+        Proposal $proposal,
+        DecisionAnswer $answer,
+        string $note,
+        Actor $by,
+        \DateTimeImmutable $at,
+    ): self {
+        return new self(
+            $client->clinicId,
+            $client->id,
+            $proposal->key(),
+            $proposal->kind->value,
+            why: PhraseFormat::write($proposal->why),
+            answer: $answer,
+            note: $note,
+            actorKind: $by->kind,
+            actorId: $by->id,
+            at: $at,
+        );
     }
 
     public function why(): Phrase

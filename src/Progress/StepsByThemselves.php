@@ -9,7 +9,6 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
-use HandGarden\Core\Words\PhraseFormat;
 use HandGarden\Planning\DoseSource;
 use HandGarden\Planning\GivenDose;
 use HandGarden\Planning\PlanRepository;
@@ -61,18 +60,13 @@ final readonly class StepsByThemselves
     private function step(Client $client, Proposal $proposal, string $allowedById): void
     {
         \assert(null !== $proposal->to && null !== $proposal->rungId);
-        $by = Actor::system();
         $now = $this->clock->now();
-        $this->decisions->keep(new Decision(
-            $client->clinicId,
-            $client->id,
-            $proposal->key(),
-            $proposal->kind->value,
-            why: PhraseFormat::write($proposal->why),
-            answer: DecisionAnswer::Accepted,
-            note: '',
-            actorKind: $by->kind,
-            actorId: $by->id,
+        $this->decisions->keep(Decision::on(
+            $client,
+            $proposal,
+            DecisionAnswer::Accepted,
+            '',
+            by: Actor::system(),
             at: $now,
         ));
         $this->plans->prescribe(
