@@ -225,7 +225,7 @@ $pictures = new HandPictures(
 );
 $sizes = $stills = [];
 foreach ($rungs as $rung) {
-    foreach (array_keys($rung->picture->stills) as $nth) {
+    foreach (array_keys($rung->picture()->stills) as $nth) {
         $stills[] = [$rung, $nth];
     }
 }

@@ -35,7 +35,7 @@ final readonly class CatalogueCheck
     public function run(): void
     {
         foreach ($this->catalogue->tasks() as $key => $task) {
-            $this->pictures->check($task->picture, 'tasks.yaml.'.$key.'.picture');
+            $this->pictures->check($task->picture(), 'tasks.yaml.'.$key.'.picture');
         }
         $seen = [];
         foreach ($this->catalogue->ladders() as $ladder) {
@@ -100,9 +100,9 @@ final readonly class CatalogueCheck
                 );
             }
         }
-        $this->pictures->check($rung->picture, $path.'.picture');
+        $this->pictures->check($rung->picture(), $path.'.picture');
         $this->pictures->checkUnits(
-            $rung->picture,
+            $rung->picture(),
             $rung->walk,
             $path.'.picture',
         );

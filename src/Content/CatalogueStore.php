@@ -23,6 +23,7 @@ use Symfony\Component\Yaml\Yaml;
  * The catalogue of this installation: read once, then kept as ready values in the cache folder.
  *
  * @phpstan-type Kept array{
+ *     all: string,
  *     ladders: array<string, string>,
  *     rungs: array<string, string>,
  *     rest: string,
@@ -82,6 +83,7 @@ final class CatalogueStore implements CacheWarmerInterface
     private function ladders(): KeptLadders
     {
         return $this->ladders ??= new KeptLadders(
+            $this->kept()['all'],
             $this->kept()['ladders'],
             $this->kept()['rungs'],
         );
@@ -169,7 +171,9 @@ final class CatalogueStore implements CacheWarmerInterface
     {
         [$catalogue, $drawings] = self::read($this->catalogueDir);
         $ladders = $rungs = $pictures = [];
-        foreach ($catalogue->ladders() as $ladder) {
+        $same = new OneOfEach();
+        $all = array_map($same->of(...), $catalogue->ladders());
+        foreach ($all as $ladder) {
             $ladders[$ladder->key] = serialize($ladder);
             foreach ($ladder->rungs as $rung) {
                 $rungs[$rung->id] = $ladder->key;
@@ -177,6 +181,7 @@ final class CatalogueStore implements CacheWarmerInterface
             }
         }
         $kept = [
+            'all' => serialize($all),
             'ladders' => $ladders,
             'rungs' => $rungs,
             'rest' => serialize(

@@ -7,17 +7,24 @@ namespace HandGarden\Content;
 use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\Ladders;
 
-/** Ladders as ready values in the cache: a page that needs one exercise takes one ladder out. */
+/**
+ * Ladders as ready values in the cache: a page that needs one exercise takes one ladder out, a page that walks through
+ * all of them takes them out together, with what they share.
+ */
 final class KeptLadders implements Ladders
 {
     /** @var array<string, Ladder> */
     private array $taken = [];
 
+    private bool $hasAll = false;
+
     /**
+     * @param string                $all   ready values of all ladders, in one
      * @param array<string, string> $kept  ready values by ladder
      * @param array<string, string> $rungs ladder by rung
      */
     public function __construct(
+        private readonly string $all,
         private readonly array $kept,
         private readonly array $rungs,
     ) {
@@ -25,6 +32,16 @@ final class KeptLadders implements Ladders
 
     public function all(): array
     {
+        if (!$this->hasAll) {
+            $all = unserialize($this->all);
+            foreach (\is_array($all) ? $all : [] as $ladder) {
+                if ($ladder instanceof Ladder) {
+                    $this->taken[$ladder->key] ??= $ladder;
+                }
+            }
+            $this->hasAll = true;
+        }
+
         return array_map($this->take(...), array_keys($this->kept));
     }
 

@@ -21,6 +21,7 @@ use HandGarden\Core\Catalogue\DosePlan;
 use HandGarden\Core\Catalogue\DoseRange;
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Catalogue\Fit;
+use HandGarden\Core\Catalogue\FoldedPicture;
 use HandGarden\Core\Catalogue\Handbook;
 use HandGarden\Core\Catalogue\InSitting;
 use HandGarden\Core\Catalogue\Instructions;
@@ -232,7 +233,7 @@ final readonly class LadderReader
             ),
             demands: $demands,
             sitting: self::inSitting($node),
-            picture: PictureReader::read($node->get('picture')),
+            folded: new FoldedPicture(PictureReader::read($node->get('picture'))),
             easier: self::links($node, 'easier'),
             harder: self::links($node, 'harder'),
         );

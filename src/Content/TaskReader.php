@@ -7,6 +7,7 @@ namespace HandGarden\Content;
 use HandGarden\Core\Anatomy\ArmPart;
 use HandGarden\Core\Catalogue\Condition as ClientCondition;
 use HandGarden\Core\Catalogue\DailyTask;
+use HandGarden\Core\Catalogue\FoldedPicture;
 use HandGarden\Core\Catalogue\Handbook;
 use HandGarden\Core\Catalogue\TaskPart;
 use HandGarden\Core\Catalogue\TaskWith;
@@ -83,7 +84,7 @@ final readonly class TaskReader
             steps: $node->get('steps')->strings(),
             oneHand: $node->optional('one_hand')?->string(),
             parts: [] === $parts ? throw $node->get('parts')->fail('a task has one part or more') : $parts,
-            picture: PictureReader::read($node->get('picture')),
+            folded: new FoldedPicture(PictureReader::read($node->get('picture'))),
         );
     }
 

@@ -30,7 +30,7 @@ final readonly class OwnExerciseMaker
             throw InvalidData::at('name', 'an exercise has a name');
         }
         if ([] === $form->pose) {
-            (new PictureCheck($this->store->drawings()))->check($rung->picture, 'picture');
+            (new PictureCheck($this->store->drawings()))->check($rung->picture(), 'picture');
         }
         $catalogue = $this->store->get();
         foreach ([...$rung->easier, ...$rung->harder] as $id) {

@@ -71,7 +71,7 @@ final class OwnRungs implements MoreRungs, ResetInterface
         $node = Node::root(['id' => $id] + array_diff_key($written, ['strand' => 1]));
         $this->reader ??= LadderReader::from($this->catalogue->get(CatalogueStore::class)->get());
         $rung = $this->reader->rung($node, false);
-        $picture = $rung->picture;
+        $picture = $rung->picture();
         if ([] !== $pose) {
             $own = [];
             foreach (['start', 'end'] as $which) {

@@ -95,7 +95,7 @@ final class PictureTest extends GardenTestCase
     {
         $swaps = ShapeSettings::swapsFor(['wide-l', 'outer-pair']);
         foreach (['four-shape-chain', 'hand-shape-practice'] as $id) {
-            $picture = Cases::catalogue()->rung($id)->picture->withPoses($swaps);
+            $picture = Cases::catalogue()->rung($id)->picture()->withPoses($swaps);
             foreach ($picture->stills as $still) {
                 foreach ([$still->pose, ...$still->others] as $name) {
                     self::assertDoesNotMatchRegularExpression('/wide-l|outer-pair/', $name, $id);
@@ -119,13 +119,13 @@ final class PictureTest extends GardenTestCase
         $rung = Cases::catalogue()->rung($rungId);
         $specs = [];
         foreach ([Side::Left, Side::Right] as $side) {
-            foreach ([0, $rung->picture->telling()] as $nth) {
+            foreach ([0, $rung->picture()->telling()] as $nth) {
                 $specs[] = $pictures->specOf($rung, $side, $nth);
             }
         }
 
         self::assertCount(
-            0 === $rung->picture->telling() ? 2 : 4,
+            0 === $rung->picture()->telling() ? 2 : 4,
             array_unique(array_map(static fn (PictureSpec $s): string => $s->hash(), $specs)),
         );
     }

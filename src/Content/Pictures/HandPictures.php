@@ -41,14 +41,14 @@ final readonly class HandPictures
     {
         return array_map(
             fn (int $nth): string => $this->ofRung($rung, $side, $nth),
-            array_keys($rung->picture->stills),
+            array_keys($rung->picture()->stills),
         );
     }
 
     /** The one picture that stands for the exercise. */
     public function telling(Rung $rung, Side $side): string
     {
-        return $this->ofRung($rung, $side, $rung->picture->telling());
+        return $this->ofRung($rung, $side, $rung->picture()->telling());
     }
 
     public function ofPose(Pose $pose, View $view, Side $side): string
@@ -68,16 +68,16 @@ final readonly class HandPictures
 
     private function pictureOf(Rung $rung): Picture
     {
-        return $this->swaps?->applyTo($rung->picture) ?? $rung->picture;
+        return $this->swaps?->applyTo($rung->picture()) ?? $rung->picture();
     }
 
     /** A name that is known, if the picture is drawn or its spec put down; null: the scene has to be set. */
     private function known(Rung $rung, Side $side, string $which, string $drawn, string $put): ?string
     {
-        $name = $this->pictureOf($rung) === $rung->picture
+        $name = $this->pictureOf($rung) === $rung->picture()
             ? $this->catalogue->pictureNames()[PictureNames::key($rung->id, $side, $which)] ?? null
             : null;
-        if (null === $name || $this->catalogue->get()->rung($rung->id)->picture !== $rung->picture) {
+        if (null === $name || $this->catalogue->get()->rung($rung->id)->picture() !== $rung->picture()) {
             return null;
         }
         $base = $this->place($name);

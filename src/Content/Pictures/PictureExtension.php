@@ -73,15 +73,15 @@ final class PictureExtension extends AbstractExtension implements GlobalsInterfa
     /** @param ?int $nth number of the still; null: the one that stands for all */
     private static function words(Rung $rung, Side $side, ?int $nth = null): string
     {
-        $nth ??= $rung->picture->telling();
+        $nth ??= $rung->picture()->telling();
 
         return \sprintf(
             '%s, picture %d of %d, %s hand, %s',
             $rung->name,
             $nth + 1,
-            \count($rung->picture->stills),
+            \count($rung->picture()->stills),
             $side->value,
-            $rung->picture->view->label(),
+            $rung->picture()->view->label(),
         );
     }
 }

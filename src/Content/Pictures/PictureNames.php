@@ -21,16 +21,16 @@ final class PictureNames
     {
         $names = [];
         foreach (Side::cases() as $side) {
-            foreach (array_keys($rung->picture->stills) as $nth) {
+            foreach (array_keys($rung->picture()->stills) as $nth) {
                 $names[self::key($rung->id, $side, (string) $nth)] = self::spec(
-                    $rung->picture,
+                    $rung->picture(),
                     $library,
                     $side,
                     $nth,
                 )->hash();
             }
             $names[self::key($rung->id, $side, 'book')] = self::book(
-                $rung->picture,
+                $rung->picture(),
                 $library,
                 $side,
             )->hash();

@@ -26,7 +26,7 @@ final readonly class TaskPictures
     public function all(Rung $standsFor): array
     {
         return array_map(
-            static fn (DailyTask $task): Rung => $standsFor->withPicture($standsFor->id, $task->picture),
+            static fn (DailyTask $task): Rung => $standsFor->withPicture($standsFor->id, $task->picture()),
             $this->catalogue->get()->tasks(),
         );
     }
@@ -36,6 +36,6 @@ final readonly class TaskPictures
     {
         $task = (new TaskSteps($this->catalogue->get()))->taskOf($item);
 
-        return null === $task ? $item->rung : $item->rung->withPicture($item->rung->id, $task->picture);
+        return null === $task ? $item->rung : $item->rung->withPicture($item->rung->id, $task->picture());
     }
 }

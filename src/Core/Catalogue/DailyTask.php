@@ -16,7 +16,7 @@ final readonly class DailyTask
      * @param list<string>             $steps
      * @param ?string                  $oneHand    the way with one hand
      * @param non-empty-list<TaskPart> $parts      easiest first
-     * @param Picture                  $picture    of the whole task, step by step
+     * @param FoldedPicture            $folded     the whole task, step by step
      */
     public function __construct(
         public string $key,
@@ -28,8 +28,13 @@ final readonly class DailyTask
         public array $steps,
         public ?string $oneHand,
         public array $parts,
-        public Picture $picture,
+        private FoldedPicture $folded,
     ) {
+    }
+
+    public function picture(): Picture
+    {
+        return $this->folded->picture();
     }
 
     /** @param list<Condition> $conditions of a client */

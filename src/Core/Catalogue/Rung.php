@@ -27,10 +27,15 @@ final readonly class Rung
         public Walk $walk,
         public Demands $demands,
         public InSitting $sitting,
-        public Picture $picture,
+        private FoldedPicture $folded,
         public array $easier,
         public array $harder,
     ) {
+    }
+
+    public function picture(): Picture
+    {
+        return $this->folded->picture();
     }
 
     public function plays(RungPart $part): bool
@@ -94,7 +99,7 @@ final readonly class Rung
             walk: $this->walk,
             demands: $this->demands,
             sitting: $this->sitting,
-            picture: $picture,
+            folded: new FoldedPicture($picture),
             easier: $this->easier,
             harder: $this->harder,
         );

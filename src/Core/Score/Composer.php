@@ -51,7 +51,7 @@ final readonly class Composer
                     $this->worse,
                     $seed + $nth,
                     steps: $this->tasks?->of($item) ?? [],
-                    ofTask: $this->tasks?->taskOf($item)?->picture,
+                    ofTask: $this->tasks?->taskOf($item)?->picture(),
                 ))->all();
         }
         $rounds = max(array_map(count(...), $turns));

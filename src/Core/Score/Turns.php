@@ -45,7 +45,7 @@ final readonly class Turns
     ) {
         $this->walk = $item->rung->walk;
         $this->units = new Units($this->walk, $item->dose);
-        $this->course = new Course($ofTask ?? $item->rung->picture, $this->walk);
+        $this->course = new Course($ofTask ?? $item->rung->picture(), $this->walk);
         $this->voice = new Voice($this->walk, $item->dose->repetitions);
         $this->beat = Tempo::of($item);
         $seconds = $this->walk->moveSeconds();

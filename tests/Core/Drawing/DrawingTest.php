@@ -244,7 +244,7 @@ final class DrawingTest extends TestCase
     #[DataProvider('rungs')]
     public function testEveryStripHasOneWindowAndItsTellingStillIsDrawnAndSmall(string $rungId): void
     {
-        $picture = Cases::catalogue()->rung($rungId)->picture;
+        $picture = Cases::catalogue()->rung($rungId)->picture();
         $side = 0 === crc32($rungId) % 4 ? Side::Left : Side::Right;
         $windows = [];
         foreach (array_keys($picture->stills) as $nth) {

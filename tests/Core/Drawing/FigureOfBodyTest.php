@@ -111,7 +111,7 @@ final class FigureOfBodyTest extends TestCase
     public function testTheMovementBeginsAndEndsAsTheStillPicturesAndIsSeenThroughOneWindow(): void
     {
         foreach (['active-wrist-lift', 'clasped-arm-raise', 'thumb-full-circle'] as $id) {
-            $picture = Cases::catalogue()->rung($id)->picture;
+            $picture = Cases::catalogue()->rung($id)->picture();
             $last = \count($picture->stills) - 1;
             $spec = PictureNames::spec($picture, Cases::drawings(), Side::Right, $last);
             $frames = (new Painter())->frames($spec, [$spec->strip[0], $spec->strip[$last]], 4);

@@ -54,7 +54,7 @@ final class GeometryTest extends TestCase
     public static function holds(): iterable
     {
         foreach (Cases::catalogue()->rungs() as $rung) {
-            foreach ($rung->picture->stills as $nth => $still) {
+            foreach ($rung->picture()->stills as $nth => $still) {
                 foreach ($still->others as $other) {
                     yield $rung->id.' '.$nth.' '.$other => [$rung->id, $other];
                 }
@@ -65,7 +65,7 @@ final class GeometryTest extends TestCase
     #[DataProvider('holds')]
     public function testASecondHandTouchesWhereItIsSaidTo(string $rungId, string $other): void
     {
-        $picture = Cases::catalogue()->rung($rungId)->picture;
+        $picture = Cases::catalogue()->rung($rungId)->picture();
         $hand = Cases::drawings()->hands([$other])[0];
         if (null === $hand->hold || null === $hand->at) {
             self::assertNull($hand->at, 'laid palm to palm');
@@ -136,7 +136,7 @@ final class GeometryTest extends TestCase
     public function testTheLeftPictureIsTheMirrorOfTheRightOne(): void
     {
         foreach (['pencil-creep', 'wrist-ease-back', 'elbow-braced-drink'] as $id) {
-            $picture = Cases::catalogue()->rung($id)->picture;
+            $picture = Cases::catalogue()->rung($id)->picture();
             [$right, $left] = array_map(
                 static fn (Side $side): array => self::window($picture, $side),
                 [Side::Right, Side::Left],

@@ -63,10 +63,10 @@ final class CourseTest extends TestCase
     {
         $rung = Cases::catalogue()->rung($id);
         foreach ([null, ...$rung->walk->units] as $unit) {
-            $paths = (new Course($rung->picture, $rung->walk))->paths($unit);
+            $paths = (new Course($rung->picture(), $rung->walk))->paths($unit);
             self::assertCount(\count($rung->walk->cues), $paths);
             foreach (array_merge(...$paths) as $still) {
-                self::assertArrayHasKey($still, $rung->picture->stills);
+                self::assertArrayHasKey($still, $rung->picture()->stills);
             }
         }
     }
@@ -85,6 +85,6 @@ final class CourseTest extends TestCase
     {
         $rung = Cases::catalogue()->rung($rungId);
 
-        return new Course($rung->picture, $rung->walk);
+        return new Course($rung->picture(), $rung->walk);
     }
 }
