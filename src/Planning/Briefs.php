@@ -147,10 +147,23 @@ final readonly class Briefs
     /** What is asked before anything is given in a sitting of this kind. */
     public function door(Client $client, RoutineKind $kind): Door
     {
+        return $this->doorOf($this->facts($client, $kind), $client);
+    }
+
+    /** The same with nobody there who was shown anything. */
+    public function doorAlone(Client $client, RoutineKind $kind): Door
+    {
+        $facts = $this->facts($client, $kind);
+
+        return $this->doorOf($facts->withSetting($facts->setting->alone()), $client);
+    }
+
+    private function doorOf(ClientFacts $facts, Client $client): Door
+    {
         return new Door(
             $this->catalogue->get(),
-            $this->facts($client, $kind),
-            $this->known($client, $kind),
+            $facts,
+            $this->knownOf($facts, $client),
             $this->clock->today($client->zone),
         );
     }
@@ -158,11 +171,7 @@ final readonly class Briefs
     /** What is measured first, by what the client wants and what limits the hand. */
     public function measureFirst(Client $client): MeasureFirst
     {
-        $known = new KnownFacts(
-            $this->plan->facts($client),
-            $this->catalogue->get()->vocabulary,
-            $this->clock->today($client->zone),
-        );
+        $known = $this->knownOf($this->plan->facts($client), $client);
 
         return new MeasureFirst(new Priorities(
             $this->catalogue->get(),
@@ -173,8 +182,13 @@ final readonly class Briefs
 
     public function known(Client $client, RoutineKind $kind): KnownFacts
     {
+        return $this->knownOf($this->facts($client, $kind), $client);
+    }
+
+    private function knownOf(ClientFacts $facts, Client $client): KnownFacts
+    {
         return new KnownFacts(
-            $this->facts($client, $kind),
+            $facts,
             $this->catalogue->get()->vocabulary,
             $this->clock->today($client->zone),
         );

@@ -22,7 +22,7 @@ final readonly class Marks
     {
         return array_values(array_unique(array_map(
             static fn (ShownRung $s): string => (new RungOnSide($s->rungId, $s->side))->text(),
-            $this->entities->getRepository(ShownRung::class)->findBy(self::scope($client)),
+            $this->entities->getRepository(ShownRung::class)->findBy($client->scope()),
         )));
     }
 
@@ -31,7 +31,7 @@ final readonly class Marks
     {
         return array_values(array_filter(
             $this->entities->getRepository(SignOff::class)->findBy(
-                self::scope($client) + ['endedAt' => null],
+                $client->scope() + ['endedAt' => null],
                 ['until' => 'ASC', 'id' => 'ASC'],
             ),
             static fn (SignOff $s): bool => $s->until->format('Y-m-d') >= $today->format('Y-m-d'),
@@ -41,7 +41,7 @@ final readonly class Marks
     public function signOff(Client $client, string $id): ?SignOff
     {
         return Uuid::isValid($id)
-            ? $this->entities->getRepository(SignOff::class)->findOneBy(self::scope($client) + ['id' => $id])
+            ? $this->entities->getRepository(SignOff::class)->findOneBy($client->scope() + ['id' => $id])
             : null;
     }
 
@@ -51,11 +51,5 @@ final readonly class Marks
             $this->entities->persist($record);
         }
         $this->entities->flush();
-    }
-
-    /** @return array{clinicId: string, clientId: string} */
-    private static function scope(Client $client): array
-    {
-        return ['clinicId' => $client->clinicId, 'clientId' => $client->id];
     }
 }

@@ -33,7 +33,7 @@ final readonly class PlanRepository
         $newest = [];
         foreach (
             $this->entities->getRepository(PlacementOverride::class)->findBy(
-                $this->scope($client) + ['withdrawnAt' => null],
+                $client->scope() + ['withdrawnAt' => null],
                 ['at' => 'DESC', 'id' => 'DESC'],
             ) as $override
         ) {
@@ -47,7 +47,7 @@ final readonly class PlanRepository
     public function focusChoices(Client $client): array
     {
         return $this->entities->getRepository(FocusChoice::class)->findBy(
-            $this->scope($client) + ['endedAt' => null],
+            $client->scope() + ['endedAt' => null],
             ['at' => 'ASC', 'id' => 'ASC'],
         );
     }
@@ -55,7 +55,7 @@ final readonly class PlanRepository
     public function block(Client $client): ?PlanBlock
     {
         return $this->entities->getRepository(PlanBlock::class)->findOneBy(
-            $this->scope($client),
+            $client->scope(),
             ['at' => 'DESC', 'id' => 'DESC'],
         );
     }
@@ -64,7 +64,7 @@ final readonly class PlanRepository
     public function blocks(Client $client): array
     {
         return $this->entities->getRepository(PlanBlock::class)->findBy(
-            $this->scope($client),
+            $client->scope(),
             ['beginsOn' => 'ASC', 'at' => 'ASC'],
         );
     }
@@ -72,7 +72,7 @@ final readonly class PlanRepository
     public function weekTimes(Client $client): ?WeekTimes
     {
         return $this->entities->getRepository(WeekTimes::class)->findOneBy(
-            $this->scope($client),
+            $client->scope(),
         );
     }
 
@@ -80,7 +80,7 @@ final readonly class PlanRepository
     public function approaches(Client $client): array
     {
         return $this->entities->getRepository(ApproachChoice::class)->findBy(
-            $this->scope($client) + ['withdrawnAt' => null],
+            $client->scope() + ['withdrawnAt' => null],
             ['at' => 'DESC', 'id' => 'DESC'],
         );
     }
@@ -89,7 +89,7 @@ final readonly class PlanRepository
     public function shortTermGoals(Client $client): array
     {
         return $this->entities->getRepository(ShortTermGoal::class)->findBy(
-            $this->scope($client) + ['withdrawnAt' => null],
+            $client->scope() + ['withdrawnAt' => null],
             ['byDay' => 'ASC', 'id' => 'ASC'],
         );
     }
@@ -102,7 +102,7 @@ final readonly class PlanRepository
                 array_map(
                     static fn (ApprovedRung $a): string => (new RungOnSide($a->rungId, $a->side))->text(),
                     $this->entities->getRepository(ApprovedRung::class)->findBy(
-                        $this->scope($client),
+                        $client->scope(),
                     ),
                 ),
             ),
@@ -115,7 +115,7 @@ final readonly class PlanRepository
         $doses = [];
         foreach (
             $this->entities->getRepository(PrescribedDose::class)->findBy(
-                $this->scope($client),
+                $client->scope(),
                 ['at' => 'ASC', 'id' => 'ASC'],
             ) as $kept
         ) {
@@ -173,7 +173,7 @@ final readonly class PlanRepository
                 'of' => $kept,
             ],
             $this->entities->getRepository(PrescribedDose::class)->findBy(
-                $this->scope($client) + ['itemKey' => $itemKey],
+                $client->scope() + ['itemKey' => $itemKey],
                 ['at' => 'ASC', 'id' => 'ASC'],
             ),
         );
@@ -237,7 +237,7 @@ final readonly class PlanRepository
     public function suspensions(Client $client): array
     {
         return $this->entities->getRepository(Suspension::class)->findBy(
-            $this->scope($client) + ['reopenedAt' => null],
+            $client->scope() + ['reopenedAt' => null],
             ['at' => 'DESC'],
         );
     }
@@ -246,7 +246,7 @@ final readonly class PlanRepository
     {
         $found = Uuid::isValid($suspensionId)
             ? $this->entities->getRepository(Suspension::class)->findOneBy(
-                $this->scope($client) + ['id' => $suspensionId],
+                $client->scope() + ['id' => $suspensionId],
             )
             : null;
 
@@ -265,7 +265,7 @@ final readonly class PlanRepository
         \DateTimeImmutable $at,
     ): void {
         $earlier = $this->entities->getRepository(Suspension::class)->findBy(
-            $this->scope($client) + ['itemKey' => $itemKey],
+            $client->scope() + ['itemKey' => $itemKey],
         );
         foreach ($earlier as $suspension) {
             if (null === $suspension->reopenedAt || $suspension->reopenedAt >= $told) {
@@ -284,7 +284,7 @@ final readonly class PlanRepository
     public function routine(Client $client, RoutineKind $kind = RoutineKind::Home): ?SavedRoutine
     {
         return $this->entities->getRepository(SavedRoutine::class)->findOneBy(
-            $this->scope($client) + ['kind' => $kind],
+            $client->scope() + ['kind' => $kind],
             ['madeAt' => 'DESC', 'id' => 'DESC'],
         );
     }
@@ -365,11 +365,5 @@ final readonly class PlanRepository
         $this->entities->wrapInTransaction(static function () use ($work): void {
             $work();
         });
-    }
-
-    /** @return array{clinicId: string, clientId: string} */
-    private function scope(Client $client): array
-    {
-        return ['clinicId' => $client->clinicId, 'clientId' => $client->id];
     }
 }

@@ -92,7 +92,23 @@ class Decision implements TellsOfClient
     /** The exercise it was about; empty: the whole. */
     public function rungId(): string
     {
-        return explode('|', $this->proposalKey)[1] ?? '';
+        return $this->keyPart(1);
+    }
+
+    /** The exercise with its hand, as log and prescriptions know it. */
+    public function itemKey(): string
+    {
+        return $this->rungId().'|'.$this->keyPart(2);
+    }
+
+    public function isOfASymptom(): bool
+    {
+        return Proposal::isRuleOfASymptom($this->keyPart(0));
+    }
+
+    private function keyPart(int $nth): string
+    {
+        return explode('|', $this->proposalKey)[$nth] ?? '';
     }
 
     public function quietUntil(): \DateTimeImmutable

@@ -69,6 +69,16 @@ final readonly class Setting
         return $this->with($materials, $this->helperHere);
     }
 
+    /** As when nobody is there who was shown anything. */
+    public function alone(): self
+    {
+        return new self(
+            materials: $this->materials,
+            atHome: $this->atHome,
+            releaseTrained: $this->releaseTrained,
+        );
+    }
+
     public function withHelper(): self
     {
         return $this->with($this->materials, true);

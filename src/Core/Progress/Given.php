@@ -118,12 +118,12 @@ final readonly class Given
         return match (true) {
             isset($this->earlier->onceOnly[$item->rung->id]) => new Phrase('left_out.once_a_day'),
             isset($this->resting[$item->key()]) => new Phrase('left_out.at_least'),
-            $this->isLongAway && $this->waitsAfterLong($item) => new Phrase('left_out.long_away'),
+            $this->isLongAway && self::waitsAfterLong($item) => new Phrase('left_out.long_away'),
             default => $this->door?->stops($item)?->why,
         };
     }
 
-    private function waitsAfterLong(Item $item): bool
+    public static function waitsAfterLong(Item $item): bool
     {
         return match ($item->rung->load->class) {
             EffortClass::Practice, EffortClass::Task => $item->rung->load->intensity > self::AFTER_LONG

@@ -90,7 +90,12 @@ final readonly class Proposal
 
     public function isOfASymptom(): bool
     {
-        return \in_array($this->ruleId, ['ease.pain', 'ease.suspend'], true);
+        return self::isRuleOfASymptom($this->ruleId);
+    }
+
+    public static function isRuleOfASymptom(string $ruleId): bool
+    {
+        return \in_array($ruleId, ['ease.pain', 'ease.suspend'], true);
     }
 
     public function itemKey(): ?string

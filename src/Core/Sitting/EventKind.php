@@ -26,6 +26,8 @@ enum EventKind: string
     case Positioned = 'positioned';
     /** A therapist looked at what came long after: it counts. */
     case Looked = 'looked';
+    /** The device it is played on no longer opens the plan: what comes from it after a time waits for a look. */
+    case TakenOut = 'taken-out';
     /** What was told at the end, of the sitting as a whole. */
     case After = 'after';
     case Finished = 'finished';
@@ -36,7 +38,7 @@ enum EventKind: string
         return match ($this) {
             self::Line, self::Counted, self::Noticed, self::Wrong, self::HurtLater => true,
             self::Begun, self::Marked, self::Tested, self::Positioned => false,
-            self::Looked, self::After, self::Finished => false,
+            self::Looked, self::TakenOut, self::After, self::Finished => false,
         };
     }
 
