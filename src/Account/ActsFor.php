@@ -6,7 +6,7 @@ namespace HandGarden\Account;
 
 use HandGarden\Core\Actor\Actor;
 
-/** Somebody who is known by something else than signing in, and acts in somebody's name. */
+/** Somebody who is known, by signing in or by something that they were given, and in whose name things happen. */
 interface ActsFor
 {
     public function actor(): Actor;

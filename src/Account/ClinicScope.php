@@ -7,7 +7,7 @@ namespace HandGarden\Account;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Contracts\Service\ResetInterface;
 
-/** The clinic that what is read belongs to: that of the person signed in, or the one a command works for. */
+/** The clinic that what is read belongs to: that of whoever is known, or the one a command works for. */
 final class ClinicScope implements ResetInterface
 {
     private ?string $clinicId = null;
@@ -27,7 +27,7 @@ final class ClinicScope implements ResetInterface
     {
         $user = $this->security->getUser();
 
-        return $this->clinicId ?? ($user instanceof Staff ? $user->clinicId : null);
+        return $this->clinicId ?? ($user instanceof ActsFor ? $user->clinicId() : null);
     }
 
     public function reset(): void

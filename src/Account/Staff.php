@@ -6,6 +6,7 @@ namespace HandGarden\Account;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Core\Actor\Actor;
 use Symfony\Component\Security\Core\User\EquatableInterface;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
@@ -15,7 +16,7 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Entity]
 #[ORM\Table(name: 'staff')]
 #[ORM\Index(name: 'staff_by_clinic', columns: ['clinic_id', 'name'])]
-class Staff implements UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface
+class Staff implements ActsFor, UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface
 {
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
@@ -65,6 +66,16 @@ class Staff implements UserInterface, PasswordAuthenticatedUserInterface, Equata
         public readonly bool $forDemo = false,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
+    }
+
+    public function actor(): Actor
+    {
+        return Actor::staff($this->id);
+    }
+
+    public function clinicId(): string
+    {
+        return $this->clinicId;
     }
 
     /** @return non-empty-string */

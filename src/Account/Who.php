@@ -25,15 +25,18 @@ final readonly class Who
 
     public function actor(): Actor
     {
-        $user = $this->security->getUser();
-
-        return $user instanceof ActsFor ? $user->actor() : Actor::staff($this->staff()->id);
+        return $this->known()->actor();
     }
 
     public function clinicId(): string
     {
+        return $this->known()->clinicId();
+    }
+
+    private function known(): ActsFor
+    {
         $user = $this->security->getUser();
 
-        return $user instanceof ActsFor ? $user->clinicId() : $this->staff()->clinicId;
+        return $user instanceof ActsFor ? $user : throw new AccessDeniedException();
     }
 }

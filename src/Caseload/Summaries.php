@@ -14,6 +14,7 @@ use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Question;
 use HandGarden\Following\DueList;
 use HandGarden\Following\Looks;
+use HandGarden\Home\Messages;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Progress\OpenProposals;
 use HandGarden\Progress\Restraints;
@@ -40,6 +41,7 @@ final readonly class Summaries
         private ClinicHours $hours,
         private DueList $due,
         private Looks $looks,
+        private Messages $messages,
         private CatalogueStore $catalogue,
         private Clock $clock,
     ) {
@@ -95,6 +97,7 @@ final readonly class Summaries
             hasRoutine: [] !== $this->plans->kinds($client),
             countsDays: $settings->thresholds()->ages->numberDays,
             seldomShare: $settings->days()->seldomShare,
+            messages: $this->messages->waiting($client),
         );
     }
 

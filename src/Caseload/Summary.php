@@ -26,6 +26,7 @@ final readonly class Summary
      * @param bool                $visitsToday  a visit is agreed for the day
      * @param list<Phrase>        $due          beside measuring and screening, most pressing first
      * @param int                 $unasked      screening questions without an answer that still counts
+     * @param int                 $messages     from home that nobody has answered
      * @param int                 $countsDays   for which a measure counts
      * @param float               $seldomShare  who did less of a planned week is talked with
      */
@@ -45,6 +46,7 @@ final readonly class Summary
         public array $due = [],
         public int $countsDays = 28,
         public float $seldomShare = 0.4,
+        public int $messages = 0,
     ) {
     }
 
@@ -57,7 +59,7 @@ final readonly class Summary
             $this->visitsToday => Group::Visit,
             $this->wantsMeasuring() || $this->unasked > 0 || !$this->hasRoutine || [] !== $this->due => Group::Due,
             isset($this->waiting[Group::Steps->value]) => Group::Steps,
-            $this->isSeldom() => Group::Talk,
+            $this->isSeldom() || $this->messages > 0 => Group::Talk,
             default => Group::Quiet,
         };
     }

@@ -36,6 +36,7 @@ final class SummaryFormat
             ),
             'counts_days' => $summary->countsDays,
             'seldom_share' => $summary->seldomShare,
+            'messages' => $summary->messages,
         ], \JSON_THROW_ON_ERROR);
     }
 
@@ -71,6 +72,7 @@ final class SummaryFormat
             ),
             countsDays: $node->get('counts_days')->int(),
             seldomShare: $node->get('seldom_share')->float(),
+            messages: $node->optional('messages')?->int() ?? 0,
         );
     }
 

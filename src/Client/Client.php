@@ -124,6 +124,12 @@ class Client implements TellsOfClient
         $this->id = Uuid::v7()->toRfc4122();
     }
 
+    /** @return array{clinicId: string, clientId: string} by which everything that is kept of them is found */
+    public function scope(): array
+    {
+        return ['clinicId' => $this->clinicId, 'clientId' => $this->id];
+    }
+
     public function name(): string
     {
         return $this->givenName.' '.$this->familyName;

@@ -19,7 +19,7 @@ final readonly class Looks
     public function of(Client $client, int $most = 40): array
     {
         return $this->entities->getRepository(ClientLook::class)->findBy(
-            self::scope($client),
+            $client->scope(),
             ['at' => 'DESC', 'id' => 'DESC'],
             $most,
         );
@@ -42,7 +42,7 @@ final readonly class Looks
     public function reviews(Client $client): array
     {
         return $this->entities->getRepository(BlockReview::class)->findBy(
-            self::scope($client),
+            $client->scope(),
             ['at' => 'DESC', 'id' => 'DESC'],
         );
     }
@@ -50,7 +50,7 @@ final readonly class Looks
     public function reviewOf(Client $client, string $blockId): ?BlockReview
     {
         return $this->entities->getRepository(BlockReview::class)->findOneBy(
-            self::scope($client) + ['blockId' => $blockId],
+            $client->scope() + ['blockId' => $blockId],
             ['at' => 'DESC'],
         );
     }
@@ -59,11 +59,5 @@ final readonly class Looks
     {
         $this->entities->persist($record);
         $this->entities->flush();
-    }
-
-    /** @return array{clinicId: string, clientId: string} */
-    private static function scope(Client $client): array
-    {
-        return ['clinicId' => $client->clinicId, 'clientId' => $client->id];
     }
 }

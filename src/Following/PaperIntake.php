@@ -69,8 +69,7 @@ final readonly class PaperIntake
             $client->zone,
         );
         $sitting = new Sitting(
-            $client->clinicId,
-            $client->id,
+            $client,
             $time->day,
             $form->painBefore,
             actor: $by,

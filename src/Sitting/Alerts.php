@@ -25,7 +25,7 @@ final readonly class Alerts
     public function open(Client $client): array
     {
         return $this->entities->getRepository(Alert::class)->findBy(
-            self::scope($client) + ['answeredAt' => null],
+            $client->scope() + ['answeredAt' => null],
             ['receivedAt' => 'ASC', 'id' => 'ASC'],
         );
     }
@@ -33,7 +33,7 @@ final readonly class Alerts
     public function find(Client $client, string $id): ?Alert
     {
         return Uuid::isValid($id)
-            ? $this->entities->getRepository(Alert::class)->findOneBy(self::scope($client) + ['id' => $id])
+            ? $this->entities->getRepository(Alert::class)->findOneBy($client->scope() + ['id' => $id])
             : null;
     }
 
@@ -41,7 +41,7 @@ final readonly class Alerts
     public function all(Client $client, int $most): array
     {
         return $this->entities->getRepository(Alert::class)->findBy(
-            self::scope($client),
+            $client->scope(),
             ['receivedAt' => 'DESC', 'id' => 'DESC'],
             $most,
         );
@@ -52,7 +52,7 @@ final readonly class Alerts
     {
         return array_values(array_filter(
             $this->entities->getRepository(Alert::class)->findBy(
-                self::scope($client) + ['lookedAt' => null],
+                $client->scope() + ['lookedAt' => null],
                 ['lookOn' => 'ASC', 'id' => 'ASC'],
             ),
             static fn (Alert $a): bool => !$a->isOpen() && null !== $a->lookOn,
@@ -100,7 +100,7 @@ final readonly class Alerts
         \DateTimeImmutable $told,
     ): void {
         $earlier = $this->entities->getRepository(Alert::class)->findBy(
-            self::scope($client) + [
+            $client->scope() + [
                 'kind' => $kind,
                 'itemKey' => $itemKey,
             ],
@@ -194,14 +194,5 @@ final readonly class Alerts
     public function keep(): void
     {
         $this->entities->flush();
-    }
-
-    /** @return array{clinicId: string, clientId: string} */
-    private static function scope(Client $client): array
-    {
-        return [
-            'clinicId' => $client->clinicId,
-            'clientId' => $client->id,
-        ];
     }
 }

@@ -43,8 +43,7 @@ final readonly class BeginSitting
     public function now(Client $client, int $painBefore): Sitting
     {
         return new Sitting(
-            $client->clinicId,
-            $client->id,
+            $client,
             $this->clock->today($client->zone),
             $painBefore,
             actor: $this->who->actor(),

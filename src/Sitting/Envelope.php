@@ -37,6 +37,7 @@ final readonly class Envelope
 
     /**
      * @param list<SittingItem> $items of the sitting
+     * @param Node              $named its id; or its place, of a sitting that was begun before it was kept here
      *
      * @throws InvalidData
      */
@@ -44,7 +45,7 @@ final readonly class Envelope
     {
         $id = $named->string();
         foreach ($items as $item) {
-            if ($item->id === $id) {
+            if ($item->id === $id || (string) $item->place === $id) {
                 return $item;
             }
         }

@@ -23,6 +23,7 @@ final readonly class EventIntake
         private EventKeeper $keeper,
         private SittingRepository $sittings,
         private AfterLogging $afterLogging,
+        private LatePain $latePain,
         private Audit $audit,
     ) {
     }
@@ -86,6 +87,9 @@ final readonly class EventIntake
         foreach ($taken as $event) {
             $this->follow($event, $items, $client);
         }
+        foreach ($new as $event) {
+            $this->followBegin($event, $client);
+        }
 
         return $taken;
     }
@@ -116,6 +120,20 @@ final readonly class EventIntake
         }
         if (EventKind::After === $event->kind && null !== ($event->body['pain'] ?? null)) {
             $this->afterLogging->painOf($client, $event->sittingId, $event->receivedAt);
+        }
+    }
+
+    /** What was told before it of the sitting before. Not sure counts as the worse answer. */
+    private function followBegin(SittingEvent $event, Client $client): void
+    {
+        $hurt = EventKind::Begun === $event->kind ? $event->body['hurt_later'] ?? 'no' : 'no';
+        if ('no' !== $hurt) {
+            $this->latePain->of(
+                $client,
+                $this->sittings->lastLogged($client, $event->sittingId),
+                '',
+                EventTime::now($event->receivedAt, $client->zone),
+            );
         }
     }
 

@@ -11,6 +11,8 @@ use Symfony\Contracts\EventDispatcher\EventDispatcherInterface;
 /** Keeps events and what they make of their items, in the transaction of whoever calls. */
 final readonly class EventKeeper
 {
+    private const OF_ALL = [EventKind::After, EventKind::Looked, EventKind::TakenOut];
+
     public function __construct(
         private EventStore $events,
         private ItemFolds $folds,
@@ -43,7 +45,7 @@ final readonly class EventKeeper
     {
         $named = [];
         foreach ($events as $event) {
-            if (\in_array($event->kind, [EventKind::After, EventKind::Looked], true)) {
+            if (\in_array($event->kind, self::OF_ALL, true)) {
                 return $items;
             }
             $named[$event->itemId ?? ''] = true;

@@ -101,7 +101,7 @@ final readonly class ScoreSheet
             'stop' => $item->rung->walk->danger,
             'side' => $side->value,
             'stills' => $this->pictures->strip($pictured, $side),
-            'telling' => $pictured->picture->telling(),
+            'telling' => $pictured->picture()->telling(),
             'book' => $this->pictures->bookOf($pictured, $side),
             'repetitions' => $item->dose->repetitions,
             'fewest' => min(

@@ -6,6 +6,7 @@ namespace HandGarden\Sitting;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Client\Client;
 use HandGarden\Client\TellsOfClient;
 use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Actor\ActorKind;
@@ -25,6 +26,12 @@ class Sitting implements TellsOfClient
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
     public readonly string $id;
+
+    #[ORM\Column(type: Types::GUID)]
+    public readonly string $clinicId;
+
+    #[ORM\Column(type: Types::GUID)]
+    public readonly string $clientId;
 
     #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
     public ?\DateTimeImmutable $finishedAt = null;
@@ -50,20 +57,21 @@ class Sitting implements TellsOfClient
     #[ORM\Column(length: 80)]
     public string $writtenBy = '';
 
+    /** @param ?string $id that it has already, of one that was begun without a network; null: a new one */
     public function __construct(
-        #[ORM\Column(type: Types::GUID)]
-        public readonly string $clinicId,
-        #[ORM\Column(type: Types::GUID)]
-        public readonly string $clientId,
+        Client $client,
         #[ORM\Column(type: Types::DATE_IMMUTABLE)]
         public readonly \DateTimeImmutable $day,
         #[ORM\Column(nullable: true)]
-        public readonly ?int $painBefore,
+        public ?int $painBefore,
         Actor $actor,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
         public readonly \DateTimeImmutable $startedAt,
+        ?string $id = null,
     ) {
-        $this->id = Uuid::v7()->toRfc4122();
+        $this->id = $id ?? Uuid::v7()->toRfc4122();
+        $this->clinicId = $client->clinicId;
+        $this->clientId = $client->id;
         $this->actorKind = $actor->kind;
         $this->actorId = $actor->id;
     }
@@ -88,6 +96,11 @@ class Sitting implements TellsOfClient
     {
         if ($event->kind->isOfAnItem()) {
             return;
+        }
+        if (EventKind::Begun === $event->kind) {
+            $pain = $event->body['pain_before'] ?? null;
+            $this->painBefore ??= \is_int($pain) ? $pain : null;
+            $this->unaided = $this->unaided || 'alone' === ($event->body['with'] ?? null);
         }
         if (EventKind::Finished === $event->kind) {
             $this->finishedAt ??= $event->at;

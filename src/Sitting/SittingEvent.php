@@ -136,14 +136,15 @@ class SittingEvent implements TellsOfClient
     /** @param array<array-key, self> $events of one sitting, those of the whole among them */
     public static function aside(array $events): Aside
     {
-        $looked = array_filter(
+        $of = static fn (EventKind $kind): array => array_values(array_filter(
             $events,
-            static fn (self $e): bool => EventKind::Looked === $e->kind,
-        );
+            static fn (self $e): bool => $kind === $e->kind,
+        ));
 
         return Aside::of(
             array_values(array_map(static fn (self $e) => $e->receivedAt, $events)),
-            array_values(array_map(static fn (self $e) => $e->receivedAt, $looked)),
+            array_map(static fn (self $e) => $e->receivedAt, $of(EventKind::Looked)),
+            array_map(static fn (self $e) => $e->at, $of(EventKind::TakenOut)),
         );
     }
 

@@ -41,6 +41,8 @@ final class SittingRepository implements ResetInterface
           ))
         ORDER BY at, place, i.id";
 
+    private const NONE = '00000000-0000-0000-0000-000000000000';
+
     /** @var array<string, Dose> by rung and stored form */
     private array $doses = [];
 
@@ -121,6 +123,32 @@ final class SittingRepository implements ResetInterface
                 $client->clinicId,
             ],
         ));
+    }
+
+    /**
+     * Those in which something was to be done; not those under which only a sign was told.
+     *
+     * @return list<array{id: string, day: string, at: string, isFinished: bool}> newest first
+     */
+    public function startedLately(Client $client, int $most): array
+    {
+        /** @var list<Sitting> $sittings */
+        $sittings = $this->entities->createQuery(
+            'SELECT s FROM '.Sitting::class.' s WHERE s.clientId = :client AND s.clinicId = :clinic AND EXISTS ('
+                .'SELECT i.id FROM '.SittingItem::class.' i WHERE i.sittingId = s.id'
+                .') ORDER BY s.startedAt DESC, s.id DESC',
+        )
+            ->setParameter('client', $client->id)
+            ->setParameter('clinic', $client->clinicId)
+            ->setMaxResults($most)
+            ->getResult();
+
+        return array_map(static fn (Sitting $s): array => [
+            'id' => $s->id,
+            'day' => $s->day->format('Y-m-d'),
+            'at' => $s->startedAt->format(\DATE_RFC3339),
+            'isFinished' => null !== $s->finishedAt,
+        ], $sittings);
     }
 
     /** The newest sitting of a day that was begun and not finished. */
@@ -206,17 +234,22 @@ final class SittingRepository implements ResetInterface
         );
     }
 
-    /** @return list<SittingItem> of the last sitting in which anything was told, in their order */
-    public function lastLogged(Client $client): array
+    /**
+     * @param string $except id of a sitting that is not meant; empty: none
+     *
+     * @return list<SittingItem> of the last sitting in which anything was told, in their order
+     */
+    public function lastLogged(Client $client, string $except = ''): array
     {
         $last = $this->entities
             ->createQuery(
                 'SELECT i FROM '.SittingItem::class.' i WHERE i.clientId = :client AND i.clinicId = :clinic'
-                    .' AND i.day IS NOT NULL ORDER BY i.day DESC, i.at DESC, i.id DESC',
+                    .' AND i.day IS NOT NULL AND i.sittingId <> :except ORDER BY i.day DESC, i.at DESC, i.id DESC',
             )
             ->setParameters(new ArrayCollection([
                 new Parameter('client', $client->id),
                 new Parameter('clinic', $client->clinicId),
+                new Parameter('except', '' === $except ? self::NONE : $except),
             ]))
             ->setMaxResults(1)
             ->getOneOrNullResult();

@@ -38,13 +38,28 @@ class SittingSecret
     /** @return array{string, self} the secret itself, which is shown once, and what is kept of it */
     public static function of(Sitting $sitting, Actor $actor, \DateTimeImmutable $now): array
     {
+        return self::ofUnbegun($sitting->id, $sitting->clinicId, $sitting->clientId, $actor, now: $now);
+    }
+
+    /**
+     * The same for a sitting that may be begun.
+     *
+     * @return array{string, self}
+     */
+    public static function ofUnbegun(
+        string $sittingId,
+        string $clinicId,
+        string $clientId,
+        Actor $actor,
+        \DateTimeImmutable $now,
+    ): array {
         $secret = bin2hex(random_bytes(self::BYTES));
 
         return [$secret, new self(
             self::hash($secret),
-            $sitting->id,
-            $sitting->clinicId,
-            $sitting->clientId,
+            $sittingId,
+            $clinicId,
+            $clientId,
             actorKind: $actor->kind,
             actorId: $actor->id,
             at: $now,

@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace HandGarden\Sitting;
 
 use HandGarden\Account\Audit;
-use HandGarden\Account\Who;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Routine\Item;
-use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Planning\GivenToday;
 use HandGarden\Planning\ListToday;
 use HandGarden\Planning\Plan;
@@ -39,10 +37,8 @@ final class StartSitting extends AbstractController
         private readonly PlanRepository $plans,
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
-        private readonly AfterLogging $afterLogging,
-        private readonly EventKeeper $events,
+        private readonly LatePain $latePain,
         private readonly Audit $audit,
-        private readonly Who $who,
         private readonly Clock $clock,
         private readonly Wording $wording,
         private readonly BeginSitting $begin,
@@ -79,10 +75,11 @@ final class StartSitting extends AbstractController
             }
             if ([] === $problems) {
                 if ('yes' === $request->request->get('hurt_later')) {
-                    $this->markLatePain(
+                    $this->latePain->of(
+                        $client,
                         $earlier,
                         (string) $request->request->get('hurt_item', ''),
-                        $client,
+                        EventTime::now($this->clock->now(), $client->zone),
                     );
                 }
                 $sitting = $this->begin(
@@ -176,43 +173,5 @@ final class StartSitting extends AbstractController
         $lines = $client->helperPresent ? $this->helper->of($ids, $items) : [];
 
         return [] === $lines ? [] : ['helper' => $lines];
-    }
-
-    /** @param list<SittingItem> $earlier of one sitting */
-    private function markLatePain(array $earlier, string $itemId, Client $client): void
-    {
-        $sitting = [] === $earlier
-            ? null
-            : $this->sittings->find(
-                $client->clinicId,
-                $earlier[0]->sittingId,
-            );
-        if (null === $sitting) {
-            return;
-        }
-        $this->sittings->together(function () use (
-            $earlier,
-            $itemId,
-            $client,
-            $sitting,
-        ): void {
-            $hurt = [];
-            foreach ($earlier as $item) {
-                if ('' === $itemId || $item->id === $itemId) {
-                    $hurt[] = SittingEvent::noted(
-                        $sitting,
-                        $item,
-                        EventKind::HurtLater,
-                        actor: $this->who->actor(),
-                        time: EventTime::now($this->clock->now(), $client->zone),
-                    );
-                }
-            }
-            if ([] !== $hurt) {
-                $this->events->keep($hurt, $earlier);
-                $this->sittings->keep();
-            }
-            $this->afterLogging->painOf($client, $sitting->id, $this->clock->now());
-        });
     }
 }

@@ -33,6 +33,7 @@ final readonly class StopSheet
                 'strength' => $strength,
                 'worse' => EventFormat::answer($isWorse),
                 'stops' => $then->stops->value,
+                'holds' => $then->holds->value,
                 'alert' => $then->alert?->value,
                 'calls' => $then->calls,
                 'words' => $this->wording->word('wrong.'.$then->words, ['emergency' => $number]),

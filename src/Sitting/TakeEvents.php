@@ -7,6 +7,7 @@ namespace HandGarden\Sitting;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\EventFormat;
+use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Sitting\EventKind;
@@ -32,17 +33,20 @@ final class TakeEvents extends AbstractController
         private readonly CatalogueStore $catalogue,
         private readonly EventIntake $intake,
         private readonly Envelope $envelope,
+        private readonly UnbegunSittings $unbegun,
     ) {
     }
 
     public function __invoke(Request $request, #[CurrentUser] Player $player): JsonResponse
     {
         // what others are changing of the client is waited for
-        [$sitting, $client] = $this->sittings->findToChange($player->clinicId(), $player->sittingId())
-            ?? throw $this->createNotFoundException();
+        $found = $this->sittings->findToChange($player->clinicId(), $player->sittingId());
         try {
             $batch = Node::fromJson($request->getContent());
-            $batch->only('device', 'sent_at', 'events');
+            $batch->only('device', 'sent_at', 'events', 'plan', 'list');
+            [$sitting, $client] = $found
+                ?? $this->unbegun->begin($player, $batch)
+                ?? throw $this->createNotFoundException();
             $events = $batch->get('events')->items();
             $device = Envelope::uuid($batch->get('device'));
             if (\count($events) > self::MOST) {
@@ -100,6 +104,9 @@ final class TakeEvents extends AbstractController
         $item = null === $event->optional('item')
             ? null
             : Envelope::item($items, $event->get('item'));
+        if (EventKind::Begun === $kind && ActorKind::Staff === $sitting->actorKind) {
+            throw $event->fail('is told where a sitting begins: this one was begun in the clinic');
+        }
         if (null === $item && $kind->needsAnItem()) {
             throw $event->fail('is of no item');
         }

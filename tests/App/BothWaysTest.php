@@ -266,8 +266,7 @@ final class BothWaysTest extends GardenTestCase
         foreach ($case->log->lines as $place => $line) {
             $at = $line->day->setTime(8, 0)->modify('+'.$place.' seconds');
             $sittings[$line->sittingId] ??= $this->keep(new Sitting(
-                $client->clinicId,
-                $client->id,
+                $client,
                 $line->day,
                 1,
                 actor: Actor::staff($client->therapistId),

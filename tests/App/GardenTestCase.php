@@ -139,8 +139,7 @@ abstract class GardenTestCase extends WebTestCase
         $at ??= new \DateTimeImmutable();
         $sitting = $this->keep(
             new Sitting(
-                $client->clinicId,
-                $client->id,
+                $client,
                 $at,
                 1,
                 actor: Actor::staff($staff->id),

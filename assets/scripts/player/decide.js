@@ -33,13 +33,17 @@ export function takenOut(row, items, at) {
   return items.flatMap((item, i) => (i === at || resting.has(item.id) ? [i] : []));
 }
 
+const MOST_NAMED = 4;
+
 /**
  * @param {number[]} out
  * @param {import('./score.js').Item[]} items
  */
 export function leftOut(out, items) {
   const names = out.map((place) => items[place].name);
-  return names.length === 0 ? '' : `Left out today: ${[...new Set(names)].join(', ')}.`;
+  const all = [...new Set(names)];
+  const more = all.length > MOST_NAMED ? ` and ${all.length - MOST_NAMED} more` : '';
+  return all.length === 0 ? '' : `Left out today: ${all.slice(0, MOST_NAMED).join(', ')}${more}.`;
 }
 
 /** @param {StopRow} row */

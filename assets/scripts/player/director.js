@@ -114,7 +114,7 @@ export class Director {
   }
 
   #end() {
-    endOf(this.faces, this.course);
+    endOf(this.faces, this.course, this.sheet.page.next);
     showDots(this.root, this.course.dots, this.#stretch);
   }
 }

@@ -2,7 +2,10 @@ import { deleteDB, openDB } from 'idb';
 
 /**
  * @typedef {{id: string, seq: number, kind: string, item?: string, at: string, body: Record<string, unknown>}} Told
- * @typedef {{sitting: string, secret: string, told: Told, made?: Moment}} Kept
+ * @typedef {{sitting: string, secret: string, told: Told, made?: Moment, from?: From}} Kept
+ *
+ * Of which plan and list a sitting is that was begun without the clinic; see home/slots.js.
+ * @typedef {{plan: string, list: string}} From
  *
  * When it was made, by a clock that nobody sets and that counts from the opening of a page.
  * @typedef {{page: number, ms: number}} Moment
@@ -23,8 +26,11 @@ export class Keeper {
   /** @returns {Promise<Keeper>} */
   static async open() {
     return new Keeper(
-      await openDB(NAME, 1, {
-        upgrade: (base) => {
+      await openDB(NAME, 2, {
+        upgrade: (base, before) => {
+          base.createObjectStore('home');
+          base.createObjectStore('outbox', { keyPath: 'id' });
+          if (before > 0) return;
           base
             .createObjectStore('events', { keyPath: 'told.id' })
             .createIndex('sitting', 'sitting');

@@ -3,6 +3,7 @@ import { Running } from '../core/running.js';
 import { putAround } from './around.js';
 import { Director } from './director.js';
 import { Faces } from './faces.js';
+import { HomeSitting } from '../home/sitting.js';
 import { Keeper } from './keeper.js';
 import { onlyHere } from './only.js';
 import { Post } from './post.js';
@@ -46,7 +47,8 @@ async function keepForLater(items) {
  * @param {HTMLElement} says
  */
 async function open(root, running, says) {
-  const sitting = location.pathname.split('/')[2] ?? '';
+  const sitting = location.pathname.split('/').pop() ?? '';
+  const atHome = 'atHome' in root.dataset;
   const token = data(root, 'token');
   await onlyHere(sitting, running, () => {
     says.textContent =
@@ -72,15 +74,20 @@ async function open(root, running, says) {
     else late.begin();
     showSent(root, unsent, post.refused.size);
   });
-  const mine = { sitting, secret: sheet.secret };
+  const mine = { sitting, secret: sheet.secret, ...(sheet.from ? { from: sheet.from } : {}) };
+  const alsoHere = atHome ? new HomeSitting(keeper, sitting, sheet) : null;
   const kept = (await keeper.waiting()).filter((one) => one.sitting === sitting);
   /** @type {import('./director.js').Director['act']} */
-  const act = (kind, item, body) =>
-    post.act(mine, { kind, item, body }).catch(() => {
+  const act = async (kind, item, body) => {
+    await Promise.all([
+      post.act(mine, { kind, item, body }),
+      alsoHere?.heard(kind, item, body),
+    ]).catch(() => {
       waits.textContent =
         'This could not be kept. Write it down, and free some room on this device.';
       waits.classList.add('halt');
     });
+  };
   const faces = new Faces(root);
   const { release } = sheet.score;
   const leads = release

@@ -41,21 +41,21 @@ export class Post {
 
   /**
    * Keeps an act here, then sends it.
-   * @param {{sitting: string, secret: string}} of
+   * @param {{sitting: string, secret: string, from?: import('./keeper.js').From}} of
    * @param {Pick<Told, 'kind'|'body'> & {item: string|null}} act
    * @returns {Promise<void>} once it is kept: here, or where this browser keeps nothing more, by the clinic at once;
    *    rejects when neither would
    */
-  async act({ sitting, secret }, { kind, item, body }) {
+  async act({ sitting, secret, from }, { kind, item, body }) {
     const seq = await this.keeper.next();
     /** @type {Told} */
     const told = { id: crypto.randomUUID(), seq, kind, at: new Date().toISOString(), body };
     if (item !== null) told.item = item;
     const made = moment();
     try {
-      await this.keeper.keep({ sitting, secret, told, made });
+      await this.keeper.keep({ sitting, secret, told, made, ...(from ? { from } : {}) });
     } catch (full) {
-      const answer = await this.#send(secret, [aged({ told, made })]);
+      const answer = await this.#send({ secret, from }, [aged({ told, made })]);
       if (!answer?.kept.includes(told.id)) throw full;
     }
     this.flush();
@@ -78,7 +78,7 @@ export class Post {
       const next = waiting.find(({ secret }) => !silent.has(secret));
       if (next === undefined) return;
       const batch = waiting.filter(({ secret }) => secret === next.secret).slice(0, AT_A_TIME);
-      const answer = await this.#send(next.secret, batch.map(aged));
+      const answer = await this.#send(next, batch.map(aged));
       if (answer === null || answer.kept.length + answer.refused.length === 0) {
         silent.add(next.secret);
         continue;
@@ -89,18 +89,18 @@ export class Post {
   }
 
   /**
-   * @param {string} secret
+   * @param {Pick<Kept, 'secret'|'from'>} of
    * @param {(Told & {age?: number})[]} events
    * @returns {Promise<{kept: string[], refused: {id: string, problem: string}[]}|null>} null: not answered, try later
    */
-  async #send(secret, events) {
+  async #send({ secret, from }, events) {
     try {
       const device = await this.keeper.device();
       const response = await fetch(this.address, {
         method: 'POST',
         credentials: 'omit',
         headers: { 'Content-Type': 'application/json', Authorization: `Bearer ${secret}` },
-        body: JSON.stringify({ device, sent_at: new Date().toISOString(), events }),
+        body: JSON.stringify({ device, sent_at: new Date().toISOString(), events, ...from }),
       });
       return response.ok ? await response.json() : null;
     } catch {

@@ -25,7 +25,7 @@ export function retell(course, sheet, waiting) {
  * @param {Record<string, unknown>} body
  * @returns {Wrong}
  */
-function wrongOf(item, body) {
+export function wrongOf(item, body) {
   return {
     item,
     sign: String(body.sign),

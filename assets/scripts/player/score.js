@@ -18,13 +18,14 @@
  *   wears?: [number, number]|null,
  * }} Item
  * @typedef {{items: number[], cues: Cue[]}} Stretch
- * @typedef {{sign: string, asks: string, strength: number|null, worse: string, stops: string, alert: string|null,
- *   calls: boolean, words: string}} StopRow
+ * @typedef {{sign: string, asks: string, strength: number|null, worse: string, stops: string, holds?: string,
+ *   alert: string|null, calls: boolean, words: string}} StopRow
  * @typedef {{items: Item[], stretches: Stretch[], stops: StopRow[],
  *   release?: import('./release/run.js').Release,
  *   helper?: Record<string, import('./helper.js').Line[]>}} Score
  * @typedef {{score: Score, hash: string, secret: string, page: import('./around.js').Around,
- *   told: Record<string, string|null>, isFinished: boolean, defaults: Record<string, number|string>,
+ *   told: Record<string, string|null>, isFinished: boolean,
+ *   from?: import('./keeper.js').From, defaults: Record<string, number|string>,
  *   wrongs: import('./course.js').Wrong[], acts?: import('./release/run.js').Act[]}} Sheet
  */
 

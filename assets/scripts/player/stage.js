@@ -86,7 +86,7 @@ export function stageOf(root, running, director) {
   const helper = new HelperLines(ready, running);
   const wearing = new Wearing(root, running, {
     items,
-    sitting: location.pathname.split('/')[2] ?? '',
+    sitting: location.pathname.split('/').pop() ?? '',
     say: (words) => sound.say(words),
     tell: (item, body) => director.act('line', item, body),
   });

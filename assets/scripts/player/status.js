@@ -1,4 +1,5 @@
 import { all, made, one } from '../core/dom.js';
+import { timeNow } from '../core/time.js';
 
 /**
  * Where we are: a leaf for each stretch.
@@ -24,7 +25,10 @@ export function showDots(root, dots, here) {
  * @param {number} refused
  */
 export function showSent(root, waiting, refused) {
-  const words = waiting === 0 ? 'The clinic has all of it.' : 'Not sent yet. Call if it matters.';
+  const sent = root.classList.contains('home')
+    ? `Sent at ${timeNow()}.`
+    : 'The clinic has all of it.';
+  const words = waiting === 0 ? sent : 'Not sent yet. Call if it matters.';
   for (const place of all(root, '[data-sent]', HTMLElement)) {
     place.textContent = refused === 0 ? words : `${words} ${refused} could not be taken.`;
   }

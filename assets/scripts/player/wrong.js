@@ -1,4 +1,5 @@
 import { all, data, made, one } from '../core/dom.js';
+import { timeNow } from '../core/time.js';
 import { decide, endsAll, leftOut, takenOut } from './decide.js';
 
 /**
@@ -7,9 +8,7 @@ import { decide, endsAll, leftOut, takenOut } from './decide.js';
  * @typedef {{sign: string, strength: number|null, worse: string|null}} Answer
  */
 
-/**
- * Something is wrong: which sign, one question at most, and what to do now. It looks up and works without a network.
- */
+/** Something is wrong: which sign, one question at most, what to do now. It looks up and needs no network. */
 export class WrongFaces {
   /** @type {Answer} */
   #answer = { sign: '', strength: null, worse: null };
@@ -51,14 +50,15 @@ export class WrongFaces {
     }
   }
 
-  /** @param {Item|null} item that is on; null: none */
-  ask(item) {
+  /** @param {Item|null} item that is on; null: none @param {string} sign known already; empty: asked */
+  ask(item, sign = '') {
     this.#item = item;
     const first = this.faces.get('wrong');
     one(first, '[data-first]', HTMLElement).hidden = false;
     one(first, '[data-others]', HTMLElement).hidden = true;
     this.faces.put('wrong', { own: item === null ? '' : `Stop if: ${item.stop}` });
-    this.faces.show('wrong');
+    if (sign === '') this.faces.show('wrong');
+    else this.#chosen(sign);
   }
 
   /** @param {string} sign */
@@ -101,11 +101,7 @@ export class WrongFaces {
     );
     this.faces.put('told', {
       told: words,
-      time: new Date().toLocaleTimeString([], {
-        hour: '2-digit',
-        minute: '2-digit',
-        hourCycle: 'h23',
-      }),
+      time: timeNow(),
       out: ends ? 'This sitting is over for today.' : leftOut(out, this.game.items),
       heard: ends ? 'I have read it' : 'I have read it: go on with the others',
       sent: '',

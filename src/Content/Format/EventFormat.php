@@ -49,7 +49,8 @@ final readonly class EventFormat
             ),
             EventKind::After => self::after($body),
             EventKind::Finished => self::finished($body),
-            EventKind::Begun, EventKind::HurtLater, EventKind::Looked => throw $body->fail(
+            EventKind::Begun => BegunFormat::read($body),
+            EventKind::HurtLater, EventKind::Looked, EventKind::TakenOut => throw $body->fail(
                 'is not told by a device',
             ),
         };

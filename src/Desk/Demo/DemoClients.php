@@ -390,8 +390,7 @@ final readonly class DemoClients
             );
             $day = Clock::dayOf($at, $client->zone);
             $record = new Sitting(
-                $client->clinicId,
-                $client->id,
+                $client,
                 $day,
                 painBefore: $sitting->get('pain')->int(),
                 actor: Actor::staff($staff->id),

@@ -189,8 +189,7 @@ final readonly class DemoHistory
         $lines = $told->get('lines')->items();
         $pain = ($lines[0] ?? null)?->get('told')->optional('pain_before')?->int();
         $sitting = new Sitting(
-            $client->clinicId,
-            $client->id,
+            $client,
             $time->day,
             $pain,
             actor: $by,
