@@ -6,7 +6,7 @@ for (const element of all(document, '[data-camera]', HTMLElement)) {
   const svg = await toString(element.dataset.camera ?? '', { type: 'svg', margin: 2 });
   const drawn = new DOMParser().parseFromString(svg, 'image/svg+xml').documentElement;
   drawn.setAttribute('role', 'img');
-  drawn.setAttribute('aria-label', 'The key as a picture');
+  drawn.setAttribute('aria-label', element.dataset.cameraSays ?? 'The key as a picture');
   element.prepend(document.importNode(drawn, true));
   element.hidden = false;
 }

@@ -6,6 +6,7 @@ import { connect as filters } from './behaviours/filters.js';
 import { connect as flipbook } from './behaviours/flipbook.js';
 import { connect as hides } from './behaviours/hides.js';
 import { connect as ink } from './behaviours/ink/connect.js';
+import { connect as lettingIn } from './behaviours/letting-in.js';
 import { connect as live } from './behaviours/live/connect.js';
 import { connect as measure } from './behaviours/measure/connect.js';
 import { connect as oldLines } from './behaviours/old-lines.js';
@@ -25,6 +26,7 @@ const behaviours = {
   flipbook,
   hides,
   ink,
+  'letting-in': lettingIn,
   live,
   measure,
   'old-lines': oldLines,

@@ -8,11 +8,18 @@ use HandGarden\Account\Role;
 use HandGarden\Assessment\Recording;
 use HandGarden\Assessment\RecordingKind;
 use HandGarden\Core\Actor\Actor;
+use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Device\DeviceKind;
+use HandGarden\Core\Home\ConsentKind;
+use HandGarden\Core\Home\ConsentWay;
+use HandGarden\Core\Home\MessageAbout;
 use HandGarden\Core\Routine\Shape;
 use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Device\Device;
+use HandGarden\Home\Consent;
+use HandGarden\Home\HomeDevice;
+use HandGarden\Home\Message;
 use HandGarden\Library\OwnExercise;
 use HandGarden\Library\OwnExerciseForm;
 use HandGarden\Planning\ShapeFormat;
@@ -69,6 +76,15 @@ final class AccessTest extends GardenTestCase
         'planning_item',
         'planning_set_goal',
         'planning_shown_mark',
+        'home_let_in',
+        'home_let_in_state',
+        'home_confirm',
+        'home_take_out',
+        'home_consent',
+        'home_diary_side',
+        'home_set_diary',
+        'home_pause_diary',
+        'home_try',
         'following_answer_alert',
         'following_looked_again',
         'progress_decide_steps',
@@ -113,7 +129,16 @@ final class AccessTest extends GardenTestCase
     ];
     /** Asks for a token of its own, whoever is signed in. */
     private const BY_TOKEN = ['device_frames', 'sitting_events'];
+    /** Asks for the cookie of a device at home, whoever is signed in. */
+    private const BY_DEVICE = ['home_day', 'home_told'];
     private const PUBLIC = [
+        'home_shell',
+        'home_enter',
+        'home_play_shell',
+        'home_play',
+        'home_claim',
+        'home_key',
+        'home_emptied',
         'account_sign_in',
         'account_sign_in_code',
         'account_join',
@@ -166,6 +191,15 @@ final class AccessTest extends GardenTestCase
         'device_frames',
         'sitting_events',
         'sitting_shell',
+        'home_shell',
+        'home_enter',
+        'home_play_shell',
+        'home_play',
+        'home_claim',
+        'home_key',
+        'home_emptied',
+        'home_day',
+        'home_told',
     ];
 
     /** @return iterable<string, array{?Role}> */
@@ -201,6 +235,8 @@ final class AccessTest extends GardenTestCase
             $what = "$method $path as ".($role->value ?? 'nobody');
             if (\in_array($name, self::BY_TOKEN, true)) {
                 self::assertSame(401, $status, $what);
+            } elseif (\in_array($name, self::BY_DEVICE, true)) {
+                self::assertSame(403, $status, $what);
             } elseif (null === $role) {
                 $toSignIn = 302 === $status
                     && str_ends_with(
@@ -246,6 +282,7 @@ final class AccessTest extends GardenTestCase
                     ...self::RELEASE,
                     ...self::PUBLIC,
                     ...self::BY_TOKEN,
+                    ...self::BY_DEVICE,
                     ...self::WITHOUT_RECORD,
                 ],
                 $names,
@@ -345,6 +382,10 @@ final class AccessTest extends GardenTestCase
         $ids = [
             'client' => 'x',
             'alert' => 'x',
+            'telephone' => 'x',
+            'consent' => 'x',
+            'message' => 'x',
+            'id' => '018f3a52-0000-7000-8000-000000000001',
             'sitting' => 'x',
             'reading' => 'x',
             'visit' => 'x',
@@ -375,8 +416,7 @@ final class AccessTest extends GardenTestCase
             $now = new \DateTimeImmutable();
             $ids['sitting'] = $this->keep(
                 new Sitting(
-                    $clinicId,
-                    $client->id,
+                    $client,
                     $now,
                     painBefore: 1,
                     actor: Actor::staff($therapist->id),
@@ -450,6 +490,38 @@ final class AccessTest extends GardenTestCase
                     byStaffId: $therapist->id,
                 ),
             )->id;
+            $telephone = new HomeDevice(
+                $clinicId,
+                $client->id,
+                ActorKind::Client,
+                'x',
+                madeById: $therapist->id,
+                madeAt: $now,
+            );
+            $telephone->renewSecret($now);
+            $ids['telephone'] = $this->keep($telephone)->id;
+            $ids['consent'] = $this->keep(new Consent(
+                $clinicId,
+                $client->id,
+                ConsentKind::HomeUse,
+                'x',
+                way: ConsentWay::Spoken,
+                givenOn: $now,
+                words: '',
+                keptById: $therapist->id,
+                keptAt: $now,
+            ))->id;
+            $ids['message'] = $this->keep(new Message(
+                '018f3a52-0000-7000-8000-0000000000aa',
+                $clinicId,
+                $client->id,
+                $telephone->id,
+                person: ActorKind::Client,
+                about: MessageAbout::Other,
+                text: '',
+                at: $now,
+                receivedAt: $now,
+            ))->id;
             $ids['device'] = $this->keep(
                 Device::register(
                     $clinicId,

@@ -22,6 +22,7 @@ final class FloorsTest
         ['Sitting'],
         ['Progress'],
         ['Following'],
+        ['Home'],
         ['Caseload'],
         ['Exchange'],
         ['Office'],

@@ -1,0 +1,41 @@
+// What the pages at home know, as it comes from the clinic and as it is kept here.
+/**
+ * @typedef {{key: string, id: string, outBy: string[], things: string[], worn: boolean}} More of an item, beside
+ *   what the player knows of it
+ * @typedef {import('../player/score.js').Item & More} HomeItem
+ * @typedef {Omit<import('../player/score.js').Score, 'items'|'stops'> & {items: HomeItem[], short: string[],
+ *   waits: {what: string, why: string}[]}} List
+ * @typedef {{day: string, list: string, only: string[], sittings: {at: string, minutes: number}[]}} PlanDay
+ * @typedef {{lists: Record<string, List>, days: PlanDay[], stops: import('../player/score.js').StopRow[],
+ *   limits: Limits}} PlanSheet
+ *
+ * From where on pain leaves nothing active, tiredness offers the short list, and a plan is old.
+ * @typedef {{severePain: number, tired: number, oldDays: number}} Limits
+ * @typedef {{hash: string, madeAt: string, sheet: PlanSheet}} Plan
+ * @typedef {{id: string, secret: string}} Slot
+ * @typedef {{id: string, day: string, at: string, isFinished: boolean, nth: number}} Begun
+ * @typedef {{keys: string[], day: string|null, at: string}} Hold day: only then; null: until the clinic says otherwise
+ * @typedef {{id: string, kind: string, at: string, body: Record<string, unknown>}} Word
+ */
+
+/**
+ * @typedef {{code: string, yesNo: boolean, morning: boolean, most: number, step: number}} Factor
+ * @typedef {{runs: boolean, first: string, second: string, factors: Factor[], done: string[],
+ *   trial: {words: string, until: string}|null}} Diary
+ * @typedef {{id: string, about: string, text: string, at: string, answer: string, by: string, on: string|null,
+ *   isRead: boolean}} Message
+ * @typedef {{id: string, kind: string, item: string, before: string, now: string, why: string, on: string,
+ *   isSeen: boolean}} Change
+ * @typedef {{person: string, client: string, first: string, helper: string|null, today: string, zone: string,
+ *   now: string, clinic: {name: string, phone: string, night: string, emergency: string, whom: string},
+ *   back: {days: number, isLong: boolean}|null, held: {what: string, key: string}[],
+ *   asks: {medicine: boolean, who: boolean, hands: string[], usable: string},
+ *   sittings: {id: string, day: string, at: string, isFinished: boolean}[],
+ *   changes: Change[], alerts: {id: string, sign: string, state: string, words: string, at: string}[],
+ *   messages: Message[], diary: Diary|null}} Day
+ * @typedef {{kind: 'held'|'nothing'|'done'|'unfinished'|'next'|'unknown', sitting?: Begun,
+ *   nth?: number, at?: string, minutes?: number, later?: {at: string, minutes: number}|null, planDay?: PlanDay,
+ *   doneAt?: string, waits?: boolean}} State
+ */
+
+export {};

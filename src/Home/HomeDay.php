@@ -1,0 +1,241 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Home;
+
+use HandGarden\Account\Clinic;
+use HandGarden\Account\ClinicHours;
+use HandGarden\Account\ClinicRepository;
+use HandGarden\Account\ClinicSettings;
+use HandGarden\Account\WhomToCall;
+use HandGarden\Client\Client;
+use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Diary\Factor;
+use HandGarden\Core\Home\AlertWord;
+use HandGarden\Core\Home\ConsentKind;
+use HandGarden\Core\Placement\Decided;
+use HandGarden\Core\Progress\Away;
+use HandGarden\Core\Sitting\Waited;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\Suspension;
+use HandGarden\Sitting\Alert;
+use HandGarden\Sitting\Alerts;
+use HandGarden\Sitting\AlertTimes;
+use HandGarden\Sitting\SittingRepository;
+use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
+
+/** What stands around the plan on the day of a client: exactly what a person at home may see. */
+final readonly class HomeDay
+{
+    private const ALERTS = 5;
+    private const RECENT = 20;
+
+    public function __construct(
+        private ClinicRepository $clinics,
+        private ClinicHours $hours,
+        private ClinicSettings $settings,
+        private WhomToCall $whom,
+        private PlanRepository $plans,
+        private HomePlans $changes,
+        private Messages $messages,
+        private Diaries $diaries,
+        private Consents $consents,
+        private Alerts $alerts,
+        private SittingRepository $sittings,
+        private Wording $wording,
+        private Clock $clock,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function for(HomeUser $user, Client $client): array
+    {
+        $clinic = $this->clinics->own();
+        $names = $this->clinics->namesOfStaff();
+        $isHelper = $user->isHelper();
+        $today = $this->clock->today($client->zone);
+
+        return [
+            'person' => $user->device->person->value,
+            'client' => $client->id,
+            'first' => $client->givenName,
+            'helper' => '' === $client->helper ? null : $client->helper,
+            'today' => $today->format('Y-m-d'),
+            'zone' => $client->zone,
+            'now' => $this->clock->now()->format(\DATE_RFC3339),
+            'clinic' => $this->clinic($clinic),
+            'back' => $this->back($client, $today),
+            'held' => $this->heldBy($client),
+            'asks' => [
+                'medicine' => \in_array(Condition::Parkinsons, $client->conditions(), true),
+                'who' => '' !== $client->helper,
+                'hands' => array_map(static fn (Side $s): string => $s->value, $client->affected()),
+                'usable' => $this->usableSide($client)->value,
+            ],
+            'sittings' => $this->sittings->startedLately($client, self::RECENT),
+            'changes' => $this->changesOf($client),
+            'alerts' => $isHelper && !$this->consents->holds($client, ConsentKind::HelperHearsOfStops)
+                ? []
+                : $this->alertsOf($client, $names, $clinic),
+            'messages' => $this->messagesOf($user, $client, $names),
+            'diary' => $isHelper && !$this->consents->holds($client, ConsentKind::DiaryShared)
+                ? null
+                : $this->diary($client, $today),
+        ];
+    }
+
+    /** @return array<string, string> */
+    private function clinic(Clinic $clinic): array
+    {
+        return [
+            'name' => $clinic->name,
+            'phone' => $clinic->phone,
+            'night' => $clinic->outOfHoursPhone,
+            'emergency' => $clinic->emergencyNumber,
+            'whom' => $this->whom->of($clinic),
+        ];
+    }
+
+    /** @return list<array{what: string, key: string}> what rests until a therapist has looked */
+    private function heldBy(Client $client): array
+    {
+        return array_map(fn (Suspension $s): array => [
+            'key' => $s->itemKey,
+            'what' => Decided::EVERYTHING === $s->itemKey ? '' : $this->wording->say($s->why()),
+        ], $this->plans->suspensions($client));
+    }
+
+    /**
+     * What is said to somebody who comes back; the rules that ease the plan are those of the plan.
+     *
+     * @return ?array{days: int, isLong: bool} null: they were not away
+     */
+    private function back(Client $client, \DateTimeImmutable $today): ?array
+    {
+        $away = new Away(
+            $this->settings->of($client->clinicId)->progress(),
+            $this->sittings->log($client),
+            $client->daysPerWeek,
+            $today,
+        );
+
+        return $away->isAway() ? ['days' => $away->daysNow(), 'isLong' => $away->isLong()] : null;
+    }
+
+    /** The hand that presses. */
+    private function usableSide(Client $client): Side
+    {
+        $worse = $client->affected()[0] ?? Side::Left;
+
+        return Side::Left === $worse ? Side::Right : Side::Left;
+    }
+
+    /** @return list<array<string, mixed>> newest first */
+    private function changesOf(Client $client): array
+    {
+        return array_map(fn (PlanChange $c): array => [
+            'id' => $c->id,
+            'kind' => $c->kind->value,
+            'item' => $c->item,
+            'before' => $c->before,
+            'now' => $c->now,
+            'why' => null === $c->why() ? '' : $this->wording->say($c->why()),
+            'on' => $c->at->format('Y-m-d'),
+            'isSeen' => null !== $c->seenAt,
+        ], $this->changes->changes($client));
+    }
+
+    /**
+     * @param array<string, string> $names
+     *
+     * @return list<array{id: string, sign: string, state: string, words: string, at: string}>
+     */
+    private function alertsOf(Client $client, array $names, Clinic $clinic): array
+    {
+        return array_map(function (Alert $alert) use ($client, $names, $clinic): array {
+            $times = AlertTimes::of($alert, $this->hours->of($client->clinicId));
+            $state = AlertWord::of(
+                null !== $alert->seenAt,
+                !$alert->isOpen(),
+                \in_array($times->waited($this->clock->now()), [Waited::Over, Waited::FarOver], true),
+            );
+            $by = $names[$alert->answeredById ?? $alert->seenById ?? ''] ?? $clinic->name;
+
+            return [
+                'id' => $alert->id,
+                'sign' => $this->wording->say($alert->why()),
+                'state' => $state->value,
+                'words' => $this->wording->word('alert_home.'.$state->value, [
+                    'therapist' => $by,
+                    'words' => $alert->words,
+                    'phone' => $clinic->phone,
+                    'emergency' => $clinic->emergencyNumber,
+                ]),
+                'at' => $alert->begunAt->format(\DATE_RFC3339),
+            ];
+        }, $this->alerts->all($client, self::ALERTS));
+    }
+
+    /**
+     * @param array<string, string> $names
+     *
+     * @return list<array<string, mixed>> newest first; a helper's own, and the client's where they agreed
+     */
+    private function messagesOf(HomeUser $user, Client $client, array $names): array
+    {
+        $seesAll = !$user->isHelper() || $this->consents->holds($client, ConsentKind::HelperSees);
+        $shown = array_filter(
+            $this->messages->of($client),
+            static fn (Message $m): bool => $m->deviceId === $user->device->id
+                || ($seesAll && 'client' === $m->person->value),
+        );
+
+        return array_map(static fn (Message $m): array => [
+            'id' => $m->id,
+            'about' => $m->about->value,
+            'text' => $m->text,
+            'at' => $m->at->format(\DATE_RFC3339),
+            'answer' => $m->answer,
+            'by' => $names[$m->answeredById ?? ''] ?? '',
+            'on' => $m->answeredAt?->format(\DATE_RFC3339),
+            'isRead' => null !== $m->readAt,
+        ], array_values($shown));
+    }
+
+    /** @return array<string, mixed>|null null: nobody asked for one, or it has come to its end */
+    private function diary(Client $client, \DateTimeImmutable $today): ?array
+    {
+        $diary = $this->diaries->of($client);
+        if (null === $diary) {
+            return null;
+        }
+        $trial = array_values(array_filter(
+            $this->diaries->trials($client),
+            static fn (DiaryTrial $t): bool => $t->runsOn($today),
+        ))[0] ?? null;
+
+        return [
+            'runs' => $diary->runsOn($today),
+            'first' => $diary->firstAt,
+            'second' => $diary->secondAt,
+            'factors' => array_map(static fn (Factor $f): array => [
+                'code' => $f->value,
+                'yesNo' => $f->isYesNo(),
+                'morning' => $f->isOfTheMorning(),
+                'most' => $f->most(),
+                'step' => $f->step(),
+            ], $diary->factors()),
+            'done' => array_map(
+                static fn (DiaryEntry $e): string => $e->moment->value,
+                $this->diaries->entriesOn($client, $today),
+            ),
+            'trial' => null === $trial ? null : [
+                'words' => $this->wording->word('diary_advice.'.$trial->factor->value, ['minutes' => 15]),
+                'until' => $trial->lastDay()->format('Y-m-d'),
+            ],
+        ];
+    }
+}

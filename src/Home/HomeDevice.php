@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Home;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use HandGarden\Core\Actor\Actor;
+use HandGarden\Core\Actor\ActorKind;
+use Symfony\Component\Uid\Uuid;
+
+/** A telephone or tablet that opens the plan of one client for one person. Of its secret only a hash is kept. */
+#[ORM\Entity]
+#[ORM\Table(name: 'home_device')]
+class HomeDevice
+{
+    /** At most so many of one person. */
+    public const MOST = 3;
+    /** Days without use after which it sleeps until a visit. */
+    public const ASLEEP_DAYS = 180;
+    /** Days after which it gets another secret. */
+    public const SECRET_DAYS = 30;
+    private const TOGETHER_MINUTES = 10;
+
+    #[ORM\Id]
+    #[ORM\Column(type: Types::GUID)]
+    public readonly string $id;
+
+    #[ORM\Column(length: 64)]
+    private string $secretHash = '';
+
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+    private \DateTimeImmutable $secretSince;
+
+    /** The secret before, for one more use: the answer that brought the new one may have been lost. */
+    #[ORM\Column(length: 64, nullable: true)]
+    private ?string $previousHash = null;
+
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $lastSeenAt = null;
+
+    /** Acts that it said it still had to send. */
+    #[ORM\Column]
+    public int $unsent = 0;
+
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $takenOutAt = null;
+
+    #[ORM\Column(type: Types::GUID, nullable: true)]
+    public ?string $takenOutById = null;
+
+    #[ORM\Column(length: 20, nullable: true, enumType: TakenOutWhy::class)]
+    public ?TakenOutWhy $takenOutWhy = null;
+
+    /** Out of the person's hands since then: what comes from later is kept aside. */
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $lostSince = null;
+
+    /** It said that its store is erased. */
+    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $emptiedAt = null;
+
+    public function __construct(
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clinicId,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $clientId,
+        #[ORM\Column(length: 10, enumType: ActorKind::class)]
+        public readonly ActorKind $person,
+        #[ORM\Column(length: 60)]
+        public readonly string $label,
+        #[ORM\Column(type: Types::GUID)]
+        public readonly string $madeById,
+        #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
+        public readonly \DateTimeImmutable $madeAt,
+    ) {
+        $this->id = Uuid::v7()->toRfc4122();
+        $this->secretSince = $madeAt;
+    }
+
+    /** @return string a new secret, which is shown once; the one before opens once more */
+    public function renewSecret(\DateTimeImmutable $now): string
+    {
+        $secret = bin2hex(random_bytes(32));
+        $this->previousHash = '' === $this->secretHash ? null : $this->secretHash;
+        $this->secretHash = self::hash($secret);
+        $this->secretSince = $now;
+
+        return $secret;
+    }
+
+    /**
+     * A secret was shown. After the new one has come the one before opens nothing more; the one before opens once.
+     *
+     * @return bool whether it has to have another one now
+     */
+    public function wasOpenedBy(#[\SensitiveParameter] string $secret, \DateTimeImmutable $now): bool
+    {
+        if (self::hash($secret) === $this->previousHash) {
+            if ($now < $this->secretSince->modify('+'.self::TOGETHER_MINUTES.' minutes')) {
+                return false; // several requests went out together, the new one is on its way
+            }
+            $this->secretHash = ''; // it never came
+
+            return true;
+        }
+        $this->previousHash = null;
+
+        return $this->secretSince < $now->modify('-'.self::SECRET_DAYS.' days');
+    }
+
+    public static function hash(#[\SensitiveParameter] string $secret): string
+    {
+        return hash('sha256', 'home|'.$secret);
+    }
+
+    /** In whose name it acts. The client's own id is theirs; a helper is known by the device that was given to them. */
+    public function actor(): Actor
+    {
+        return new Actor($this->person, ActorKind::Client === $this->person ? $this->clientId : $this->id);
+    }
+
+    public function isIn(): bool
+    {
+        return null === $this->takenOutAt;
+    }
+
+    public function isAsleep(\DateTimeImmutable $now): bool
+    {
+        return ($this->lastSeenAt ?? $this->madeAt) < $now->modify('-'.self::ASLEEP_DAYS.' days');
+    }
+
+    public function takeOut(TakenOutWhy $why, string $byId, \DateTimeImmutable $now): void
+    {
+        $this->takenOutAt = $now;
+        $this->takenOutById = $byId;
+        $this->takenOutWhy = $why;
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Home;
+
+use Doctrine\ORM\EntityManagerInterface;
+use HandGarden\Client\Client;
+use HandGarden\Core\Actor\ActorKind;
+use HandGarden\Core\Home\LetInCode;
+use Symfony\Component\Uid\Uuid;
+
+/** Devices at home, and those that are being let in. */
+final readonly class HomeDevices
+{
+    public function __construct(
+        private EntityManagerInterface $entities,
+    ) {
+    }
+
+    public function bySecret(#[\SensitiveParameter] string $secret): ?HomeDevice
+    {
+        $hash = HomeDevice::hash($secret);
+        $found = $this->entities->createQuery(
+            'SELECT d FROM '.HomeDevice::class.' d WHERE d.secretHash = :hash OR d.previousHash = :hash',
+        )->setParameter('hash', $hash)->getOneOrNullResult();
+
+        return $found instanceof HomeDevice ? $found : null;
+    }
+
+    public function byId(string $id): ?HomeDevice
+    {
+        return Uuid::isValid($id) ? $this->entities->find(HomeDevice::class, $id) : null;
+    }
+
+    /** @return list<HomeDevice> newest first, those that were taken out too */
+    public function of(Client $client): array
+    {
+        return $this->entities->getRepository(HomeDevice::class)->findBy(
+            $client->scope(),
+            ['madeAt' => 'DESC'],
+        );
+    }
+
+    public function find(Client $client, string $id): ?HomeDevice
+    {
+        return Uuid::isValid($id)
+            ? $this->entities->getRepository(HomeDevice::class)->findOneBy(
+                $client->scope() + ['id' => $id],
+            )
+            : null;
+    }
+
+    /** How many of one person open the plan. */
+    public function count(Client $client, ActorKind $person): int
+    {
+        return \count(array_filter(
+            $this->of($client),
+            static fn (HomeDevice $d): bool => $d->isIn() && $d->person === $person,
+        ));
+    }
+
+    public function pairing(Client $client, \DateTimeImmutable $now): ?Pairing
+    {
+        foreach ($this->entities->getRepository(Pairing::class)->findBy(
+            $client->scope() + ['endedAt' => null],
+            ['madeAt' => 'DESC'],
+        ) as $pairing) {
+            if ($pairing->isOpen($now)) {
+                return $pairing;
+            }
+        }
+
+        return null;
+    }
+
+    public function pairingByCode(LetInCode $code): ?Pairing
+    {
+        return $this->entities->getRepository(Pairing::class)->findOneBy(
+            ['codeHash' => Pairing::hash($code)],
+        );
+    }
+
+    public function pairingByKey(string $keyHash): ?Pairing
+    {
+        return $this->entities->getRepository(Pairing::class)->findOneBy(['keyHash' => $keyHash]);
+    }
+
+    /** @return list<HomeSlot> that were not begun yet */
+    public function openSlots(HomeDevice $device): array
+    {
+        return $this->entities->getRepository(HomeSlot::class)->findBy(
+            ['deviceId' => $device->id, 'usedAt' => null],
+        );
+    }
+
+    /** @return list<HomeSlot> begun since */
+    public function usedSlots(HomeDevice $device, \DateTimeImmutable $since): array
+    {
+        /** @var list<HomeSlot> $slots */
+        $slots = $this->entities->createQuery(
+            'SELECT s FROM '.HomeSlot::class.' s WHERE s.deviceId = :device AND s.usedAt >= :since',
+        )->setParameter('device', $device->id)->setParameter('since', $since)->getResult();
+
+        return $slots;
+    }
+
+    public function slot(string $sittingId): ?HomeSlot
+    {
+        return Uuid::isValid($sittingId) ? $this->entities->find(HomeSlot::class, $sittingId) : null;
+    }
+
+    public function keep(object ...$records): void
+    {
+        foreach ($records as $record) {
+            $this->entities->persist($record);
+        }
+        $this->entities->flush();
+    }
+}

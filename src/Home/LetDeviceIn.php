@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Home;
+
+use HandGarden\Account\Audit;
+use HandGarden\Account\ClinicRepository;
+use HandGarden\Account\Who;
+use HandGarden\Client\Client;
+use HandGarden\Core\Actor\ActorKind;
+use HandGarden\Core\Home\ConsentKind;
+use HandGarden\Core\Home\LetInCode;
+use HandGarden\Web\Clock;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** At the visit: a code that goes once, the pictures on both screens, and the word of the therapist. */
+#[IsGranted('ROLE_THERAPIST')]
+final class LetDeviceIn extends AbstractController
+{
+    private const LABEL_LETTERS = 60;
+
+    public function __construct(
+        private readonly HomeDevices $devices,
+        private readonly Consents $consents,
+        private readonly HomeAddress $address,
+        private readonly ClinicRepository $clinics,
+        private readonly Who $who,
+        private readonly Audit $audit,
+        private readonly Clock $clock,
+    ) {
+    }
+
+    #[Route('/clients/{client}/home/let-in', name: 'home_let_in', methods: ['POST'])]
+    public function begin(Request $request, Client $client): Response
+    {
+        $person = 'helper' === $request->request->get('person') ? ActorKind::Helper : ActorKind::Client;
+        $label = mb_substr(trim((string) $request->request->get('label', '')), 0, self::LABEL_LETTERS);
+        $problem = $this->problem($request, $client, $person, $label);
+        if (null !== $problem) {
+            $this->addFlash('problem', $problem);
+
+            return $this->back($client);
+        }
+        $now = $this->clock->now();
+        $before = $this->devices->pairing($client, $now);
+        if (null !== $before) {
+            $before->endedAt = $now; // one at a time
+        }
+        $code = LetInCode::made(random_int(...));
+        $pairing = new Pairing(
+            $client->clinicId,
+            $client->id,
+            $person,
+            $label,
+            codeHash: Pairing::hash($code),
+            madeById: $this->who->staff()->id,
+            madeAt: $now,
+        );
+        $this->devices->keep($pairing);
+        $this->audit->wrote('made let-in code', $client->id, $pairing->id);
+        $this->addFlash(ShowHome::CODE, $code->words());
+
+        return $this->back($client);
+    }
+
+    /** What the page asks while it waits: whether somebody typed the code, and which pictures they see. */
+    #[Route('/clients/{client}/home/let-in/state', name: 'home_let_in_state', methods: ['GET'])]
+    public function state(Client $client): JsonResponse
+    {
+        $pairing = $this->devices->pairing($client, $this->clock->now());
+
+        return new JsonResponse([
+            'open' => null !== $pairing,
+            'pictures' => $pairing?->pictures() ?? [],
+        ]);
+    }
+
+    #[Route('/clients/{client}/home/let-in/confirm', name: 'home_confirm', methods: ['POST'])]
+    public function confirm(Request $request, Client $client): Response
+    {
+        $now = $this->clock->now();
+        $pairing = $this->devices->pairing($client, $now);
+        if (null === $pairing || null === $pairing->keyHash) {
+            $this->addFlash('problem', 'This code is over. Make a new one.');
+        } elseif ('same' === $request->request->get('pictures')) {
+            $pairing->confirmedAt = $now;
+            $this->audit->wrote('confirmed device', $client->id, $pairing->id);
+            $this->addFlash('done', 'The device opens the plan now.');
+        } else {
+            $pairing->endedAt = $now;
+            $this->audit->wrote('refused device', $client->id, $pairing->id);
+            $this->addFlash(
+                'problem',
+                'Nobody was let in. Make a new code and type it into the right device.',
+            );
+        }
+        $this->devices->keep();
+
+        return $this->back($client);
+    }
+
+    private function problem(Request $request, Client $client, ActorKind $person, string $label): ?string
+    {
+        return match (true) {
+            null !== $this->address->hindrance(
+                $request,
+                $this->clinics->own(),
+            ) => 'Devices cannot be let in here yet.',
+            '' === $label => 'Say which device it is, such as “telephone”.',
+            !$this->consents->holds(
+                $client,
+                ConsentKind::HomeUse,
+            ) => 'The client has not agreed to home use yet.',
+            ActorKind::Helper === $person && '' === $client->helper => 'There is no helper on the record.',
+            ActorKind::Helper === $person && !$this->consents->holds(
+                $client,
+                ConsentKind::HelperSees,
+            ) => 'The client has not agreed that a helper sees the plan.',
+            $this->devices->count($client, $person) >= HomeDevice::MOST => \sprintf(
+                'There are %d devices already. Take one out first.',
+                HomeDevice::MOST,
+            ),
+            default => null,
+        };
+    }
+
+    private function back(Client $client): Response
+    {
+        return $this->redirectToRoute('home_side', ['client' => $client->id], Response::HTTP_SEE_OTHER);
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Home;
+
+use HandGarden\Client\Client;
+use HandGarden\Client\ClientRepository;
+use HandGarden\Core\Home\ConsentKind;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** The one client whose plan a device opens, while they agree to it. */
+final readonly class OfTheClient
+{
+    public function __construct(
+        private ClientRepository $clients,
+        private Consents $consents,
+    ) {
+    }
+
+    public function for(HomeUser $user, bool $toChange = false): Client
+    {
+        $client = $toChange
+            ? $this->clients->findToChange($user->clinicId(), $user->clientId())
+            : $this->clients->find($user->clinicId(), $user->clientId());
+        $wants = $user->isHelper() ? [ConsentKind::HomeUse, ConsentKind::HelperSees] : [ConsentKind::HomeUse];
+        if (null === $client) {
+            throw new NotFoundHttpException('There is no plan here.');
+        }
+        if (!$user->device->isIn()) { // it only hands in what it still has
+            return $client;
+        }
+        if ($client->isArchived()) {
+            throw new NotFoundHttpException('There is no plan here.');
+        }
+        foreach ($wants as $kind) {
+            if (!$this->consents->holds($client, $kind)) {
+                throw new NotFoundHttpException('There is no plan here.');
+            }
+        }
+
+        return $client;
+    }
+}

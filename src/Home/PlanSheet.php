@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Home;
+
+use HandGarden\Account\ClinicRepository;
+use HandGarden\Account\ClinicSettings;
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Catalogue\DoseWords;
+use HandGarden\Core\Catalogue\EffortClass;
+use HandGarden\Core\Home\OutBy;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Week\DayList;
+use HandGarden\Core\Week\PlannedDay;
+use HandGarden\Core\Week\Slot;
+use HandGarden\Planning\Briefs;
+use HandGarden\Planning\GivenToday;
+use HandGarden\Planning\Plan;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\PlanWeek;
+use HandGarden\Planning\RoutineFormat;
+use HandGarden\Planning\RoutineKind;
+use HandGarden\Sitting\HelperLines;
+use HandGarden\Sitting\ScoreSheet;
+use HandGarden\Sitting\StopSheet;
+use HandGarden\Web\Clock;
+use HandGarden\Web\Wording;
+
+/**
+ * A plan as it is handed out ahead: each list as the player plays it, with what takes an exercise out of it, and which
+ * list stands on which day. The device looks things up; nothing is decided there.
+ */
+final readonly class PlanSheet
+{
+    public const DAYS = 14;
+    /** Items that wait for a therapist are named, and others are at hand. */
+    private const SHORT_ITEMS = 3;
+
+    public function __construct(
+        private Plan $plan,
+        private PlanRepository $plans,
+        private PlanWeek $week,
+        private GivenToday $given,
+        private Briefs $briefs,
+        private ScoreSheet $sheet,
+        private StopSheet $stops,
+        private HelperLines $helper,
+        private ClinicRepository $clinics,
+        private ClinicSettings $settings,
+        private CatalogueStore $catalogue,
+        private Wording $wording,
+        private Clock $clock,
+    ) {
+    }
+
+    public function make(Client $client): HomePlan
+    {
+        $today = $this->clock->today($client->zone);
+        $progress = $this->settings->of($client->clinicId)->progress();
+        $lists = $planned = [];
+        foreach ($this->plans->kinds($client) as $kind) {
+            if (RoutineKind::Clinic !== $kind) {
+                $given = $this->given->for($client, $kind);
+                $lists[$kind->value] = $this->list($client, $kind, $given->items) + [
+                    'waits' => array_map(
+                        fn ($out): array => [
+                            'what' => $this->wording->say($out->label),
+                            'why' => $this->wording->say($out->reason),
+                        ],
+                        $given->resting,
+                    ),
+                ];
+                $planned[$kind->value] = array_map(RoutineFormat::planned(...), $given->items);
+            }
+        }
+
+        return HomePlan::of(
+            $client,
+            [
+                'lists' => (object) $lists,
+                'days' => $this->days($client, $today),
+                'limits' => [
+                    'severePain' => $progress->painSuspends,
+                    'tired' => $progress->fatigueHigh,
+                    'oldDays' => OutBy::OLD_PLAN_DAYS,
+                ],
+                'stops' => $this->stops->rows(
+                    $this->clinics->own()->emergencyNumber,
+                    $progress,
+                ),
+            ],
+            record: $this->record($client),
+            planned: $planned,
+            today: $today,
+            now: $this->clock->now(),
+        );
+    }
+
+    /**
+     * @param list<Item> $items
+     *
+     * @return array<string, mixed>
+     */
+    private function list(Client $client, RoutineKind $kind, array $items): array
+    {
+        $ids = array_map(strval(...), array_keys($items));
+        $sheet = $this->sheet->of(
+            $ids,
+            $items,
+            $this->plan->worseSide($client),
+            onlyCalm: false,
+            seed: crc32($client->id.$kind->value.$this->clock->today($client->zone)->format('Ymd')),
+            stops: [],
+        );
+        unset($sheet['stops']);
+        /** @var list<array<string, mixed>> $rows */
+        $rows = $sheet['items'];
+        $alone = $this->briefs->doorAlone($client, $kind);
+        foreach ($items as $place => $item) {
+            $rows[$place]['key'] = $item->key();
+            $rows[$place]['outBy'] = array_map(
+                static fn (OutBy $by): string => $by->value,
+                OutBy::of($item, $alone),
+            );
+            $rows[$place]['things'] = $item->isPause ? [] : $this->things($item);
+            $rows[$place]['worn'] = EffortClass::Device === $item->rung->load->class;
+        }
+        $lines = $client->helperPresent ? $this->helper->of($ids, $items) : [];
+
+        return ['items' => $rows] + $sheet
+            + ([] === $lines ? [] : ['helper' => $lines])
+            + ['short' => self::shortest($items)];
+    }
+
+    /** @return list<string> in words */
+    private function things(Item $item): array
+    {
+        $handbook = $this->catalogue->get()->handbook();
+
+        return array_map(
+            static fn (string $key): string => lcfirst($handbook->material($key)->label ?? $key),
+            $item->rung->fit->materials,
+        );
+    }
+
+    /**
+     * What is left of a list for somebody who is tired and has no list for it: what prepares the rest, and three.
+     *
+     * @param list<Item> $items
+     *
+     * @return list<string> by place
+     */
+    private static function shortest(array $items): array
+    {
+        $kept = [];
+        $work = 0;
+        foreach ($items as $place => $item) {
+            $isWork = !$item->isPause && !$item->rung->load->class->isRestful();
+            if (!$isWork || $work < self::SHORT_ITEMS) {
+                $kept[] = (string) $place;
+            }
+            $work += $isWork ? 1 : 0;
+        }
+
+        return $kept;
+    }
+
+    /** @return list<array<string, mixed>> from today on */
+    private function days(Client $client, \DateTimeImmutable $today): array
+    {
+        if ([] === $this->plans->kinds($client)) {
+            return [];
+        }
+        $until = $today->modify('+'.self::DAYS.' days');
+        $days = [];
+        $monday = $this->week->monday($client, $today->format('Y-m-d'));
+        while ($monday < $until) {
+            foreach ($this->week->for($client, $monday)->days as $day) {
+                if ($day->day >= $today && $day->day < $until) {
+                    $days[] = self::day($day);
+                }
+            }
+            $monday = $monday->modify('+7 days');
+        }
+
+        return $days;
+    }
+
+    /** @return array<string, mixed> */
+    private static function day(PlannedDay $day): array
+    {
+        return [
+            'day' => $day->day->format('Y-m-d'),
+            'list' => DayList::B === $day->list ? RoutineKind::Other->value : RoutineKind::Home->value,
+            'only' => array_values(
+                array_unique(array_map(static fn (Item $i): string => $i->key(), $day->items)),
+            ),
+            'sittings' => [] === $day->items ? [] : array_map(static fn (Slot $s): array => [
+                'at' => \sprintf('%02d:%02d', intdiv($s->from, 60), $s->from % 60),
+                'minutes' => $s->to - $s->from,
+            ], $day->slots),
+        ];
+    }
+
+    /** @return array<string, array{name: string, dose: string}> doses of record in words, by item */
+    private function record(Client $client): array
+    {
+        $record = [];
+        foreach ([RoutineKind::Home, RoutineKind::Other] as $kind) {
+            foreach ($this->plan->items($client, $kind) as $item) {
+                if (!$item->isPause) {
+                    $record[$item->key()] = [
+                        'name' => $item->rung->name,
+                        'dose' => $this->wording->say(DoseWords::of($item->dose)),
+                    ];
+                }
+            }
+        }
+
+        return $record;
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Home;
+
+/** What is told at home beside sittings. */
+enum ToldKind: string
+{
+    case Message = 'message';
+    case Diary = 'diary';
+    /** The answer to a message was read. */
+    case Read = 'read';
+    /** What changed in the plan was shown. */
+    case Changes = 'changes';
+}

@@ -1,0 +1,691 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\App;
+
+use HandGarden\Core\Actor\ActorKind;
+use HandGarden\Core\Home\ConsentKind;
+use HandGarden\Core\Home\ConsentWay;
+use HandGarden\Core\Home\LetInCode;
+use HandGarden\Home\Consent;
+use HandGarden\Home\DiaryEntry;
+use HandGarden\Home\HomeDevice;
+use HandGarden\Home\Message;
+use HandGarden\Home\Pairing;
+use HandGarden\Home\PlanChange;
+use HandGarden\Home\TakenOutWhy;
+use HandGarden\Planning\Suspension;
+use HandGarden\Sitting\Alert;
+use HandGarden\Sitting\Sitting;
+use HandGarden\Sitting\SittingEvent;
+use Symfony\Component\BrowserKit\Cookie;
+use Symfony\Component\Routing\RouterInterface;
+use Symfony\Component\Uid\Uuid;
+
+/** Devices at home: let in, what they see, what they send, and taken out. */
+final class HomeTest extends OdalysTestCase
+{
+    private const BROWSER = '018f3a52-0000-7000-8000-000000000001';
+
+    private int $seq = 0;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $clinic = $this->entities->find(\HandGarden\Account\Clinic::class, $this->odalys->clinicId);
+        self::assertNotNull($clinic);
+        $clinic->phone = '555 0101';
+        $clinic->outOfHoursPhone = '555 0199';
+        $this->entities->flush();
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+    }
+
+    public function testADeviceIsLetInByACodeThatGoesOnceAndTheWordOfATherapist(): void
+    {
+        $this->agree(ConsentKind::HomeUse);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/home/let-in',
+            ['person' => 'client', 'label' => 'telephone'],
+        );
+        $this->browser->followRedirect();
+        self::assertSame(1, preg_match('/data-code>([0-9A-Z ]+)</', $this->page(), $shown));
+        $key = str_repeat('a1', 32);
+
+        $pictures = $this->home(
+            '/home/in',
+            ['code' => $shown[1], 'key' => hash('sha256', $key)],
+        )['pictures'];
+        self::assertCount(3, (array) $pictures);
+        self::assertSame(
+            'waits',
+            $this->home('/home/in/key', ['key' => $key])['state'],
+            'nobody confirmed yet',
+        );
+        $again = $this->home('/home/in', ['code' => $shown[1], 'key' => hash('sha256', 'other')]);
+        self::assertSame('code-over', $again['state'], 'a code goes once');
+        $state = $this->json('/clients/'.$this->odalys->id.'/home/let-in/state');
+        self::assertSame($pictures, $state['pictures'], 'the same on both screens');
+
+        $this->post('/clients/'.$this->odalys->id.'/home/let-in/confirm', ['pictures' => 'same']);
+        self::assertSame('in', $this->home('/home/in/key', ['key' => $key])['state']);
+        $cookie = $this->browser->getCookieJar()->get('garden-home', '/home');
+        self::assertNotNull($cookie);
+        self::assertTrue($cookie->isHttpOnly());
+        self::assertSame('strict', $cookie->getSameSite());
+        self::assertSame('code-over', $this->home('/home/in/key', ['key' => $key])['state']);
+        self::assertSame('Odalys', $this->day()['first']);
+        $device = $this->devices()[0];
+        self::assertStringNotContainsString(
+            $cookie->getValue(),
+            serialize($device),
+            'of a secret a hash is kept',
+        );
+    }
+
+    public function testACodeIsOverAfterTenMinutesAndTriesAreCounted(): void
+    {
+        $code = LetInCode::typed('ABCD 2345') ?? self::fail();
+        $this->keep(new Pairing(
+            $this->odalys->clinicId,
+            $this->odalys->id,
+            ActorKind::Client,
+            'telephone',
+            codeHash: Pairing::hash($code),
+            madeById: $this->odalys->therapistId,
+            madeAt: new \DateTimeImmutable('-11 minutes'),
+        ));
+        $try = fn (): mixed => $this->home(
+            '/home/in',
+            ['code' => 'abcd2345', 'key' => hash('sha256', 'k')],
+        )['state'];
+
+        self::assertSame('code-over', $try());
+        $states = array_map(static fn (): mixed => $try(), range(1, 6));
+        self::assertContains('too-many', $states);
+    }
+
+    public function testNobodyIsLetInWithoutConsentNumbersOrASafeAddress(): void
+    {
+        $letIn = fn () => $this->post(
+            '/clients/'.$this->odalys->id.'/home/let-in',
+            ['label' => 'telephone'],
+        );
+        $letIn();
+        self::assertSame(0, $this->entities->getRepository(Pairing::class)->count([]), 'no consent');
+        $this->agree(ConsentKind::HomeUse);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/home/let-in',
+            ['label' => 'tablet', 'person' => 'helper'],
+        );
+        self::assertSame(
+            0,
+            $this->entities->getRepository(Pairing::class)->count([]),
+            'a helper needs another',
+        );
+        $letIn();
+        self::assertSame(1, $this->entities->getRepository(Pairing::class)->count([]));
+    }
+
+    public function testADeviceOpensOneClientAndNothingOfTheStaffSide(): void
+    {
+        $this->letIn();
+        $this->browser->getCookieJar()->expire('garden', '/');
+        $this->browser->getCookieJar()->expire('MOCKSESSID', '/');
+        $router = $this->service(RouterInterface::class);
+        $tried = 0;
+        foreach ($router->getRouteCollection() as $called => $route) {
+            if (str_starts_with($called, 'home_') && str_starts_with($route->getPath(), '/home')) {
+                continue;
+            }
+            $values = [];
+            foreach ($route->compile()->getPathVariables() as $name) {
+                $values[self::text($name)] = $this->odalys->id;
+            }
+            foreach ([] === $route->getMethods() ? ['GET'] : $route->getMethods() as $method) {
+                $this->browser->request($method, self::path($route->getPath(), $values));
+                $status = $this->browser->getResponse()->getStatusCode();
+                self::assertNotSame(
+                    200 === $status && $this->tellsOfOdalys(),
+                    true,
+                    "$method $called: $status",
+                );
+                ++$tried;
+            }
+        }
+        self::assertGreaterThan(100, $tried);
+        self::assertSame('Odalys', $this->day()['first']);
+    }
+
+    public function testWhatIsSeenAtHomeIsNothingOfScreeningNotesOrMeasures(): void
+    {
+        $this->letIn();
+        $this->day();
+        $seen = $this->page();
+
+        foreach (['screening', 'birth', 'alcohol', 'story', 'finding', 'therapistId'] as $word) {
+            self::assertStringNotContainsString('"'.$word, $seen, $word);
+        }
+        self::assertStringNotContainsString('Brandt', $seen, 'the first name is enough');
+    }
+
+    public function testASittingBegunWithoutANetworkIsKeptOnceWhateverComesFirst(): void
+    {
+        $this->letIn();
+        $handed = $this->handed();
+        $events = [
+            $this->event(
+                'begun',
+                null,
+                ['pain_before' => 2, 'with' => 'alone', 'list' => 'home', 'tired' => 3],
+            ),
+            $this->event('line', '1', ['outcome' => 'done', 'pain_before' => 2, 'help' => 'none']),
+            $this->event('finished', null, []),
+        ];
+
+        $this->send($handed, [$events[1]]);
+        $this->send($handed, [$events[2], $events[0]]);
+        $this->send($handed, $events);
+
+        $sitting = $this->entities->find(Sitting::class, $handed['slot']['id']) ?? self::fail('no sitting');
+        self::assertSame(ActorKind::Client, $sitting->actor()->kind);
+        self::assertSame(2, $sitting->painBefore);
+        self::assertTrue($sitting->unaided);
+        self::assertNotNull($sitting->finishedAt);
+        self::assertCount(3, $this->eventsOf($sitting));
+        $items = $this->itemsOf($sitting);
+        self::assertSame('done', $items[1]->told['outcome'] ?? null);
+        $other = $this->keep($this->sitting($this->odalys, $this->therapist()));
+        self::assertNotSame($other->id, $sitting->id);
+    }
+
+    public function testItHurtLaterIsToldOfTheSittingBefore(): void
+    {
+        $this->letIn();
+        $first = $this->handed();
+        $this->send($first, [
+            $this->event('begun', null, ['pain_before' => 1, 'list' => 'home']),
+            $this->event('line', '1', ['outcome' => 'done', 'pain_before' => 1]),
+        ]);
+        $second = $this->handed();
+        $this->send($second, [
+            $begun = $this->event(
+                'begun',
+                null,
+                ['pain_before' => 1, 'list' => 'home', 'hurt_later' => 'not-sure'],
+            ),
+        ]);
+        $this->send($second, [$begun]);
+
+        $sitting = $this->entities->find(Sitting::class, $first['slot']['id']) ?? self::fail();
+        $hurt = array_filter(
+            $this->eventsOf($sitting),
+            static fn (SittingEvent $e): bool => 'hurt-later' === $e->kind->value,
+        );
+        self::assertCount(1, $hurt, 'not sure counts as the worse answer, and once');
+    }
+
+    public function testSomethingWrongHoldsAlertsAndIsAnsweredInWords(): void
+    {
+        $this->letIn();
+        $handed = $this->handed();
+        $this->send($handed, [
+            $this->event('begun', null, ['list' => 'home', 'pain_before' => 1]),
+            $this->event('wrong', '1', ['sign' => 'tingling', 'worse' => 'not-sure']),
+        ]);
+
+        $alert = $this->entities->getRepository(Alert::class)->findOneBy(['clientId' => $this->odalys->id])
+            ?? self::fail('no alert');
+        self::assertNotSame([], $this->entities->getRepository(Suspension::class)->findAll());
+        $day = $this->day();
+        self::assertSame(
+            'Your message is here. Nobody may have read it yet.',
+            $this->alertOf($day)['words'],
+        );
+        self::assertNotSame([], $day['held']);
+        $held = $this->itemsOf(
+            $this->entities->find(Sitting::class, $handed['slot']['id']) ?? self::fail(),
+        )[1];
+        self::assertNotContains($held->key()->text(), $this->keysOf($this->plan()), 'nor in the next plan');
+
+        $this->signIn($this->therapist());
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/alerts/'.$alert->id);
+        self::assertStringContainsString('has read it', $this->alertOf($this->day())['words']);
+    }
+
+    public function testAMessageIsKeptOnceAnsweredAndRead(): void
+    {
+        $this->letIn();
+        $id = Uuid::v7()->toRfc4122();
+        $told = [['id' => $id, 'kind' => 'message', 'body' => ['about' => 'exercise', 'text' => 'Too slippery.']]];
+        $this->home('/home/told', ['told' => $told]);
+        $this->home('/home/told', ['told' => $told]);
+        self::assertSame(1, $this->entities->getRepository(Message::class)->count([]));
+        $this->browser->request('GET', '/');
+        self::assertStringContainsString('1 message from home', $this->shown());
+
+        $this->post('/clients/'.$this->odalys->id.'/home/messages/'.$id, ['answer' => 'Use the dry towel.']);
+        $message = $this->messageOf($this->day());
+        self::assertSame('Use the dry towel.', $message['answer']);
+        self::assertFalse($message['isRead']);
+        $this->home('/home/told', ['told' => [
+            ['id' => Uuid::v7()->toRfc4122(), 'kind' => 'read', 'body' => ['message' => $id]],
+        ]]);
+        self::assertTrue($this->messageOf($this->day())['isRead']);
+    }
+
+    public function testWhatChangedIsSaidOnceWithItsReason(): void
+    {
+        $this->letIn();
+        $this->day();
+        $items = $this->keysOf($this->plan());
+        $key = end($items);
+        self::assertIsString($key);
+        $this->post(
+            '/clients/'.$this->odalys->id.'/routine/edit',
+            ['act' => 'out', 'item' => $key, 'note' => 'x'],
+        );
+        $this->day();
+        foreach ($this->entities->getRepository(PlanChange::class)->findAll() as $change) {
+            self::assertNotSame($change->before, $change->now);
+        }
+        $changes = (array) $this->day()['changes'];
+        $ids = array_column($changes, 'id');
+        $this->home('/home/told', ['told' => [
+            ['id' => Uuid::v7()->toRfc4122(), 'kind' => 'changes', 'body' => ['ids' => $ids]],
+        ]]);
+        foreach ((array) $this->day()['changes'] as $change) {
+            self::assertTrue(((array) $change)['isSeen']);
+        }
+    }
+
+    public function testADiaryEntryAtItsMomentIsComparedAndAnotherIsNot(): void
+    {
+        $this->letIn();
+        $this->post('/clients/'.$this->odalys->id.'/diary', ['first' => '08:00', 'second' => '18:00']);
+        $zone = new \DateTimeZone($this->odalys->zone);
+        $at = static fn (string $time): string => (new \DateTimeImmutable('yesterday '.$time, $zone))
+            ->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z');
+        $entry = static fn (string $time): array => [
+            'id' => Uuid::v7()->toRfc4122(),
+            'kind' => 'diary',
+            'at' => $at($time),
+            'body' => [
+                'moment' => 'first',
+                'trouble' => 'shaking',
+                'hand' => 'right',
+                'severity' => 0,
+                'doing' => 'rest',
+                'answers' => ['stress' => 4],
+            ],
+        ];
+        $bad = $entry('08:10');
+        $bad['body']['answers'] = ['stress' => 11];
+        $answer = $this->home('/home/told', ['told' => [$entry('08:40'), $entry('11:00'), $bad]]);
+
+        self::assertCount(2, (array) $answer['kept']);
+        self::assertCount(1, (array) $answer['refused']);
+        $late = array_map(
+            static fn (DiaryEntry $e): bool => $e->isLate,
+            $this->entities->getRepository(DiaryEntry::class)->findBy([], ['at' => 'ASC']),
+        );
+        self::assertSame([false, true], $late);
+    }
+
+    public function testWhatComesFromADeviceThatIsOutIsKeptAsideAndASignStillAlerts(): void
+    {
+        $this->letIn();
+        $handed = $this->handed();
+        $device = $this->devices()[0];
+        $this->post(
+            '/clients/'.$this->odalys->id.'/home/devices/'.$device->id.'/out',
+            ['why' => TakenOutWhy::Lost->value, 'lost_on' => (new \DateTimeImmutable('-1 day'))->format(
+                'Y-m-d',
+            )],
+        );
+        $this->browser->request('POST', '/home/day', server: self::origin(), content: '{}');
+        $this->assertStatus(403);
+        self::assertSame(['out' => 'taken-out'], json_decode($this->page(), true));
+
+        $this->send($handed, [
+            $this->event('begun', null, ['list' => 'home', 'pain_before' => 1]),
+            $this->event('line', '1', ['outcome' => 'done']),
+            $this->event('wrong', '2', ['sign' => 'tingling', 'worse' => 'yes']),
+        ]);
+        $sitting = $this->entities->find(Sitting::class, $handed['slot']['id']) ?? self::fail();
+        self::assertCount(4, $this->eventsOf($sitting), 'with the word that the device is out');
+        self::assertNull($this->itemsOf($sitting)[1]->told, 'no evidence');
+        self::assertSame(1, $this->entities->getRepository(Alert::class)->count([]));
+
+        $this->signIn($this->therapist());
+        $this->post('/sittings/'.$sitting->id.'/looked', []);
+        $this->entities->clear();
+        self::assertSame(
+            'done',
+            $this->itemsOf($sitting)[1]->told['outcome'] ?? null,
+            'once somebody has looked',
+        );
+    }
+
+    public function testTakingBackTheConsentTakesTheDevicesOutAtOnce(): void
+    {
+        $this->letIn();
+        $this->day();
+        $consent = $this->entities->getRepository(Consent::class)->findOneBy([]) ?? self::fail();
+        $this->post(
+            '/clients/'.$this->odalys->id.'/home/consents/'.$consent->id.'/end',
+            ['words' => 'I do not want it any more.'],
+        );
+        $this->browser->request('POST', '/home/day', server: self::origin(), content: '{}');
+        $this->assertStatus(403);
+    }
+
+    public function testAWriteFromElsewhereIsRefused(): void
+    {
+        $this->letIn();
+        foreach ([[], ['HTTP_ORIGIN' => 'https://elsewhere.example']] as $origin) {
+            $this->browser->request('POST', '/home/told', server: $origin, content: '{"told":[]}');
+            $this->assertStatus(400);
+        }
+    }
+
+    public function testASecretIsChangedAfterAMonthAndTheOldOneOpensOnceMore(): void
+    {
+        $now = new \DateTimeImmutable();
+        $device = new HomeDevice('c', 'x', ActorKind::Client, 't', madeById: 's', madeAt: $now);
+        $first = $device->renewSecret($now);
+        self::assertFalse($device->wasOpenedBy($first, $now->modify('+29 days')));
+        self::assertTrue($device->wasOpenedBy($first, $now->modify('+31 days')));
+        $second = $device->renewSecret($now->modify('+31 days'));
+        self::assertFalse($device->wasOpenedBy($first, $now->modify('+31 days 1 minute')), 'sent together');
+        self::assertTrue($device->wasOpenedBy($first, $now->modify('+32 days')), 'the answer was lost');
+        $third = $device->renewSecret($now->modify('+32 days'));
+        self::assertFalse($device->wasOpenedBy($third, $now->modify('+33 days')));
+        self::assertNotSame($second, $third);
+    }
+
+    public function testAHelperHearsOfStopsAndDiaryOnlyWhereTheClientAgreed(): void
+    {
+        $this->letIn();
+        $handed = $this->handed();
+        $this->send($handed, [
+            $this->event('begun', null, ['list' => 'home', 'pain_before' => 1]),
+            $this->event('wrong', '1', ['sign' => 'tingling', 'worse' => 'yes']),
+        ]);
+        $this->post('/clients/'.$this->odalys->id.'/diary', ['first' => '08:00', 'second' => '18:00']);
+        $this->agree(ConsentKind::HelperSees);
+        $this->letIn(ActorKind::Helper);
+        $day = $this->day();
+        self::assertSame([], $day['alerts']);
+        self::assertNull($day['diary']);
+        self::assertNotSame([], $day['held'], 'what rests is known to whoever helps');
+
+        $this->agree(ConsentKind::HelperHearsOfStops);
+        $this->agree(ConsentKind::DiaryShared);
+        $day = $this->day();
+        self::assertNotSame([], $day['alerts']);
+        self::assertNotNull($day['diary']);
+    }
+
+    public function testADeviceThatNobodyUsedForHalfAYearSleeps(): void
+    {
+        $this->letIn();
+        $device = $this->devices()[0];
+        self::assertFalse($device->isAsleep(new \DateTimeImmutable('+179 days')));
+        $device->lastSeenAt = new \DateTimeImmutable('-181 days');
+        $this->entities->flush();
+        $this->browser->request('POST', '/home/day', server: self::origin(), content: '{}');
+        $this->assertStatus(403);
+        self::assertSame(['out' => 'asleep'], json_decode($this->page(), true));
+    }
+
+    public function testAPlanIsKeptByVersionAndHandsOutWhatIsNeededOnce(): void
+    {
+        $this->letIn();
+        $first = $this->asked('', []);
+        $plan = (array) $first['plan'];
+        $slots = array_column((array) $first['slots'], 'id');
+        self::assertNotSame([], $slots);
+        $again = $this->asked(self::text($plan['hash']), $slots);
+        self::assertNull($again['plan'], 'it has this version');
+        self::assertSame([], $again['slots'], 'it has enough');
+        $lost = $this->asked(self::text($plan['hash']), \array_slice($slots, 0, 2));
+        self::assertCount(\count($slots) - 2, (array) $lost['slots']);
+    }
+
+    private function agree(ConsentKind $kind): void
+    {
+        $this->keep(new Consent(
+            $this->odalys->clinicId,
+            $this->odalys->id,
+            $kind,
+            'Odalys',
+            way: ConsentWay::Spoken,
+            givenOn: new \DateTimeImmutable(),
+            words: '',
+            keptById: $this->odalys->therapistId,
+            keptAt: new \DateTimeImmutable(),
+        ));
+    }
+
+    private function letIn(ActorKind $person = ActorKind::Client): void
+    {
+        if (ActorKind::Client === $person) {
+            $this->agree(ConsentKind::HomeUse);
+        }
+        $device = new HomeDevice(
+            $this->odalys->clinicId,
+            $this->odalys->id,
+            $person,
+            'telephone',
+            madeById: $this->odalys->therapistId,
+            madeAt: new \DateTimeImmutable(),
+        );
+        $secret = $device->renewSecret(new \DateTimeImmutable());
+        $this->keep($device);
+        $this->browser->getCookieJar()->set(
+            new Cookie('garden-home', $secret, null, '/home', domain: 'localhost'),
+        );
+    }
+
+    /** @return list<HomeDevice> */
+    private function devices(): array
+    {
+        return $this->entities->getRepository(HomeDevice::class)->findAll();
+    }
+
+    private function therapist(): \HandGarden\Account\Staff
+    {
+        return $this->entities->find(
+            \HandGarden\Account\Staff::class,
+            $this->odalys->therapistId,
+        ) ?? self::fail();
+    }
+
+    /** @return array<string, string> */
+    private static function origin(): array
+    {
+        return ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'application/json'];
+    }
+
+    /**
+     * @param array<string, mixed> $body
+     *
+     * @return array<string, mixed>
+     */
+    private function home(string $path, array $body): array
+    {
+        $this->browser->request(
+            'POST',
+            $path,
+            server: self::origin(),
+            content: json_encode($body, \JSON_THROW_ON_ERROR),
+        );
+        $answer = json_decode($this->page(), true);
+        self::assertIsArray($answer, $this->page());
+
+        /** @var array<string, mixed> $answer */
+        return $answer;
+    }
+
+    /** @return array<string, mixed> */
+    private function json(string $path): array
+    {
+        $this->browser->request('GET', $path);
+        /** @var array<string, mixed> $answer */
+        $answer = (array) json_decode($this->page(), true);
+
+        return $answer;
+    }
+
+    /**
+     * @param list<mixed> $slots
+     *
+     * @return array<string, mixed>
+     */
+    private function asked(string $plan, array $slots): array
+    {
+        $this->entities->clear();
+
+        return $this->home('/home/day', ['plan' => $plan, 'slots' => $slots, 'unsent' => 0]);
+    }
+
+    /** @return array<string, mixed> */
+    private function day(): array
+    {
+        /** @var array<string, mixed> $day */
+        $day = $this->asked('', [])['day'] ?? self::fail($this->page());
+
+        return $day;
+    }
+
+    /** @return array{hash: string, sheet: array<string, mixed>} */
+    private function plan(): array
+    {
+        /** @var array{hash: string, sheet: array<string, mixed>} $plan */
+        $plan = $this->asked('', [])['plan'] ?? self::fail($this->page());
+
+        return $plan;
+    }
+
+    /**
+     * @param array{hash: string, sheet: array<string, mixed>} $plan
+     *
+     * @return list<string>
+     */
+    private function keysOf(array $plan): array
+    {
+        /** @var array{home: array{items: list<array{key: string}>}} $lists */
+        $lists = $plan['sheet']['lists'];
+
+        return array_column($lists['home']['items'], 'key');
+    }
+
+    /** @return array{hash: string, slot: array{id: string, secret: string}} */
+    private function handed(): array
+    {
+        $answer = $this->asked('', []);
+        /** @var list<array{id: string, secret: string}> $slots */
+        $slots = $answer['slots'];
+        /** @var array{hash: string} $plan */
+        $plan = $answer['plan'];
+
+        return ['hash' => $plan['hash'], 'slot' => $slots[0]];
+    }
+
+    /**
+     * @param array<string, mixed> $body
+     *
+     * @return array<string, mixed>
+     */
+    private function event(string $kind, ?string $item, array $body): array
+    {
+        return array_filter([
+            'id' => Uuid::v7()->toRfc4122(),
+            'seq' => ++$this->seq,
+            'kind' => $kind,
+            'item' => $item,
+            'at' => gmdate('Y-m-d\TH:i:s\Z'),
+        ], static fn (mixed $v): bool => null !== $v) + ['body' => (object) $body];
+    }
+
+    /**
+     * @param array{hash: string, slot: array{id: string, secret: string}} $handed
+     * @param list<array<string, mixed>>                                   $events
+     */
+    private function send(array $handed, array $events): void
+    {
+        $this->entities->clear();
+        $this->browser->request(
+            'POST',
+            '/played/events',
+            server: [
+                'HTTP_AUTHORIZATION' => 'Bearer '.$handed['slot']['secret'],
+                'CONTENT_TYPE' => 'application/json',
+            ],
+            content: json_encode([
+                'device' => self::BROWSER,
+                'events' => $events,
+                'plan' => $handed['hash'],
+                'list' => 'home',
+            ], \JSON_THROW_ON_ERROR),
+        );
+        $this->assertStatus(200);
+        self::assertStringContainsString('"refused":[]', $this->page());
+        $this->entities->clear();
+    }
+
+    /** @return list<SittingEvent> */
+    private function eventsOf(Sitting $sitting): array
+    {
+        return $this->entities->getRepository(SittingEvent::class)->findBy(['sittingId' => $sitting->id]);
+    }
+
+    /**
+     * @param array<string, mixed> $day
+     *
+     * @return array{words: string}
+     */
+    private function alertOf(array $day): array
+    {
+        /** @var list<array{words: string}> $alerts */
+        $alerts = $day['alerts'];
+
+        return $alerts[0] ?? self::fail('no alert at home');
+    }
+
+    /**
+     * @param array<string, mixed> $day
+     *
+     * @return array{answer: string, isRead: bool}
+     */
+    private function messageOf(array $day): array
+    {
+        /** @var list<array{answer: string, isRead: bool}> $messages */
+        $messages = $day['messages'];
+
+        return $messages[0] ?? self::fail('no message at home');
+    }
+
+    private function tellsOfOdalys(): bool
+    {
+        return str_contains($this->page(), 'Odalys');
+    }
+
+    /** @param array<string, string> $values */
+    private static function path(string $path, array $values): string
+    {
+        foreach ($values as $name => $value) {
+            $path = str_replace('{'.$name.'}', $value, $path);
+        }
+
+        return $path;
+    }
+
+    private static function text(mixed $value): string
+    {
+        self::assertIsString($value);
+
+        return $value;
+    }
+}
