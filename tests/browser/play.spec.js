@@ -60,6 +60,7 @@ test('without a network nothing is lost, over a reload, and all goes out when it
   await page.reload();
   const stretches = await playAll(page);
   await tellAfter(page);
+  await expect(face(page, 'end')).toBeVisible(); // shown once the end is kept here
   await expect(face(page, 'end').locator('[data-sent]')).toContainText('Not sent yet');
   await expect(page.locator('[data-waits]')).toContainText('kept here, not sent yet');
   await page.reload();

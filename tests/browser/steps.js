@@ -8,6 +8,13 @@ export async function signIn(page, who = 'maren') {
   await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
 }
 
+/** The page of a client. */
+export async function client(page, name, suffix = '') {
+  await page.goto('/');
+  const href = await page.getByRole('link', { name, exact: true }).getAttribute('href');
+  await page.goto(`${href}${suffix}`);
+}
+
 /** Every answer that the screening page asks for, as no. */
 export async function answerScreening(page) {
   for (const fieldset of await page.locator('form ol > li').all())

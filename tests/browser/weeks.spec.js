@@ -1,13 +1,6 @@
 // Following up: decisions by keys, an alert answered, a line corrected, a block reviewed.
 import { expect, test } from '@playwright/test';
-import { complaints, signIn } from './steps.js';
-
-/** The page of a client. */
-async function client(page, name, suffix = '') {
-  await page.goto('/');
-  const href = await page.getByRole('link', { name, exact: true }).getAttribute('href');
-  await page.goto(`${href}${suffix}`);
-}
+import { client, complaints, signIn } from './steps.js';
 
 test('ten decisions by keys alone, in under forty presses', async ({ page }) => {
   const complained = complaints(page);

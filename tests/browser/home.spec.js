@@ -1,0 +1,380 @@
+// At home: a device is let in beside the clinic, a sitting is played without a network, something wrong comes through,
+// and a device that is taken out opens nothing more.
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { stateOf } from '../../assets/scripts/home/day.js';
+import { leftOut } from '../../assets/scripts/home/left-out.js';
+import { client, complaints, face, signIn, steadily } from './steps.js';
+
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
+
+/** Consent, code, pictures on both sides, the word of the therapist. */
+async function letIn(clinic, phone, name, label = 'telephone') {
+  await client(clinic, name, '/home');
+  const consent = clinic.locator('details', { hasText: 'Home use' });
+  if (await consent.getByText('not given').isVisible()) {
+    await consent.locator('summary').click();
+    await consent.getByRole('button', { name: 'Keep the consent' }).click();
+    await expect(clinic.getByText('The consent is kept.')).toBeVisible();
+  }
+  await clinic.getByLabel('Which device').fill(label);
+  await clinic.getByRole('button', { name: /Let a device in|Make another code/ }).click();
+  const code = await clinic.locator('[data-code]').textContent();
+  await phone.goto('/home/in');
+  await phone.locator('html[data-connected]').waitFor();
+  await phone.getByRole('textbox', { name: 'Code' }).fill(code ?? '');
+  await phone.getByRole('button', { name: 'Go on' }).click();
+  await expect(phone.getByRole('heading', { name: 'Show these pictures' })).toBeVisible();
+  const shown = await phone
+    .locator('.key-picture')
+    .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')));
+  await expect(clinic.getByRole('heading', { name: 'Are these the pictures' })).toBeVisible();
+  const there = await clinic
+    .locator('.key-row [role="img"]')
+    .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')));
+  expect(shown).toEqual(there);
+  await clinic.getByRole('button', { name: 'The same: let it in' }).click();
+  await phone.getByRole('button', { name: 'Yes' }).click();
+  await expect(
+    phone.getByRole('heading', { name: /Today is|on hold|done for today/ }),
+  ).toBeVisible();
+}
+
+/** Answers every question before a sitting, as it comes. */
+async function answerBefore(phone, { pain = '1', trouble = 'No' } = {}) {
+  const heading = phone.locator('[data-face]:not([hidden]) h1');
+  for (let asked = 0; asked < 12; asked += 1) {
+    const words = await heading.textContent();
+    const face = phone.locator('[data-face]:not([hidden])');
+    if (words?.includes('Your therapist changed')) await face.getByRole('button').first().click();
+    else if (words?.includes('Who is with you'))
+      await face.getByRole('button', { name: 'Nobody' }).click();
+    else if (words?.includes('new trouble'))
+      await face.getByRole('button', { name: trouble, exact: true }).click();
+    else if (words?.includes('Any pain'))
+      await face.getByRole('button', { name: pain, exact: true }).click();
+    else if (words?.includes('After last time'))
+      await face.getByRole('button', { name: 'No', exact: true }).click();
+    else if (words?.includes('How tired'))
+      await face.getByRole('button', { name: '2', exact: true }).click();
+    else if (words?.includes('medicine')) await face.getByRole('button', { name: 'Yes' }).click();
+    else if (words?.includes('skin whole'))
+      await face.getByRole('button', { name: 'Yes, whole' }).click();
+    else return;
+    await phone.waitForTimeout(650); // a second touch this soon is not heard
+  }
+}
+
+test('let in, a sitting begun and ended without a network, sent later', async ({
+  page,
+  browser,
+}) => {
+  const complained = complaints(page);
+  const home = await browser.newContext(PHONE);
+  const phone = await home.newPage();
+  await signIn(page);
+  await letIn(page, phone, 'Imke Solvang');
+  for (const side of ['/home', '/diary']) {
+    await client(page, 'Imke Solvang', side);
+    const found = await new AxeBuilder({ page }).analyze();
+    expect.soft(found.violations, side).toEqual([]);
+  }
+  await phone.evaluate(() => navigator.serviceWorker.ready.then(() => true));
+  await phone.waitForTimeout(1500);
+  await home.setOffline(true);
+  await phone.goto('/home');
+  await expect(phone.getByText('No network. You can practise.')).toBeVisible();
+  await phone.getByRole('button', { name: 'Start' }).click();
+  await answerBefore(phone);
+  await expect(phone.getByRole('heading', { name: 'Sit well' })).toBeVisible();
+  await phone.getByRole('button', { name: 'Begin' }).click();
+  await phone.waitForURL('**/home/sittings/*');
+  for (let n = 0; n < 30; n += 1) {
+    const face = await phone.locator('[data-behaviour="play"]').getAttribute('data-shows');
+    if (face === 'after') break;
+    if (face === 'ready') await phone.getByRole('button', { name: 'Not this one' }).click();
+    if (face === 'skip') await phone.getByRole('button', { name: 'No time' }).click();
+    await phone.waitForTimeout(650);
+  }
+  await phone.getByRole('button', { name: '0', exact: true }).click();
+  await phone.waitForTimeout(650);
+  await phone.getByRole('button', { name: 'Right', exact: true }).click();
+  await phone.waitForTimeout(650);
+  await phone.getByRole('button', { name: 'Finish' }).click();
+  await expect(phone.getByRole('heading', { name: 'Done for today' })).toBeVisible();
+  await expect(phone.getByRole('status').filter({ hasText: 'Not sent yet.' })).toBeVisible();
+  await home.setOffline(false);
+  await phone.getByRole('link', { name: 'Back to today' }).click();
+  await expect(phone.getByRole('heading', { name: 'You are done for today.' })).toBeVisible();
+  await expect(phone.locator('[data-waits]')).toHaveText('', { timeout: 15000 });
+  await client(page, 'Imke Solvang', '/logbook');
+  await expect(page.getByText('at home').first()).toBeVisible();
+  expect(complained).toEqual([]);
+  await home.close();
+});
+
+test('something wrong at home, also without a network, becomes an alert that is answered', async ({
+  page,
+  browser,
+}) => {
+  const home = await browser.newContext(PHONE);
+  const phone = await home.newPage();
+  await signIn(page);
+  await letIn(page, phone, 'Noor Achterberg');
+  await phone.waitForTimeout(1500);
+  await home.setOffline(true);
+  await phone.getByRole('button', { name: 'Something is wrong' }).click();
+  await steadily(phone);
+  await phone.getByRole('button', { name: 'Something else' }).click();
+  await steadily(phone);
+  await phone.getByRole('button', { name: 'Swollen' }).click();
+  await expect(face(phone, 'told').getByText('Not sent yet. Call if it matters.')).toBeVisible();
+  await expect(face(phone, 'told')).toContainText('Nobody watches these messages');
+  await phone.goto('/home'); // neither by reload
+  await expect(phone.getByRole('heading', { name: 'Your plan is on hold.' })).toBeVisible();
+  await home.setOffline(false);
+  await phone.reload();
+  await expect(phone.getByText('Nobody may have read it yet.')).toBeVisible({ timeout: 20000 });
+  await client(page, 'Noor Achterberg', '/decisions');
+  await page.getByRole('link', { name: 'Open and answer' }).first().click();
+  await phone.reload();
+  await expect(phone.getByText('has read it and will call you.')).toBeVisible({ timeout: 20000 });
+  await page.getByLabel('What was found and done').fill('Spoken: an old swelling.');
+  await page.getByLabel('Reopen at the same dose').check();
+  await page.getByRole('button', { name: 'Answer', exact: true }).click();
+  await phone.reload();
+  await expect(phone.getByRole('heading', { name: /Today is|done for today/ })).toBeVisible({
+    timeout: 20000,
+  });
+  await home.close();
+});
+
+test('a message is answered and read; a device that is taken out opens nothing more', async ({
+  page,
+  browser,
+}) => {
+  const home = await browser.newContext(PHONE);
+  const phone = await home.newPage();
+  await signIn(page);
+  await letIn(page, phone, 'Bashir Quill');
+  await phone.getByRole('button', { name: 'Message' }).click();
+  await steadily(phone);
+  await phone.getByRole('button', { name: 'A thing I need' }).click();
+  await steadily(phone);
+  await phone.getByLabel('In your own words').fill('The putty is dry.');
+  await phone.getByRole('button', { name: 'Send', exact: true }).click();
+  await expect(face(phone, 'sent').getByText(/^Sent at/)).toBeVisible({ timeout: 20000 });
+  await client(page, 'Bashir Quill', '/home');
+  await page.getByLabel('Answer, in short words').fill('A new one comes with you on Friday.');
+  await page.getByRole('button', { name: 'Send it home' }).click();
+  await phone.reload();
+  await expect(phone.getByRole('button', { name: 'Message new' })).toBeVisible({ timeout: 20000 });
+  await phone.getByRole('button', { name: 'Message new' }).click();
+  await phone.getByRole('button', { name: 'I have read it' }).click();
+  await expect(async () => {
+    await page.reload();
+    await expect(page.getByText(/^read /).first()).toBeVisible({ timeout: 1000 });
+  }).toPass();
+  await home.setOffline(true);
+  await steadily(phone);
+  await face(phone, 'message').getByRole('button', { name: 'Back' }).click();
+  await steadily(phone);
+  await phone.getByRole('button', { name: /^Message/ }).click();
+  await steadily(phone);
+  await phone.getByRole('button', { name: 'The time' }).click();
+  await steadily(phone);
+  await phone.getByLabel('In your own words').fill('Later, please.');
+  await phone.getByRole('button', { name: 'Send', exact: true }).click();
+  await page.getByText('Take it out', { exact: true }).first().click();
+  await page.getByLabel('Why').first().selectOption('replaced');
+  await page.getByRole('button', { name: 'Take it out now' }).first().click();
+  await home.setOffline(false);
+  await phone.reload();
+  await expect(phone.getByRole('heading', { name: 'This device no longer opens' })).toBeVisible({
+    timeout: 20000,
+  });
+  await expect(phone.getByText('has been handed in, and is erased.')).toBeVisible();
+  expect(await phone.evaluate(async () => (await indexedDB.databases()).length)).toBe(0);
+  expect((await phone.request.post('/home/day', { data: {} })).status()).toBeGreaterThan(399);
+  await expect(async () => {
+    await page.reload();
+    await expect(page.getByText('Later, please.')).toBeVisible({ timeout: 1000 });
+    await expect(page.getByText('It has erased its store.')).toBeVisible({ timeout: 1000 });
+  }).toPass();
+  await home.close();
+});
+
+test('a shaking hand comes through: double touches count once, every screen is clean', async ({
+  page,
+  browser,
+}) => {
+  test.setTimeout(120000);
+  const home = await browser.newContext(PHONE);
+  const phone = await home.newPage();
+  await signIn(page);
+  await client(page, 'Tomasz Ferrow', '/diary');
+  await page.getByRole('button', { name: /Begin the diary|Keep$/ }).click();
+  await letIn(page, phone, 'Tomasz Ferrow');
+  const seen = new Set();
+  const look = async () => {
+    const name = (await phone.locator('[data-behaviour]').getAttribute('data-shows')) ?? '';
+    if (seen.has(name)) return;
+    seen.add(name);
+    const found = await new AxeBuilder({ page: phone }).analyze();
+    expect.soft(found.violations, name).toEqual([]);
+    const small = await phone
+      .locator('.btn:visible')
+      .evaluateAll((all) =>
+        all.filter((one) => one.getBoundingClientRect().height < 55).map((one) => one.textContent),
+      );
+    expect.soft(small, name).toEqual([]);
+    const wide = await phone.evaluate(() => document.documentElement.scrollWidth);
+    expect.soft(wide, name).toBeLessThanOrEqual(390);
+  };
+  // whatever is touched is touched once more, a moment later and at the same place
+  await phone.addInitScript(() => {
+    window.addEventListener(
+      'click',
+      ({ isTrusted, clientX, clientY }) => {
+        const again = () => document.elementFromPoint(clientX, clientY)?.click();
+        if (isTrusted) setTimeout(again, 150);
+      },
+      true,
+    );
+  });
+  await phone.goto('/home');
+  await phone.locator('[data-face="today"]').waitFor();
+  /** Down, a drift of some pixels, up slowly. */
+  const shaking = async (button) => {
+    await look();
+    await button.scrollIntoViewIfNeeded();
+    const box = await button.boundingBox();
+    if (box === null) throw new Error('not on the screen');
+    await phone.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await phone.mouse.down();
+    await phone.mouse.move(box.x + box.width / 2 + 6, box.y + box.height / 2 + 5, { steps: 4 });
+    await phone.waitForTimeout(90);
+    await phone.mouse.up();
+    await phone.waitForTimeout(900);
+  };
+  const within = (name) =>
+    phone.locator('[data-face]:not([hidden])').getByRole('button', { name, exact: true });
+  await shaking(phone.getByRole('button', { name: /^Message/ }));
+  await shaking(within('Something else'));
+  await shaking(within('Do not send'));
+  await shaking(phone.getByRole('button', { name: 'Diary' }));
+  await shaking(within('Shaking'));
+  await shaking(within('0'));
+  await shaking(within('Both'));
+  await shaking(within('Eating or drinking'));
+  await shaking(within('Keep it'));
+  await shaking(within('Back to today'));
+  await shaking(phone.getByRole('button', { name: 'Diary' }));
+  await shaking(within('A cramp is there now'));
+  await shaking(within('It let go'));
+  await phone.goto('/home');
+  await shaking(phone.getByRole('button', { name: 'More' }));
+  await shaking(within('Large'));
+  await shaking(within('Strong lines'));
+  await phone.goto('/home');
+  await expect(phone.locator('html')).toHaveAttribute('data-size', 'large');
+  await phone.locator('[data-start]').waitFor();
+  await shaking(phone.locator('[data-start]'));
+  await shaking(within('No')); // trouble
+  await shaking(within('8')); // severe pain: nothing active
+  for (const name of ['later', 'tired', 'medicine', 'skin']) {
+    const shows = await phone.locator('[data-behaviour]').getAttribute('data-shows');
+    if (shows !== name) continue;
+    await shaking(within({ later: 'No', tired: '3', medicine: 'Yes', skin: 'Yes, whole' }[name]));
+  }
+  await look();
+  await expect(
+    phone.getByText('No active work today. Only rest positions and breathing.'),
+  ).toBeVisible();
+  expect([...seen]).toEqual(
+    expect.arrayContaining([
+      'today',
+      'message',
+      'write',
+      'diary',
+      'severity',
+      'rest',
+      'cramp',
+      'more',
+      'trouble',
+      'pain',
+      'setup',
+    ]),
+  );
+  await home.close();
+});
+
+test('what there is to do now, by the clock of the client', () => {
+  const planDay = {
+    day: '2026-11-30',
+    list: 'home',
+    only: [],
+    sittings: [
+      { at: '09:00', minutes: 12 },
+      { at: '16:00', minutes: 12 },
+    ],
+  };
+  const plan = { hash: '', madeAt: '', sheet: { lists: {}, stops: [], days: [planDay] } };
+  const day = { zone: 'Europe/Berlin', held: [], sittings: [] };
+  /** @param {string} time in Berlin, an hour before UTC @param {object} more */
+  const at = (time, more = {}) =>
+    stateOf({
+      plan,
+      day,
+      begun: [],
+      holds: [],
+      now: new Date(`2026-11-30T${time}:00+01:00`),
+      ...more,
+    });
+  const begun = (time, isFinished = true, nth = 0) => [
+    { id: 'a', day: '2026-11-30', at: `2026-11-30T${time}:00+01:00`, isFinished, nth },
+  ];
+
+  expect(at('08:00')).toMatchObject({ kind: 'next', nth: 0, at: '09:00' });
+  expect(at('12:30')).toMatchObject({ kind: 'next', nth: 0, later: { at: '16:00' } });
+  // the one that was missed is not added to the next
+  expect(at('16:05')).toMatchObject({ kind: 'next', nth: 1, later: null });
+  expect(at('09:40', { begun: begun('09:10') })).toMatchObject({ nth: 1, waits: true });
+  expect(at('10:20', { begun: begun('09:10') })).toMatchObject({ nth: 1, waits: false });
+  expect(at('09:40', { begun: begun('09:10', false) })).toMatchObject({ kind: 'unfinished' });
+  expect(at('16:40', { begun: begun('16:10', true, 1) }).kind).toBe('done');
+  expect(at('09:00', { plan: null })).toMatchObject({ kind: 'unknown' });
+  expect(
+    at('09:00', { holds: [{ keys: ['*'], day: '2026-11-30', at: '' }] }),
+    'what was stopped stays so today',
+  ).toMatchObject({ kind: 'held' });
+  expect(at('09:00', { holds: [{ keys: ['*'], day: '2026-11-29', at: '' }] }).kind).toBe('next');
+  expect(at('09:00', { holds: [{ keys: ['*'], day: null, at: '' }] }).kind).toBe('held');
+  expect(at('09:00', { day: { ...day, held: [{ key: '*', what: '' }] } }).kind).toBe('held');
+  const elsewhere = {
+    id: 'b',
+    day: '2026-11-30',
+    at: '2026-11-30T09:00:00+01:00',
+    isFinished: true,
+  };
+  expect(at('16:10', { day: { ...day, sittings: [elsewhere] } })).toMatchObject({ nth: 1 });
+  const both = [...begun('09:10'), { ...begun('16:10', true, 1)[0], id: 'c' }];
+  expect(at('18:00', { begun: both }).kind).toBe('done');
+});
+
+test('what takes an exercise out of a sitting is looked up, and nothing else is', () => {
+  const item = (id, outBy) => ({ id, key: `k${id}`, outBy, isPause: false, things: [] });
+  const by = ['severe-pain', 'broken-skin', 'nobody-there', 'old-plan', 'unsteady'];
+  const items = [item('0', []), ...by.map((one, nth) => item(String(nth + 1), [one]))];
+  const list = { items, short: ['0'], waits: [] };
+  const only = items.map(({ key }) => key);
+  for (let mask = 0; mask < 1 << by.length; mask += 1) {
+    const outBy = new Set(by.filter((_, nth) => mask & (1 << nth)));
+    const out = leftOut(list, { only, rests: [], outBy, isShort: false });
+    expect([...out.values()].sort()).toEqual([...outBy].sort());
+  }
+  expect([...leftOut(list, { only, rests: ['k0'], outBy: new Set(), isShort: false })]).toEqual([
+    ['0', 'held'],
+  ]);
+  expect(leftOut(list, { only, rests: [], outBy: new Set(), isShort: true }).size).toBe(5);
+});
