@@ -70,11 +70,6 @@ await page.getByRole('button', { name: 'Begin' }).click();
 await page.getByRole('button', { name: 'Start' }).click();
 await page.waitForTimeout(6000);
 await shot('sitting');
-const player = page.url();
-await page.setViewportSize({ width: 390, height: 844 });
-await page.goto(player);
-await shot('sitting-phone');
-await page.setViewportSize({ width: 1280, height: 800 });
 await page.goto(`${base}/clients/${odalys}/release`);
 await page.getByLabel('What you have seen').fill('The arm lies heavy, the skin is whole.');
 await page.locator('[name="pain_before"][value="1"]').check();
@@ -90,4 +85,56 @@ for (let step = 1; step < 4; step += 1) {
 }
 await page.waitForTimeout(4000);
 await shot('release');
+await atHome();
 await browser.close();
+
+/** A telephone is let in beside the clinic: today, a question before the start, the player, side by side. */
+async function atHome() {
+  await page.goto(`${base}/clients/${tomasz}/home`);
+  const consent = page.locator('details', { hasText: 'Home use' });
+  await consent.locator('summary').click();
+  await consent.getByRole('button', { name: 'Keep the consent' }).click();
+  await page.getByLabel('Which device').fill('telephone');
+  await page.getByRole('button', { name: 'Let a device in' }).click();
+  const code = await page.locator('[data-code]').textContent();
+  const viewport = { width: 390, height: 844 };
+  const phone = await (await browser.newContext({ viewport, hasTouch: true })).newPage();
+  const taken = [];
+  const take = async () => {
+    await phone.waitForTimeout(700);
+    taken.push((await phone.screenshot()).toString('base64'));
+  };
+  await phone.goto(`${base}/home/in`);
+  await phone.getByRole('textbox', { name: 'Code' }).fill(code);
+  await phone.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'The same: let it in' }).click();
+  await phone.getByRole('button', { name: 'Yes' }).click();
+  await phone.locator('[data-start]').waitFor();
+  await take();
+  await phone.locator('[data-start]').click();
+  for (const [face, answer] of [
+    ['trouble', 'No'],
+    ['pain', '2'],
+    ['later', 'No'],
+    ['tired', '3'],
+    ['medicine', 'Yes'],
+    ['skin', 'Yes, whole'],
+    ['setup', 'Begin'],
+  ]) {
+    await phone.waitForTimeout(700);
+    const shown = phone.locator(`[data-face="${face}"]:not([hidden])`);
+    if ((await shown.count()) === 0) continue;
+    if (face === 'pain' || face === 'setup') await take();
+    await shown.getByRole('button', { name: answer, exact: true }).click();
+  }
+  await phone.getByRole('button', { name: 'Start' }).click();
+  await phone.waitForTimeout(4000);
+  await take();
+  const size = { width: 4 * 400, height: 844 };
+  const sheet = await browser.newPage({ viewport: size });
+  const images = taken.map((png) => `<img width="390" src="data:image/png;base64,${png}">`);
+  await sheet.setContent(
+    `<body style="margin:0;display:flex;gap:13px;background:#444">${images.join('')}`,
+  );
+  await sheet.screenshot({ path: `${folder}/home.png` });
+}
