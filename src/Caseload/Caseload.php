@@ -7,6 +7,7 @@ namespace HandGarden\Caseload;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use HandGarden\Client\Client;
+use HandGarden\Client\CountsChanges;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Web\Clock;
 use HandGarden\Web\Row;
@@ -18,7 +19,7 @@ use HandGarden\Web\Row;
  * A row holds until `stale_from`. Whoever changes something sets that to the past in the same transaction; working it
  * out sets it to the client's next midnight.
  */
-final readonly class Caseload
+final readonly class Caseload implements CountsChanges
 {
     public const PAGE = 30;
     /** Raised when what a row says is worked out otherwise. */
@@ -79,7 +80,6 @@ final readonly class Caseload
         );
     }
 
-    /** How often anything of this client has changed: what is made of it can be kept under this number. */
     public function changes(Client $client): int
     {
         $found = $this->connection->fetchOne(

@@ -7,9 +7,9 @@ namespace HandGarden\Desk;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Assessment\MeasureView;
 use HandGarden\Assessment\ReadingRepository;
-use HandGarden\Caseload\Caseload;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
+use HandGarden\Client\KeptOfClient;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Pictures\HandPictures;
 use HandGarden\Core\Anatomy\Side;
@@ -24,20 +24,14 @@ use HandGarden\Planning\PlacementViews;
 use HandGarden\Planning\Plan;
 use HandGarden\Progress\OpenProposals;
 use HandGarden\Sitting\SittingRepository;
-use HandGarden\Web\Clock;
-use Symfony\Contracts\Cache\CacheInterface;
 use Twig\Environment;
 use Twig\Markup;
 
-/**
- * Makes the overview of a client and keeps it while nothing it rests on has changed: the caseload counts the changes
- * of each client, so that nobody has to remember to throw a kept overview away.
- */
+/** Makes the overview of a client, and keeps it while nothing it rests on has changed. */
 final readonly class ClientCards
 {
     public function __construct(
-        private CacheInterface $cards,
-        private Caseload $caseload,
+        private KeptOfClient $kept,
         private ReadingRepository $readings,
         private CatalogueStore $catalogue,
         private HandPictures $pictures,
@@ -48,49 +42,19 @@ final readonly class ClientCards
         private Environment $twig,
         private PlacementViews $views,
         private ClinicRepository $clinics,
-        private Clock $clock,
     ) {
     }
 
     public function for(Client $client): ClientCard
     {
-        $names = $this->clinics->namesOfStaff();
-
-        return $this->cards->get(
-            $this->key($client, $names),
-            fn (): ClientCard => $this->make($client, $names),
+        return $this->kept->get(
+            'overview',
+            $client,
+            fn (): ClientCard => $this->make($client),
         );
     }
 
-    /**
-     * The same for what else is made of a client.
-     *
-     * @param callable(): Markup $make
-     */
-    public function shown(string $what, Client $client, ClientCard $card, callable $make): Markup
-    {
-        return $this->cards->get(
-            $what.'.'.$this->key($client, $card->names),
-            static fn (): Markup => $make(),
-        );
-    }
-
-    /** @param array<string, string> $names of staff by id */
-    private function key(Client $client, array $names): string
-    {
-        return implode('.', [
-            $client->id,
-            (string) $this->caseload->changes($client),
-            hash(
-                'xxh128',
-                serialize([$this->clinics->own()->emergencyNumber, $names]),
-            ),
-            $this->clock->today($client->zone)->format('Ymd'),
-        ]);
-    }
-
-    /** @param array<string, string> $names of staff by id */
-    private function make(Client $client, array $names): ClientCard
+    private function make(Client $client): ClientCard
     {
         $catalogue = $this->catalogue->get();
         $waiting = [];
@@ -166,7 +130,7 @@ final readonly class ClientCards
             sittings: $this->sittings->recent($client, 8),
             visits: $this->readings->visits($client, 5),
             latest: $this->latest($client),
-            names: $names,
+            names: $this->clinics->namesOfStaff(),
         );
     }
 

@@ -7,6 +7,7 @@ namespace HandGarden\Desk;
 use HandGarden\Assessment\MeasuredChanges;
 use HandGarden\Assessment\ReadingRepository;
 use HandGarden\Client\Client;
+use HandGarden\Client\KeptOfClient;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Progress\ToneAfter;
@@ -38,6 +39,7 @@ final class ShowLook extends AbstractController
 
     public function __construct(
         private readonly ClientCards $cards,
+        private readonly KeptOfClient $kept,
         private readonly FocusItems $focus,
         private readonly LoggedTrend $trend,
         private readonly SittingRepository $sittings,
@@ -65,10 +67,9 @@ final class ShowLook extends AbstractController
             'block' => $block,
             'blockDay' => $block?->block()->dayOf($today),
             'alerts' => $this->alerts->open($client),
-            'shown' => $this->cards->shown(
+            'shown' => $this->kept->get(
                 'look',
                 $client,
-                $card,
                 fn (): Markup => $this->drawn(
                     $client,
                     $card,

@@ -8,6 +8,7 @@ use HandGarden\Assessment\Chart\Chart;
 use HandGarden\Assessment\MeasuredChanges;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
+use HandGarden\Client\KeptOfClient;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Progress\Adherence;
 use HandGarden\Core\Progress\Prescribed;
@@ -23,6 +24,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
+use Twig\Markup;
 
 /** What has moved over weeks: kept up, felt, given and reached, measured. */
 #[Route('/clients/{client}/trends', name: 'following_trends', methods: ['GET'])]
@@ -44,15 +46,35 @@ final class ShowTrends extends AbstractController
         private readonly Periods $periods,
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
+        private readonly KeptOfClient $kept,
         private readonly Clock $clock,
     ) {
     }
 
     public function __invoke(Request $request, Client $client): Response
     {
-        $today = $this->clock->today($client->zone);
         $weeks = $request->query->getInt('weeks', self::USUAL_WEEKS);
         $weeks = \in_array($weeks, self::WEEKS, true) ? $weeks : self::USUAL_WEEKS;
+        $asked = ItemKey::fromText((string) $request->query->get('item', ''))?->text() ?? '';
+
+        return $this->render('Following/trends.html.twig', [
+            'client' => $client,
+            'banner' => $this->cautions->for($client),
+            'weeks' => $weeks,
+            'choices' => self::WEEKS,
+            'asked' => $asked,
+            'drawn' => $this->kept->get(
+                'trends.'.$weeks.'.'.hash('xxh128', $asked),
+                $client,
+                fn (): Markup => $this->drawn($client, $weeks, $asked),
+            ),
+        ]);
+    }
+
+    /** Kept while nothing of the client changes: it reads months of log. */
+    private function drawn(Client $client, int $weeks, string $asked): Markup
+    {
+        $today = $this->clock->today($client->zone);
         $from = $today->modify('-'.(7 * $weeks - 1).' days');
         $days = $this->trend->days($client, $from);
         $time = new Timeline(
@@ -64,14 +86,10 @@ final class ShowTrends extends AbstractController
         $items = Prescribed::in(
             $this->plan->items($client),
         );
-        $asked = (string) $request->query->get('item', '');
         $adherence = $this->adherence($client, $items, $today);
 
-        return $this->render('Following/trends.html.twig', [
-            'client' => $client,
-            'banner' => $this->cautions->for($client),
+        return new Markup($this->renderView('Following/_trends.html.twig', [
             'weeks' => $weeks,
-            'choices' => self::WEEKS,
             'days' => $days,
             'keptUp' => $charts->keptUp($days, $client->daysPerWeek),
             'pain' => $charts->pain($days),
@@ -79,7 +97,7 @@ final class ShowTrends extends AbstractController
             'reasons' => Adherence::reasonsOf($adherence),
             'items' => $this->names($client),
             'asked' => $asked,
-            'drawn' => $this->drawn(
+            'drawn' => $this->charts(
                 $client,
                 $asked,
                 $items,
@@ -87,7 +105,7 @@ final class ShowTrends extends AbstractController
                 from: $from,
             ),
             'measures' => $this->changes->since($client, $from, self::MOST_MEASURES),
-        ]);
+        ]), 'UTF-8');
     }
 
     /**
@@ -132,7 +150,7 @@ final class ShowTrends extends AbstractController
      *
      * @return list<array{chart: Chart, key: string}>
      */
-    private function drawn(
+    private function charts(
         Client $client,
         string $asked,
         array $items,
