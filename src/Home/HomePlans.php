@@ -6,6 +6,7 @@ namespace HandGarden\Home;
 
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
+use HandGarden\Client\KeptOfClient;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Core\Words\PhraseFormat;
@@ -22,13 +23,22 @@ final readonly class HomePlans
     public function __construct(
         private EntityManagerInterface $entities,
         private PlanSheet $sheet,
+        private KeptOfClient $kept,
         private DecisionRepository $decisions,
         private Clock $clock,
     ) {
     }
 
-    /** The plan as it is now: the version kept already where nothing is different. */
+    /** The plan as it is now; a device asks every half minute, so it is worked out when something has changed. */
     public function current(Client $client): HomePlan
+    {
+        $id = $this->kept->get('plan-at-home', $client, fn (): string => $this->renewed($client)->id);
+
+        return $this->entities->find(HomePlan::class, $id) ?? $this->renewed($client);
+    }
+
+    /** The version kept already where nothing is different. */
+    private function renewed(Client $client): HomePlan
     {
         $made = $this->sheet->make($client);
         $before = $this->newest($client);
