@@ -69,9 +69,8 @@ export class Before {
     const helper = one(this.faces.get('with'), '[data-helper]', HTMLElement);
     helper.textContent = asks.helper ?? 'Helper';
     if (asks.who) answers.with = await this.#ask('with');
-    const wrong = await this.#trouble();
+    const wrong = await this.#trouble(answers);
     if (wrong !== null) return { answers, wrong, waits: false };
-    answers.trouble = 'no';
     answers.pain_before = await this.#ask('pain');
     if (asks.later) answers.hurt_later = await this.#ask('later');
     answers.tired = await this.#ask('tired');
@@ -88,15 +87,19 @@ export class Before {
     return { answers, wrong: null, waits: false };
   }
 
-  /** @returns {Promise<string|null>} the sign; empty: not known which; null: none */
-  async #trouble() {
-    const trouble = await this.#ask('trouble');
-    if (trouble === 'no') return null;
-    if (trouble === 'yes') return '';
+  /**
+   * @param {Answers} answers
+   * @returns {Promise<string|null>} the sign; empty: not known which; null: none
+   */
+  async #trouble(answers) {
+    answers.trouble = await this.#ask('trouble');
+    if (answers.trouble === 'no') return null;
+    if (answers.trouble === 'yes') return '';
     for (const [sign, words] of SIGNS) {
       this.faces.put('signs', { 'sign-words': words });
       if ((await this.#ask('signs')) !== 'no') return sign;
     }
+    answers.trouble = 'looked-through';
     return null;
   }
 }

@@ -29,5 +29,6 @@ export function look(more = {}) {
   }
   document.documentElement.dataset.size = wanted.size;
   document.documentElement.dataset.light = wanted.light;
+  document.documentElement.dataset.keys = wanted.oneKey ? 'one' : 'all';
   return wanted;
 }

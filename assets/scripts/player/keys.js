@@ -19,8 +19,10 @@ export function listen(root, running, hasOneKey) {
     const big = find('[data-big]');
     const wrong = find('[data-wrong]');
     const lit = [big, wrong, find('[data-halt]')];
-    // where nothing is the big one, it walks over all that can be chosen
-    return (big === null ? [...all(root, '[data-face] .btn', HTMLElement), wrong] : lit).filter(
+    // where nothing is the big one, it walks over all that can be chosen; where time does not press, as well
+    const walksAll = big === null || find('[data-walk]') !== null;
+    const every = all(root, '[data-face] .btn, [data-foot] .btn', HTMLElement);
+    return [...new Set(walksAll ? [big, ...every] : lit)].filter(
       (button) => button !== null && button.offsetParent !== null,
     );
   };

@@ -13,7 +13,14 @@ import { Sound } from './sound.js';
 export function settingsOf(root, running, client) {
   const key = `garden-with-${client}`;
   /** @type {With} */
-  const wanted = { voice: false, ticks: false, buzz: false, onekey: false, ...kept(key) };
+  const wanted = {
+    voice: false,
+    ticks: false,
+    buzz: false,
+    // as it is wanted on this device at home
+    onekey: document.documentElement.dataset.keys === 'one',
+    ...kept(key),
+  };
   for (const box of all(root, '[data-with]', HTMLInputElement)) {
     const name = /** @type {keyof With} */ (data(box, 'with'));
     box.checked = wanted[name];
