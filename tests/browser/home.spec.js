@@ -8,8 +8,17 @@ import { client, complaints, face, signIn, steadily } from './steps.js';
 
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
 
+/** Practice on every day of the week: whatever day it is, there is something to do. */
+async function everyDay(clinic, name) {
+  await client(clinic, name, '/edit');
+  await clinic.getByLabel('Days a week').fill('7');
+  await clinic.getByRole('button', { name: 'Save' }).click();
+  await expect(clinic.getByRole('heading', { name, level: 1 })).toBeVisible();
+}
+
 /** Consent, code, pictures on both sides, the word of the therapist. */
 async function letIn(clinic, phone, name, label = 'telephone') {
+  await everyDay(clinic, name);
   await client(clinic, name, '/home');
   const consent = clinic.locator('details', { hasText: 'Home use' });
   if (await consent.getByText('not given').isVisible()) {
@@ -208,13 +217,12 @@ test('a shaking hand comes through: double touches count once, every screen is c
   page,
   browser,
 }) => {
-  test.setTimeout(120000);
   const home = await browser.newContext(PHONE);
   const phone = await home.newPage();
   await signIn(page);
-  await client(page, 'Tomasz Ferrow', '/diary');
+  await client(page, 'Bashir Quill', '/diary');
   await page.getByRole('button', { name: /Begin the diary|Keep$/ }).click();
-  await letIn(page, phone, 'Tomasz Ferrow');
+  await letIn(page, phone, 'Bashir Quill');
   const seen = new Set();
   const look = async () => {
     const name = (await phone.locator('[data-behaviour]').getAttribute('data-shows')) ?? '';
@@ -235,8 +243,12 @@ test('a shaking hand comes through: double touches count once, every screen is c
   await phone.addInitScript(() => {
     window.addEventListener(
       'click',
-      ({ isTrusted, clientX, clientY }) => {
-        const again = () => document.elementFromPoint(clientX, clientY)?.click();
+      ({ isTrusted, clientX, clientY, timeStamp }) => {
+        // a busy machine may come to it only when it would be a touch of its own
+        const again = () => {
+          if (performance.now() - timeStamp < 500)
+            document.elementFromPoint(clientX, clientY)?.click();
+        };
         if (isTrusted) setTimeout(again, 150);
       },
       true,
@@ -306,6 +318,45 @@ test('a shaking hand comes through: double touches count once, every screen is c
       'setup',
     ]),
   );
+  await home.close();
+});
+
+test('one key is enough at home, from today into the sitting and to something wrong', async ({
+  page,
+  browser,
+}) => {
+  const home = await browser.newContext(PHONE);
+  const phone = await home.newPage();
+  await signIn(page);
+  await letIn(page, phone, 'Leandro Pask');
+  await steadily(phone);
+  await phone.getByRole('button', { name: 'More' }).click();
+  await phone.getByLabel('One key does it').check();
+  await phone.goto('/home');
+  const lit = phone.locator('.is-lit');
+  const shows = () => phone.locator('[data-behaviour]').getAttribute('data-shows');
+  /** @param {string|RegExp} words the light has to come to */
+  const press = async (words) => {
+    await expect(lit).toHaveText(words);
+    await phone.keyboard.press(' ');
+    await steadily(phone);
+  };
+  await expect(lit).toHaveText(/Start/);
+  await press(/Message/);
+  await expect(phone.getByRole('heading', { name: 'What is it about?' })).toBeVisible();
+  await press(/^\s*Back\s*$/);
+  await press(/Start/);
+  // one question after the other; the light begins with the first answer
+  for (let asked = 0; asked < 12 && phone.url().endsWith('/home'); asked += 1) {
+    if ((await shows()) === 'setup') break;
+    await press(/./);
+  }
+  await press(/Begin/);
+  await phone.waitForURL('**/home/sittings/*');
+  await press(/Start/);
+  await expect(face(phone, 'work')).toBeVisible();
+  await press(/Something is wrong/);
+  await expect(face(phone, 'wrong').getByRole('heading', { name: 'What is wrong?' })).toBeVisible();
   await home.close();
 });
 
