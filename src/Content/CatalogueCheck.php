@@ -10,6 +10,7 @@ use HandGarden\Core\Catalogue\LadderKind;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Reachable;
 use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Catalogue\TaskWith;
 use HandGarden\Core\Condition\Condition;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Drawing\DrawingLibrary;
@@ -56,6 +57,36 @@ final readonly class CatalogueCheck
             }
         }
         $this->handbook();
+        $this->techniques();
+    }
+
+    /** Whatever asks for a helper's hands is taught with one technique, and every technique teaches what there is. */
+    private function techniques(): void
+    {
+        $asking = $known = [];
+        foreach ($this->catalogue->ladders() as $ladder) {
+            foreach ($ladder->rungs as $rung) {
+                $known[$rung->id] = true;
+                $asking[$rung->id] = \in_array(Performer::Helper, $rung->fit->performers, true);
+            }
+        }
+        foreach ($this->catalogue->tasks() as $task) {
+            foreach ($task->parts as $part) {
+                $known[$part->idIn($task)] = true;
+                $asking[$part->idIn($task)] = \in_array(TaskWith::Helper, $part->with, true);
+            }
+        }
+        $techniques = $this->catalogue->handbook()->techniques;
+        foreach ($techniques->all as $key => $technique) {
+            foreach (array_diff($technique->ids, array_keys($known)) as $id) {
+                throw InvalidData::at('techniques.yaml.'.$key, \sprintf('there is no "%s"', $id));
+            }
+        }
+        foreach (array_keys(array_filter($asking)) as $id) {
+            if (null === $techniques->of($id)) {
+                throw InvalidData::at('techniques.yaml', \sprintf('nothing teaches a helper "%s"', $id));
+            }
+        }
     }
 
     /** @throws InvalidData */

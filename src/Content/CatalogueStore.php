@@ -12,6 +12,7 @@ use HandGarden\Core\Catalogue\MoreRungs;
 use HandGarden\Core\Catalogue\ReadyLadders;
 use HandGarden\Core\Catalogue\ReleaseProtocol;
 use HandGarden\Core\Catalogue\Rung;
+use HandGarden\Core\Catalogue\Techniques;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Drawing\DrawingLibrary;
@@ -197,6 +198,7 @@ final class CatalogueStore implements CacheWarmerInterface
                         cautions: [],
                         stops: [],
                         bars: [],
+                        techniques: new Techniques([], [], []),
                     ),
                 ),
             ),
@@ -285,6 +287,7 @@ final class CatalogueStore implements CacheWarmerInterface
             'shapes' => self::yaml($dir, 'shapes.yaml'),
             'rules' => self::yaml($dir, 'rules.yaml'),
             'scripts' => self::yaml($dir, 'scripts.yaml'),
+            'techniques' => self::yaml($dir, 'techniques.yaml'),
             'release' => self::yaml($dir, 'release.yaml'),
         ];
     }

@@ -54,6 +54,7 @@ final readonly class HandbookReader
                 $file('stops')->get('stops')->map(),
             ),
             bars: $file('bars')->get('bars')->raw(),
+            techniques: TechniqueReader::read($file('techniques')),
         );
     }
 

@@ -41,6 +41,7 @@ final readonly class ScreeningReader
             'yes',
             'unblocks',
             'emergency',
+            'ends_helping',
             'bars',
             'note',
             'max_hold_seconds',
@@ -58,6 +59,7 @@ final readonly class ScreeningReader
             maxHoldSeconds: $node->optional('max_hold_seconds')?->int(1, 60),
             shortensClasses: $node->optional('applies_to_classes')?->enums(EffortClass::class) ?? [],
             isEmergency: $node->optional('emergency')?->bool() ?? false,
+            endsHelping: $node->optional('ends_helping')?->bool() ?? false,
             isNote: $node->optional('note')?->bool() ?? false,
             gives: array_map(
                 static fn (Node $value): bool => $value->bool(),

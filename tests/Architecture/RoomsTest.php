@@ -19,7 +19,7 @@ final class RoomsTest extends TestCase
         ['Condition', 'Diary', 'Drawing', 'Device'],
         ['Cue'],
         ['Catalogue', 'Screening'],
-        ['Placement', 'Approach'],
+        ['Placement', 'Approach', 'Helping'],
         ['Routine', 'Goal'],
         ['Progress', 'Week'],
         ['Release', 'Score', 'Sitting', 'WhatIf'],

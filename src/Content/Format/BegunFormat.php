@@ -29,7 +29,7 @@ final readonly class BegunFormat
      */
     public static function read(Node $body): array
     {
-        $body->only('out', ...array_keys(self::CHOICES), ...self::NUMBERS);
+        $body->only('out', 'helper', ...array_keys(self::CHOICES), ...self::NUMBERS);
         $told = [];
         foreach (self::CHOICES as $field => $choices) {
             $answer = $body->optional($field)?->string();
@@ -41,6 +41,11 @@ final readonly class BegunFormat
         foreach (self::NUMBERS as $field) {
             $told[$field] = $body->optional($field)?->int(0, StopTable::MOST);
         }
+        $helper = $body->optional('helper')?->string();
+        if (null !== $helper && 1 !== preg_match('/^[0-9a-f-]{36}$/D', $helper)) {
+            throw $body->get('helper')->fail('is no id');
+        }
+        $told['helper'] = $helper;
         $out = $body->optional('out')?->strings() ?? [];
         $told['out'] = [] === $out ? null : \array_slice($out, 0, self::MOST_OUT);
 

@@ -31,6 +31,7 @@ final readonly class Handbook
         public array $cautions,
         public array $stops,
         public mixed $bars,
+        public Techniques $techniques,
     ) {
     }
 

@@ -30,4 +30,10 @@ final readonly class TaskPart
         public array $with,
     ) {
     }
+
+    /** By which it is told apart from parts of other tasks, in evidence and sign-offs. */
+    public function idIn(DailyTask $task): string
+    {
+        return $task->key.'.'.$this->id;
+    }
 }

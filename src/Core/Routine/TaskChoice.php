@@ -90,8 +90,8 @@ final readonly class TaskChoice
         }
 
         return !$part->isEarned
-            || 'clean' === $this->known->value('tryout', self::idOf($task, $part), $side)
-            || $this->facts->isMet(self::idOf($task, $part), $side);
+            || 'clean' === $this->known->value('tryout', $part->idIn($task), $side)
+            || $this->facts->isMet($part->idIn($task), $side);
     }
 
     private function isThere(DailyTask $task, TaskPart $part, Side $side): bool
@@ -101,7 +101,7 @@ final readonly class TaskChoice
             $performer = $with->performer();
             $is = null === $performer
                 ? $this->facts->setting->supervised
-                : $who->isAble($performer, self::idOf($task, $part), [], $side);
+                : $who->isAble($performer, $part->idIn($task), [], $side);
             if ($is) {
                 return true;
             }
@@ -122,10 +122,5 @@ final readonly class TaskChoice
         );
 
         return array_values(array_unique($codes));
-    }
-
-    private static function idOf(DailyTask $task, TaskPart $part): string
-    {
-        return $task->key.'.'.$part->id;
     }
 }
