@@ -28,6 +28,7 @@ use HandGarden\Core\Routine\MeasureFirst;
 use HandGarden\Core\Routine\Priorities;
 use HandGarden\Core\Routine\Priority;
 use HandGarden\Core\Routine\SittingRules;
+use HandGarden\Core\Routine\StillPrepared;
 use HandGarden\Core\Routine\TaskChoice;
 use HandGarden\Core\Routine\TaskToday;
 use HandGarden\Web\Clock;
@@ -156,6 +157,24 @@ final readonly class Briefs
         $facts = $this->facts($client, $kind);
 
         return $this->doorOf($facts->withSetting($facts->setting->alone()), $client);
+    }
+
+    /**
+     * The same with one helper there.
+     *
+     * @param list<string> $signed `rung|side` that they may do by hand
+     */
+    public function doorWith(Client $client, RoutineKind $kind, array $signed): Door
+    {
+        $facts = $this->facts($client, $kind);
+
+        return $this->doorOf($facts->withSetting($facts->setting->helpedBy($signed)), $client);
+    }
+
+    /** What prepares what in a sitting of this kind. */
+    public function prepared(Client $client, RoutineKind $kind): StillPrepared
+    {
+        return new StillPrepared($this->rules($client, $kind));
     }
 
     private function doorOf(ClientFacts $facts, Client $client): Door

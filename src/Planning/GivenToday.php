@@ -29,6 +29,7 @@ final readonly class GivenToday
             $this->briefs->limits($client, $kind)->seconds(),
             $this->briefs->door($client, $kind),
             earlier: $this->past->earlierToday($client),
+            prepared: $this->briefs->prepared($client, $kind),
         ))->of($items);
     }
 }

@@ -14,6 +14,7 @@ use HandGarden\Core\Data\Dates;
 use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Routine\Builder;
+use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Week\Frequency;
 use HandGarden\Core\Week\HelperHours;
 use HandGarden\Core\Week\Week;
@@ -55,7 +56,7 @@ final readonly class PlanWeek
 
         return (new WeekPlanner($this->catalogue->get(), $rules))->plan(new WeekInput(
             $monday,
-            $this->plan->items($client),
+            $this->open($client, RoutineKind::Home),
             $this->days($client, $facts, $monday),
             $client->conditions(),
             doseMinutes: array_map(
@@ -64,7 +65,7 @@ final readonly class PlanWeek
             ),
             busy: $times?->busy()->inWeek($monday, new \DateTimeZone($client->zone)) ?? [],
             helper: [] === $helper ? null : $helper,
-            others: $this->plan->items($client, RoutineKind::Other),
+            others: $this->open($client, RoutineKind::Other),
             sittings: $times->sittingsPerDay ?? 1,
             block: $this->plans->block($client)?->block(),
             lastStrength: $this->past->lastStrength($client, $this->clock->today($client->zone)),
@@ -78,6 +79,24 @@ final readonly class PlanWeek
                 ],
             ),
         ));
+    }
+
+    /**
+     * What is in the way of an item today is in the way of it all week, as far as anybody can say.
+     *
+     * @return list<Item>
+     */
+    private function open(Client $client, RoutineKind $kind): array
+    {
+        $items = $this->plan->items($client, $kind);
+        $door = $this->briefs->door($client, $kind);
+        $left = array_keys(array_filter(
+            $items,
+            static fn (Item $i): bool => $i->isPause || null === $door->stops($i),
+        ));
+        $left = array_diff($left, $this->briefs->prepared($client, $kind)->unprepared($items, $left));
+
+        return array_values(array_intersect_key($items, array_flip($left)));
     }
 
     /** Training days, by how practitioners spread the amount. */

@@ -38,6 +38,7 @@ final class ShowWeek extends AbstractController
 
     public function __construct(
         private readonly PlanWeek $week,
+        private readonly GivenToday $given,
         private readonly CalendarReading $reading,
         private readonly OneAtATime $oneAtATime,
         private readonly PlanRepository $plans,
@@ -198,6 +199,7 @@ final class ShowWeek extends AbstractController
             'client' => $client,
             'banner' => $this->cautions->for($client),
             'week' => $week,
+            'waits' => $this->given->for($client)->resting,
             'monday' => $monday,
             'times' => $times,
             'block' => $this->block($client),

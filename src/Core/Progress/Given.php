@@ -11,6 +11,7 @@ use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Routine\Door;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\LeftOut;
+use HandGarden\Core\Routine\StillPrepared;
 use HandGarden\Core\Words\Joint;
 use HandGarden\Core\Words\Phrase;
 
@@ -50,6 +51,7 @@ final readonly class Given
         private int $seconds,
         private ?Door $door = null,
         private EarlierToday $earlier = new EarlierToday(),
+        private ?StillPrepared $prepared = null,
     ) {
         $easier = $resting = [];
         foreach ($open as $proposal) {
@@ -72,8 +74,8 @@ final readonly class Given
     public function of(array $items): GivenSitting
     {
         $given = $out = [];
-        foreach ($items as $item) {
-            $why = $item->isPause ? null : $this->why($item);
+        foreach ($this->waiting($items) as $place => $why) {
+            $item = $items[$place];
             if (null !== $why) {
                 $out[] = new LeftOut(Joint::Comma->joining([$item->rung->name]), $why);
                 continue;
@@ -110,6 +112,22 @@ final readonly class Given
             : null;
 
         return array_values(array_filter([$begin, ...$given, $end]));
+    }
+
+    /**
+     * @param list<Item> $items of the routine
+     *
+     * @return array<int, ?Phrase> by place, why each rests today, or what prepares it does; null: it does not
+     */
+    private function waiting(array $items): array
+    {
+        $why = array_map(fn (Item $item): ?Phrase => $item->isPause ? null : $this->why($item), $items);
+        $left = array_keys(array_filter($why, static fn (?Phrase $w): bool => null === $w));
+        foreach ($this->prepared?->unprepared($items, $left) ?? [] as $place) {
+            $why[$place] = new Phrase('left_out.unprepared');
+        }
+
+        return $why;
     }
 
     /** Why it rests today; null: it does not. */
