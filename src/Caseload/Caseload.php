@@ -23,7 +23,7 @@ final readonly class Caseload implements CountsChanges
 {
     public const PAGE = 30;
     /** Raised when what a row says is worked out otherwise. */
-    public const VERSION = 5;
+    public const VERSION = 6;
     private const RETRY_AFTER = '+15 minutes';
     private const PAST = '1970-01-01T00:00:00Z';
     private const NOBODY = '00000000-0000-0000-0000-000000000000';

@@ -14,6 +14,7 @@ use HandGarden\Core\Screening\Answer;
 use HandGarden\Core\Screening\Question;
 use HandGarden\Following\DueList;
 use HandGarden\Following\Looks;
+use HandGarden\Home\HelperWords;
 use HandGarden\Home\Messages;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Progress\OpenProposals;
@@ -42,6 +43,7 @@ final readonly class Summaries
         private DueList $due,
         private Looks $looks,
         private Messages $messages,
+        private HelperWords $helperWords,
         private CatalogueStore $catalogue,
         private Clock $clock,
     ) {
@@ -98,6 +100,7 @@ final readonly class Summaries
             countsDays: $settings->thresholds()->ages->numberDays,
             seldomShare: $settings->days()->seldomShare,
             messages: $this->messages->waiting($client),
+            helpers: \count($this->helperWords->toTalkWith($client)),
         );
     }
 

@@ -27,6 +27,7 @@ final readonly class Summary
      * @param list<Phrase>        $due          beside measuring and screening, most pressing first
      * @param int                 $unasked      screening questions without an answer that still counts
      * @param int                 $messages     from home that nobody has answered
+     * @param int                 $helpers      who help and have to be talked with
      * @param int                 $countsDays   for which a measure counts
      * @param float               $seldomShare  who did less of a planned week is talked with
      */
@@ -47,6 +48,7 @@ final readonly class Summary
         public int $countsDays = 28,
         public float $seldomShare = 0.4,
         public int $messages = 0,
+        public int $helpers = 0,
     ) {
     }
 
@@ -59,7 +61,7 @@ final readonly class Summary
             $this->visitsToday => Group::Visit,
             $this->wantsMeasuring() || $this->unasked > 0 || !$this->hasRoutine || [] !== $this->due => Group::Due,
             isset($this->waiting[Group::Steps->value]) => Group::Steps,
-            $this->isSeldom() || $this->messages > 0 => Group::Talk,
+            $this->isSeldom() || $this->messages + $this->helpers > 0 => Group::Talk,
             default => Group::Quiet,
         };
     }

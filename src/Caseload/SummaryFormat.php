@@ -37,6 +37,7 @@ final class SummaryFormat
             'counts_days' => $summary->countsDays,
             'seldom_share' => $summary->seldomShare,
             'messages' => $summary->messages,
+            'helpers' => $summary->helpers,
         ], \JSON_THROW_ON_ERROR);
     }
 
@@ -73,6 +74,7 @@ final class SummaryFormat
             countsDays: $node->get('counts_days')->int(),
             seldomShare: $node->get('seldom_share')->float(),
             messages: $node->optional('messages')?->int() ?? 0,
+            helpers: $node->optional('helpers')?->int() ?? 0,
         );
     }
 
