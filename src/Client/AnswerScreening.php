@@ -8,10 +8,12 @@ use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Screening\Answer;
+use HandGarden\Core\Screening\Question;
 use HandGarden\Core\Screening\Screening;
 use HandGarden\Web\Clock;
 use HandGarden\Web\Seen;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -29,6 +31,7 @@ final class AnswerScreening extends AbstractController
         private readonly Audit $audit,
         private readonly Clock $clock,
         private readonly Cautions $cautions,
+        private readonly EventDispatcherInterface $events,
     ) {
     }
 
@@ -41,6 +44,9 @@ final class AnswerScreening extends AbstractController
         if ($request->isMethod('POST')) {
             $answers = $this->answered($request, $client, $screening, $isStale);
             $this->clients->addAnswers($answers);
+            if ($this->hasNewTrouble($answers, $screening, $today)) {
+                $this->events->dispatch(new TroubleBegan($client));
+            }
             $this->audit->wrote('answered screening', $client->id);
             if (!$isStale) {
                 $this->addFlash('done', \sprintf('%d answers kept.', \count($answers)));
@@ -105,6 +111,21 @@ final class AnswerScreening extends AbstractController
         }
 
         return $answers;
+    }
+
+    /** @param list<ScreeningAnswer> $answers */
+    private function hasNewTrouble(array $answers, Screening $before, \DateTimeImmutable $today): bool
+    {
+        $new = [];
+        foreach ($answers as $answer) {
+            $new[$answer->questionId] = Answer::Yes === $answer->answer
+                && Answer::Yes !== $before->answer($answer->questionId, $today);
+        }
+
+        return [] !== array_filter(
+            $this->catalogue->get()->screening->questions,
+            static fn (Question $q): bool => $q->endsHelping && ($new[$q->id] ?? false),
+        );
     }
 
     private function mark(Screening $screening, \DateTimeImmutable $today): string

@@ -71,16 +71,6 @@ class Client implements TellsOfClient
     #[ORM\Column(type: Types::GUID, nullable: true)]
     public ?string $stepsAllowedById = null;
 
-    #[ORM\Column(length: 120)]
-    public string $helper = '';
-
-    #[ORM\Column]
-    public bool $helperPresent = false;
-
-    /** Day on which the helper was told the stop signs; null: not yet, so nobody counts as being there. */
-    #[ORM\Column(type: Types::DATE_IMMUTABLE, nullable: true)]
-    public ?\DateTimeImmutable $helperBriefedOn = null;
-
     /** @var list<string>|null null: not asked */
     #[ORM\Column(type: Types::JSON, nullable: true)]
     public ?array $materials = null;

@@ -70,13 +70,6 @@ final class ClientInput
     #[Assert\Length(max: 40)]
     public string $phone = '';
 
-    #[Assert\Length(max: 120)]
-    public string $helper = '';
-
-    public bool $helperPresent = false;
-
-    public string $helperBriefedOn = '';
-
     /** @var list<string> */
     public array $materials = [];
 
@@ -132,9 +125,6 @@ final class ClientInput
         $input->daysPerWeek = (string) $client->daysPerWeek;
         $input->stamina = $client->stamina->value;
         $input->phone = $client->phone;
-        $input->helper = $client->helper;
-        $input->helperPresent = $client->helperPresent;
-        $input->helperBriefedOn = $client->helperBriefedOn?->format('Y-m-d') ?? '';
         $input->materials = $client->materials ?? [];
         $input->materialsAsked = null !== $client->materials;
         $input->goals = array_map(
@@ -170,8 +160,6 @@ final class ClientInput
                 'daysPerWeek',
                 'stamina',
                 'phone',
-                'helper',
-                'helperBriefedOn',
                 'goalWords',
                 'injectedOn',
                 'story',
@@ -183,7 +171,7 @@ final class ClientInput
                 '',
             ));
         }
-        foreach (['otherUnaffected', 'helperPresent', 'materialsAsked'] as $field) {
+        foreach (['otherUnaffected', 'materialsAsked'] as $field) {
             $input->$field = $form->has($field);
         }
         $all = $form->all();
@@ -229,12 +217,6 @@ final class ClientInput
             $this->injectedOn,
             'The injection lies in the future.',
         );
-        TypedDay::check(
-            $context,
-            'helperBriefedOn',
-            $this->helperBriefedOn,
-            'That day lies in the future.',
-        );
     }
 
     /** Call only when the validator found nothing. */
@@ -260,9 +242,6 @@ final class ClientInput
         $client->daysPerWeek = (int) $this->daysPerWeek;
         $client->stamina = Stamina::from($this->stamina);
         $client->phone = $this->phone;
-        $client->helper = $this->helper;
-        $client->helperPresent = $this->helperPresent;
-        $client->helperBriefedOn = Dates::day($this->helperBriefedOn);
         $known = self::materialsIn($catalogue);
         $client->materials = $this->materialsAsked
             ? array_values(

@@ -41,10 +41,15 @@ final class ClientPages
                 new ClientPage('Approaches', 'planning_approaches', 'ROLE_THERAPIST', 'a'),
                 new ClientPage('Routine', 'planning_routine', key: 'r'),
                 new ClientPage(
-                    'Shown, signed',
+                    'Shown first',
                     'planning_shown',
-                    key: 'e',
                     under: ['planning_shown_mark'],
+                ),
+                new ClientPage(
+                    'Helpers',
+                    'planning_helpers',
+                    key: 'e',
+                    under: ['planning_helpers_add', 'planning_teach'],
                 ),
                 new ClientPage(
                     'Week',

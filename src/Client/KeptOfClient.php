@@ -7,18 +7,22 @@ namespace HandGarden\Client;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Web\Clock;
 use Symfony\Contracts\Cache\CacheInterface;
+use Symfony\Contracts\Service\ResetInterface;
 
 /**
  * What is made of a client, kept in the memory of this machine for a day while nothing it rests on has changed: the
  * changes of each client are counted, so that nobody has to remember to throw something away.
  */
-final readonly class KeptOfClient
+final class KeptOfClient implements ResetInterface
 {
+    /** What of the clinic is shown with everything, as a mark. */
+    private ?string $clinic = null;
+
     public function __construct(
-        private CacheInterface $cards,
-        private CountsChanges $counter,
-        private ClinicRepository $clinics,
-        private Clock $clock,
+        private readonly CacheInterface $cards,
+        private readonly CountsChanges $counter,
+        private readonly ClinicRepository $clinics,
+        private readonly Clock $clock,
     ) {
     }
 
@@ -35,12 +39,17 @@ final readonly class KeptOfClient
         return $this->cards->get($what.'.'.$this->version($client), static fn () => $make());
     }
 
+    public function reset(): void
+    {
+        $this->clinic = null;
+    }
+
     private function version(Client $client): string
     {
         return implode('.', [
             $client->id,
             (string) $this->counter->changes($client),
-            hash(
+            $this->clinic ??= hash(
                 'xxh128',
                 serialize([$this->clinics->own()->emergencyNumber, $this->clinics->namesOfStaff()]),
             ),

@@ -35,6 +35,7 @@ final readonly class ClientCard
      * @param list<Visit>           $visits   newest first
      * @param list<Measured>        $latest
      * @param array<string, string> $names    of staff by id
+     * @param list<string>          $helpers  names
      */
     public function __construct(
         public CautionsView $banner,
@@ -48,6 +49,7 @@ final readonly class ClientCard
         public array $visits,
         public array $latest,
         public array $names,
+        public array $helpers,
     ) {
     }
 }

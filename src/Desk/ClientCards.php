@@ -9,6 +9,8 @@ use HandGarden\Assessment\MeasureView;
 use HandGarden\Assessment\ReadingRepository;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
+use HandGarden\Client\Helper;
+use HandGarden\Client\Helpers;
 use HandGarden\Client\KeptOfClient;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Pictures\HandPictures;
@@ -41,6 +43,7 @@ final readonly class ClientCards
         private Cautions $cautions,
         private Environment $twig,
         private PlacementViews $views,
+        private Helpers $helpers,
         private ClinicRepository $clinics,
     ) {
     }
@@ -131,6 +134,7 @@ final readonly class ClientCards
             visits: $this->readings->visits($client, 5),
             latest: $this->latest($client),
             names: $this->clinics->namesOfStaff(),
+            helpers: array_map(static fn (Helper $h): string => $h->name, $this->helpers->of($client)),
         );
     }
 

@@ -9,6 +9,7 @@ use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\ClinicSettings;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
+use HandGarden\Client\Helpers;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\Rung;
@@ -51,6 +52,7 @@ final readonly class AlertCards
         private CatalogueStore $catalogue,
         private SuspensionWords $names,
         private Cautions $cautions,
+        private Helpers $helpers,
         private Clock $clock,
         private Wording $wording,
     ) {
@@ -102,6 +104,7 @@ final readonly class AlertCards
             'banner' => $this->cautions->for($client),
             'card' => $card,
             'names' => $this->clinics->namesOfStaff(),
+            'helpers' => $this->helpers->of($client),
             'clinic' => $this->clinics->own(),
             'now' => $this->clock->now(),
             'today' => $this->clock->today($client->zone),

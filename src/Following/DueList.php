@@ -5,22 +5,24 @@ declare(strict_types=1);
 namespace HandGarden\Following;
 
 use HandGarden\Client\Client;
+use HandGarden\Client\Helpers;
 use HandGarden\Core\Week\BlockStage;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\Marks;
 use HandGarden\Planning\PlanBlock;
 use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\SignOff;
 
 /** What is due with a client on a day, beside decisions: a step of the block, a sign-off, a look after an injection. */
 final readonly class DueList
 {
-    private const SIGN_OFF_AHEAD_DAYS = 14;
     private const INJECTION_WEEKS = [2, 6, 12];
 
     public function __construct(
         private PlanRepository $plans,
         private Looks $looks,
         private Marks $marks,
+        private Helpers $helpers,
     ) {
     }
 
@@ -96,11 +98,11 @@ final readonly class DueList
 
     private function signOff(Client $client, \DateTimeImmutable $today): ?Phrase
     {
-        $soon = $today->modify('+'.self::SIGN_OFF_AHEAD_DAYS.' days');
+        $soon = $today->modify('+'.SignOff::SOON_DAYS.' days');
         foreach ($this->marks->signed($client, $today) as $signed) {
             if ($signed->until <= $soon) {
                 return new Phrase('due.sign-off', [
-                    'helper' => $signed->helper,
+                    'helper' => $this->helpers->names($client)[$signed->helperId] ?? '',
                     'until' => Phrase::day($signed->until),
                 ]);
             }

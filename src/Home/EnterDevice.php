@@ -92,7 +92,7 @@ final class EnterDevice extends AbstractController
         $device = new HomeDevice(
             $pairing->clinicId,
             $pairing->clientId,
-            $pairing->person,
+            $pairing->helperId,
             $pairing->label,
             madeById: $pairing->madeById,
             madeAt: $now,

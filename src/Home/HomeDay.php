@@ -10,9 +10,12 @@ use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\ClinicSettings;
 use HandGarden\Account\WhomToCall;
 use HandGarden\Client\Client;
+use HandGarden\Client\Helper;
+use HandGarden\Client\Helpers;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Diary\Factor;
+use HandGarden\Core\Helping\Burden;
 use HandGarden\Core\Home\AlertWord;
 use HandGarden\Core\Home\ConsentKind;
 use HandGarden\Core\Placement\Decided;
@@ -43,6 +46,8 @@ final readonly class HomeDay
         private Messages $messages,
         private Diaries $diaries,
         private Consents $consents,
+        private Helpers $helpers,
+        private HelperWords $helperWords,
         private Alerts $alerts,
         private SittingRepository $sittings,
         private Wording $wording,
@@ -59,10 +64,15 @@ final readonly class HomeDay
         $today = $this->clock->today($client->zone);
 
         return [
-            'person' => $user->device->person->value,
+            'person' => $user->device->person()->value,
             'client' => $client->id,
             'first' => $client->givenName,
-            'helper' => '' === $client->helper ? null : $client->helper,
+            'me' => $user->device->helperId,
+            'asksHelper' => $this->asksHelper($user, $client, $today),
+            'helpers' => array_map(
+                static fn (Helper $h): array => ['id' => $h->id, 'name' => $h->name],
+                array_values($this->helpers->there($client)),
+            ),
             'today' => $today->format('Y-m-d'),
             'zone' => $client->zone,
             'now' => $this->clock->now()->format(\DATE_RFC3339),
@@ -71,7 +81,6 @@ final readonly class HomeDay
             'held' => $this->heldBy($client),
             'asks' => [
                 'medicine' => \in_array(Condition::Parkinsons, $client->conditions(), true),
-                'who' => '' !== $client->helper,
                 'hands' => array_map(static fn (Side $s): string => $s->value, $client->affected()),
                 'usable' => $this->usableSide($client)->value,
             ],
@@ -85,6 +94,18 @@ final readonly class HomeDay
                 ? null
                 : $this->diary($client, $today),
         ];
+    }
+
+    /** How they get on themselves; asked on their own device alone. */
+    private function asksHelper(HomeUser $user, Client $client, \DateTimeImmutable $today): bool
+    {
+        $id = $user->device->helperId;
+        $last = null === $id ? null : $this->helperWords->last($client, $id);
+
+        return null !== $id && Burden::isAskedOn(
+            null === $last ? null : Clock::dayOf($last->at, $client->zone),
+            $today,
+        );
     }
 
     /** @return array<string, string> */

@@ -66,8 +66,9 @@ class HomeDevice
         public readonly string $clinicId,
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clientId,
-        #[ORM\Column(length: 10, enumType: ActorKind::class)]
-        public readonly ActorKind $person,
+        /** Whose it is; null: the client's own. */
+        #[ORM\Column(type: Types::GUID, nullable: true)]
+        public readonly ?string $helperId,
         #[ORM\Column(length: 60)]
         public readonly string $label,
         #[ORM\Column(type: Types::GUID)]
@@ -115,10 +116,15 @@ class HomeDevice
         return hash('sha256', 'home|'.$secret);
     }
 
-    /** In whose name it acts. The client's own id is theirs; a helper is known by the device that was given to them. */
+    public function person(): ActorKind
+    {
+        return null === $this->helperId ? ActorKind::Client : ActorKind::Helper;
+    }
+
+    /** In whose name it acts. */
     public function actor(): Actor
     {
-        return new Actor($this->person, ActorKind::Client === $this->person ? $this->clientId : $this->id);
+        return new Actor($this->person(), $this->helperId ?? $this->clientId);
     }
 
     public function isIn(): bool

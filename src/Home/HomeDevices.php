@@ -6,7 +6,6 @@ namespace HandGarden\Home;
 
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
-use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Home\LetInCode;
 use Symfony\Component\Uid\Uuid;
 
@@ -51,12 +50,12 @@ final readonly class HomeDevices
             : null;
     }
 
-    /** How many of one person open the plan. */
-    public function count(Client $client, ActorKind $person): int
+    /** How many of one helper open the plan, or of the client. */
+    public function count(Client $client, ?string $helperId): int
     {
         return \count(array_filter(
             $this->of($client),
-            static fn (HomeDevice $d): bool => $d->isIn() && $d->person === $person,
+            static fn (HomeDevice $d): bool => $d->isIn() && $d->helperId === $helperId,
         ));
     }
 

@@ -6,7 +6,6 @@ namespace HandGarden\Home;
 
 use HandGarden\Account\ActsFor;
 use HandGarden\Core\Actor\Actor;
-use HandGarden\Core\Actor\ActorKind;
 use Symfony\Component\Security\Core\User\UserInterface;
 
 /** Somebody at home, known by their device: one client's plan, and nothing of the staff side. */
@@ -34,7 +33,7 @@ final readonly class HomeUser implements ActsFor, UserInterface
 
     public function isHelper(): bool
     {
-        return ActorKind::Helper === $this->device->person;
+        return null !== $this->device->helperId;
     }
 
     /** @return list<string> */

@@ -7,7 +7,6 @@ namespace HandGarden\Home;
 use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
 use HandGarden\Client\Client;
-use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Home\ConsentKind;
 use HandGarden\Core\Home\ConsentWay;
 use HandGarden\Web\Clock;
@@ -85,7 +84,7 @@ final class KeepConsent extends AbstractController
     {
         foreach ($this->devices->of($client) as $device) {
             $isOver = ConsentKind::HomeUse === $kind
-                || (ConsentKind::HelperSees === $kind && ActorKind::Helper === $device->person);
+                || (ConsentKind::HelperSees === $kind && null !== $device->helperId);
             if ($isOver && $device->isIn()) {
                 $device->takeOut(TakenOutWhy::Consent, $this->who->staff()->id, $this->clock->now());
                 $this->out->setAside($device, $client);

@@ -8,7 +8,8 @@ use HandGarden\Account\Audit;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\Who;
 use HandGarden\Client\Client;
-use HandGarden\Core\Actor\ActorKind;
+use HandGarden\Client\Helper;
+use HandGarden\Client\Helpers;
 use HandGarden\Core\Home\ConsentKind;
 use HandGarden\Core\Home\LetInCode;
 use HandGarden\Web\Clock;
@@ -28,6 +29,7 @@ final class LetDeviceIn extends AbstractController
     public function __construct(
         private readonly HomeDevices $devices,
         private readonly Consents $consents,
+        private readonly Helpers $helpers,
         private readonly HomeAddress $address,
         private readonly ClinicRepository $clinics,
         private readonly Who $who,
@@ -39,9 +41,10 @@ final class LetDeviceIn extends AbstractController
     #[Route('/clients/{client}/home/let-in', name: 'home_let_in', methods: ['POST'])]
     public function begin(Request $request, Client $client): Response
     {
-        $person = 'helper' === $request->request->get('person') ? ActorKind::Helper : ActorKind::Client;
+        $asked = (string) $request->request->get('person', '');
+        $helper = '' === $asked ? null : $this->helpers->find($client, $asked);
         $label = mb_substr(trim((string) $request->request->get('label', '')), 0, self::LABEL_LETTERS);
-        $problem = $this->problem($request, $client, $person, $label);
+        $problem = $this->problem($request, $client, $label, $asked, helper: $helper);
         if (null !== $problem) {
             $this->addFlash('problem', $problem);
 
@@ -56,7 +59,7 @@ final class LetDeviceIn extends AbstractController
         $pairing = new Pairing(
             $client->clinicId,
             $client->id,
-            $person,
+            $helper?->id,
             $label,
             codeHash: Pairing::hash($code),
             madeById: $this->who->staff()->id,
@@ -105,8 +108,14 @@ final class LetDeviceIn extends AbstractController
         return $this->back($client);
     }
 
-    private function problem(Request $request, Client $client, ActorKind $person, string $label): ?string
-    {
+    /** @param string $asked id of the helper whose device it is to be; empty: the client's own */
+    private function problem(
+        Request $request,
+        Client $client,
+        string $label,
+        string $asked,
+        ?Helper $helper,
+    ): ?string {
         return match (true) {
             null !== $this->address->hindrance(
                 $request,
@@ -117,12 +126,12 @@ final class LetDeviceIn extends AbstractController
                 $client,
                 ConsentKind::HomeUse,
             ) => 'The client has not agreed to home use yet.',
-            ActorKind::Helper === $person && '' === $client->helper => 'There is no helper on the record.',
-            ActorKind::Helper === $person && !$this->consents->holds(
+            '' !== $asked && (null === $helper || null !== $helper->leftAt) => 'There is no such helper on the record.',
+            null !== $helper && !$this->consents->holds(
                 $client,
                 ConsentKind::HelperSees,
             ) => 'The client has not agreed that a helper sees the plan.',
-            $this->devices->count($client, $person) >= HomeDevice::MOST => \sprintf(
+            $this->devices->count($client, $helper?->id) >= HomeDevice::MOST => \sprintf(
                 'There are %d devices already. Take one out first.',
                 HomeDevice::MOST,
             ),

@@ -6,6 +6,7 @@ namespace HandGarden\Home;
 
 use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
+use HandGarden\Client\Helpers;
 use HandGarden\Core\Home\ConsentKind;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
@@ -15,6 +16,7 @@ final readonly class OfTheClient
     public function __construct(
         private ClientRepository $clients,
         private Consents $consents,
+        private Helpers $helpers,
     ) {
     }
 
@@ -30,7 +32,7 @@ final readonly class OfTheClient
         if (!$user->device->isIn()) { // it only hands in what it still has
             return $client;
         }
-        if ($client->isArchived()) {
+        if ($client->isArchived() || !$this->helps($client, $user)) {
             throw new NotFoundHttpException('There is no plan here.');
         }
         foreach ($wants as $kind) {
@@ -40,5 +42,13 @@ final readonly class OfTheClient
         }
 
         return $client;
+    }
+
+    private function helps(Client $client, HomeUser $user): bool
+    {
+        $id = $user->device->helperId;
+        $helper = null === $id ? null : $this->helpers->find($client, $id);
+
+        return null === $id || (null !== $helper && null === $helper->leftAt);
     }
 }

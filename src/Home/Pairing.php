@@ -6,7 +6,6 @@ namespace HandGarden\Home;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
-use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Home\KeyPictures;
 use HandGarden\Core\Home\LetInCode;
 use Symfony\Component\Uid\Uuid;
@@ -45,8 +44,9 @@ class Pairing
         public readonly string $clinicId,
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clientId,
-        #[ORM\Column(length: 10, enumType: ActorKind::class)]
-        public readonly ActorKind $person,
+        /** Whose device it is to be; null: the client's own. */
+        #[ORM\Column(type: Types::GUID, nullable: true)]
+        public readonly ?string $helperId,
         #[ORM\Column(length: 60)]
         public readonly string $label,
         #[ORM\Column(length: 64)]

@@ -7,21 +7,26 @@ namespace HandGarden\Home;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\ClinicSettings;
 use HandGarden\Client\Client;
+use HandGarden\Client\Helper;
+use HandGarden\Client\Helpers;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\DoseWords;
 use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Home\OutBy;
+use HandGarden\Core\Routine\Door;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Week\DayList;
 use HandGarden\Core\Week\PlannedDay;
 use HandGarden\Core\Week\Slot;
 use HandGarden\Planning\Briefs;
 use HandGarden\Planning\GivenToday;
+use HandGarden\Planning\Marks;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\PlanWeek;
 use HandGarden\Planning\RoutineFormat;
 use HandGarden\Planning\RoutineKind;
+use HandGarden\Planning\SignOff;
 use HandGarden\Sitting\HelperLines;
 use HandGarden\Sitting\ScoreSheet;
 use HandGarden\Sitting\StopSheet;
@@ -47,6 +52,8 @@ final readonly class PlanSheet
         private ScoreSheet $sheet,
         private StopSheet $stops,
         private HelperLines $helper,
+        private Helpers $helpers,
+        private Marks $marks,
         private ClinicRepository $clinics,
         private ClinicSettings $settings,
         private CatalogueStore $catalogue,
@@ -118,20 +125,42 @@ final readonly class PlanSheet
         /** @var list<array<string, mixed>> $rows */
         $rows = $sheet['items'];
         $alone = $this->briefs->doorAlone($client, $kind);
+        $doors = $this->doors($client, $kind);
+        $prepared = $this->briefs->prepared($client, $kind)->by($items);
         foreach ($items as $place => $item) {
             $rows[$place]['key'] = $item->key();
             $rows[$place]['outBy'] = array_map(
                 static fn (OutBy $by): string => $by->value,
                 OutBy::of($item, $alone),
             );
+            $rows[$place]['lockedFor'] = array_keys(array_filter(
+                $doors,
+                static fn (Door $door): bool => !$item->isPause && null !== $door->stops($item),
+            ));
+            $rows[$place]['preparedBy'] = $prepared[$place];
             $rows[$place]['things'] = $item->isPause ? [] : $this->things($item);
             $rows[$place]['worn'] = EffortClass::Device === $item->rung->load->class;
         }
-        $lines = $client->helperPresent ? $this->helper->of($ids, $items) : [];
+        $lines = [] === $this->helpers->there($client) ? [] : $this->helper->of($ids, $items);
 
         return ['items' => $rows] + $sheet
             + ([] === $lines ? [] : ['helper' => $lines])
             + ['short' => self::shortest($items)];
+    }
+
+    /** @return array<string, Door> what may be done with each of those who help, by their id */
+    private function doors(Client $client, RoutineKind $kind): array
+    {
+        $signed = $this->marks->signed($client, $this->clock->today($client->zone));
+
+        return array_map(
+            fn (Helper $h): Door => $this->briefs->doorWith(
+                $client,
+                $kind,
+                SignOff::keysOf($signed, [$h->id => $h]),
+            ),
+            $this->helpers->there($client),
+        );
     }
 
     /** @return list<string> in words */

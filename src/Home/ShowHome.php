@@ -7,6 +7,7 @@ namespace HandGarden\Home;
 use HandGarden\Account\ClinicRepository;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
+use HandGarden\Client\Helpers;
 use HandGarden\Core\Home\ConsentKind;
 use HandGarden\Core\Home\ConsentWay;
 use HandGarden\Web\Clock;
@@ -27,6 +28,8 @@ final class ShowHome extends AbstractController
     public function __construct(
         private readonly HomeDevices $devices,
         private readonly Consents $consents,
+        private readonly Helpers $helpers,
+        private readonly HelperWords $words,
         private readonly Messages $messages,
         private readonly HomeAddress $address,
         private readonly Cautions $cautions,
@@ -44,10 +47,22 @@ final class ShowHome extends AbstractController
             $consents[$consent->kind->value][] = $consent;
         }
 
+        $devices = $this->devices->of($client);
+        $whose = $this->helpers->names($client);
+        $said = [];
+        foreach ($devices as $device) {
+            $said[$device->id] = $whose[$device->helperId ?? ''] ?? $client->givenName;
+        }
+
         return $this->render('Home/side.html.twig', [
             'client' => $client,
             'banner' => $this->cautions->for($client),
-            'devices' => $this->devices->of($client),
+            'devices' => $devices,
+            'helperWords' => $this->words->of($client),
+            'toTalkWith' => $this->words->toTalkWith($client),
+            'helpers' => $this->helpers->of($client),
+            'whose' => $whose,
+            'said' => $said,
             'now' => $now,
             'pairing' => $pairing,
             'address' => $this->address->toEnter($request),

@@ -14,6 +14,7 @@ use HandGarden\Core\Diary\Entry;
 use HandGarden\Core\Diary\Factor;
 use HandGarden\Core\Diary\Moment;
 use HandGarden\Core\Diary\Trouble;
+use HandGarden\Core\Helping\Managing;
 use HandGarden\Core\Home\MessageAbout;
 use HandGarden\Sitting\EventTime;
 use HandGarden\Web\Clock;
@@ -26,6 +27,7 @@ final readonly class ToldAtHome
     public function __construct(
         private Messages $messages,
         private Diaries $diaries,
+        private HelperWords $helpers,
         private HomePlans $plans,
         private Audit $audit,
         private Clock $clock,
@@ -49,6 +51,7 @@ final readonly class ToldAtHome
                 $client,
                 $body->only('ids')->get('ids')->strings(),
             ),
+            ToldKind::Helper => $this->helper($user, $client, $id, $body, at: $time->at),
         };
     }
 
@@ -65,7 +68,7 @@ final readonly class ToldAtHome
             $client->clinicId,
             $client->id,
             $user->device->id,
-            person: $user->device->person,
+            person: $user->device->person(),
             about: $about,
             text: $text,
             at: $time->at,
@@ -83,6 +86,31 @@ final readonly class ToldAtHome
         }
     }
 
+    private function helper(
+        HomeUser $user,
+        Client $client,
+        string $id,
+        Node $body,
+        \DateTimeImmutable $at,
+    ): void {
+        $body->only('managing', 'hurts', 'where');
+        $helper = $user->device->helperId ?? throw $body->fail('is told by a helper alone');
+        $word = new HelperWord(
+            $id,
+            $client->clinicId,
+            $client->id,
+            $helper,
+            managing: $body->get('managing')->enum(Managing::class),
+            hurts: $body->get('hurts')->bool(),
+            hurtsWhere: $body->optional('where')?->text(HelperWord::WHERE_LETTERS) ?? '',
+            at: $at,
+        );
+        if (!$this->helpers->has($id)) {
+            $this->helpers->keep($word);
+            $this->audit->wrote('told how helping goes', $client->id, $id);
+        }
+    }
+
     private function entry(HomeUser $user, Client $client, string $id, Node $body, EventTime $time): void
     {
         $body->only('moment', 'trouble', 'hand', 'severity', 'doing', 'answers');
@@ -97,7 +125,7 @@ final readonly class ToldAtHome
             $client->clinicId,
             $client->id,
             $user->device->id,
-            person: $user->device->person,
+            person: $user->device->person(),
             moment: $moment,
             day: $time->day,
             trouble: $body->get('trouble')->enum(Trouble::class),

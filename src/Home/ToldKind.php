@@ -13,4 +13,6 @@ enum ToldKind: string
     case Read = 'read';
     /** What changed in the plan was shown. */
     case Changes = 'changes';
+    /** How the helper whose device it is gets on. */
+    case Helper = 'helper';
 }

@@ -7,13 +7,13 @@ namespace HandGarden\Planning;
 use HandGarden\Assessment\ReadingRepository;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
+use HandGarden\Client\Helpers;
 use HandGarden\Core\Approach\ChosenSchool;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Placement\FactsSource;
 use HandGarden\Core\Placement\Measured;
 use HandGarden\Core\Placement\Override;
 use HandGarden\Core\Placement\People;
-use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Placement\Setting;
 use HandGarden\Core\Placement\Thresholds;
 
@@ -26,6 +26,7 @@ final readonly class ClientRecords implements FactsSource
         private Cautions $cautions,
         private PlanRepository $plans,
         private Marks $marks,
+        private Helpers $helpers,
         private Thresholds $thresholds,
         private \DateTimeImmutable $today,
     ) {
@@ -47,12 +48,11 @@ final readonly class ClientRecords implements FactsSource
 
     public function setting(): Setting
     {
+        $there = $this->helpers->there($this->client);
+
         return new Setting(
-            $this->client->helperPresent && null !== $this->client->helperBriefedOn,
-            array_map(
-                static fn (SignOff $s): string => (new RungOnSide($s->rungId, $s->side))->text(),
-                $this->client->helperPresent ? $this->marks->signed($this->client, $this->today) : [],
-            ),
+            [] !== $there,
+            [] === $there ? [] : SignOff::keysOf($this->marks->signed($this->client, $this->today), $there),
             materials: $this->client->materials,
         );
     }

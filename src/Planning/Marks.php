@@ -6,14 +6,17 @@ namespace HandGarden\Planning;
 
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
+use HandGarden\Client\Helper;
+use HandGarden\Core\Helping\SignEnd;
 use HandGarden\Core\Placement\RungOnSide;
-use Symfony\Component\Uid\Uuid;
+use HandGarden\Web\Clock;
 
 /** Who was shown what: the client beside a therapist, a helper with a sign-off. */
 final readonly class Marks
 {
     public function __construct(
         private EntityManagerInterface $entities,
+        private Clock $clock,
     ) {
     }
 
@@ -38,11 +41,53 @@ final readonly class Marks
         ));
     }
 
-    public function signOff(Client $client, string $id): ?SignOff
+    /** @return list<SignOff> all that ever were, newest first */
+    public function everSigned(Client $client): array
     {
-        return Uuid::isValid($id)
-            ? $this->entities->getRepository(SignOff::class)->findOneBy($client->scope() + ['id' => $id])
-            : null;
+        return $this->entities->getRepository(SignOff::class)->findBy(
+            $client->scope(),
+            ['at' => 'DESC', 'id' => 'DESC'],
+        );
+    }
+
+    /** @return list<Teaching> newest first */
+    public function taught(Client $client): array
+    {
+        return $this->entities->getRepository(Teaching::class)->findBy(
+            $client->scope(),
+            ['at' => 'DESC', 'id' => 'DESC'],
+        );
+    }
+
+    /**
+     * Signs a helper for exercises and hands; what was signed before for the same makes way.
+     *
+     * @param \DateTimeImmutable $today in the client's zone
+     */
+    public function sign(Teaching $teaching, \DateTimeImmutable $today, RungOnSide ...$for): void
+    {
+        $now = $this->clock->now();
+        $this->entities->persist($teaching);
+        foreach ($for as $one) {
+            foreach ($this->holding($teaching->clientId, $teaching->helperId, $one) as $before) {
+                $before->end(SignEnd::SignedAnew, $now);
+            }
+            $this->entities->persist(SignOff::after($teaching, $one, $today));
+        }
+        $this->entities->flush();
+    }
+
+    /** @param ?RungOnSide $only null: whatever they may do */
+    public function end(Helper $helper, SignEnd $why, ?RungOnSide $only = null): int
+    {
+        $ended = 0;
+        foreach ($this->holding($helper->clientId, $helper->id, $only) as $signed) {
+            $signed->end($why, $this->clock->now());
+            ++$ended;
+        }
+        $this->entities->flush();
+
+        return $ended;
     }
 
     public function keep(object ...$records): void
@@ -51,5 +96,14 @@ final readonly class Marks
             $this->entities->persist($record);
         }
         $this->entities->flush();
+    }
+
+    /** @return list<SignOff> */
+    private function holding(string $clientId, string $helperId, ?RungOnSide $only): array
+    {
+        return $this->entities->getRepository(SignOff::class)->findBy(
+            ['clientId' => $clientId, 'helperId' => $helperId, 'endedAt' => null]
+                + (null === $only ? [] : ['rungId' => $only->rungId, 'side' => $only->side]),
+        );
     }
 }

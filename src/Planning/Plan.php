@@ -8,6 +8,7 @@ use HandGarden\Account\ClinicSettings;
 use HandGarden\Assessment\ReadingRepository;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
+use HandGarden\Client\Helpers;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Placement\ClientFacts;
@@ -37,6 +38,7 @@ final class Plan implements ResetInterface
         private readonly Cautions $cautions,
         private readonly PlanRepository $plans,
         private readonly Marks $marks,
+        private readonly Helpers $helpers,
         private readonly PastSittings $past,
         private readonly CatalogueStore $catalogue,
         private readonly ClinicSettings $settings,
@@ -53,6 +55,7 @@ final class Plan implements ResetInterface
                 $this->cautions,
                 $this->plans,
                 marks: $this->marks,
+                helpers: $this->helpers,
                 thresholds: $this->settings->of($client->clinicId)->thresholds(),
                 today: $this->clock->today($client->zone),
             ),

@@ -11,7 +11,6 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Web\Clock;
@@ -21,7 +20,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\IsGranted;
 
-/** What still has to be shown beside a therapist before it is done without one, and what a helper may do hands on. */
+/** What still has to be shown beside a therapist before it is done without one. */
 #[Route('/clients/{client}/shown', name: 'planning_shown')]
 final class ShowMarks extends AbstractController
 {
@@ -45,17 +44,6 @@ final class ShowMarks extends AbstractController
             'client' => $client,
             'banner' => $this->cautions->for($client),
             'toShow' => $this->toShow($client),
-            'forHelpers' => array_values(array_filter(
-                $this->offered($client),
-                static fn (array $o): bool => \in_array(
-                    Performer::Helper,
-                    $o['rung']->fit->performers,
-                    true,
-                ),
-            )),
-            'signed' => $this->marks->signed($client, $this->clock->today($client->zone)),
-            'catalogue' => $this->catalogue->get(),
-            'days' => SignOff::DAYS,
         ]);
     }
 
@@ -63,17 +51,10 @@ final class ShowMarks extends AbstractController
     #[IsGranted('ROLE_THERAPIST')]
     public function mark(Request $request, Client $client): Response
     {
-        $done = match ((string) $request->request->get('do', '')) {
-            'shown' => $this->shown($client, $request),
-            'sign' => $this->sign($client, $request),
-            'end' => $this->end($client, $request),
-            default => false,
-        };
+        $done = $this->shown($client, $request);
         $this->addFlash(
             $done ? 'done' : 'problem',
-            $done
-                ? 'Noted.'
-                : 'Choose the exercise and the hand, and name the helper where one signs; nothing was noted.',
+            $done ? 'Noted.' : 'Choose the exercise and the hand; nothing was noted.',
         );
 
         return $this->redirectToRoute(
@@ -98,42 +79,6 @@ final class ShowMarks extends AbstractController
             at: $this->clock->now(),
         ));
         $this->audit->wrote('marked as shown', $client->id, $meant->rungId);
-
-        return true;
-    }
-
-    private function sign(Client $client, Request $request): bool
-    {
-        $meant = $this->meant($request);
-        $helper = trim((string) $request->request->get('helper', ''));
-        if (null === $meant || '' === $helper || mb_strlen($helper) > 120) {
-            return false;
-        }
-        $this->marks->keep(new SignOff(
-            $client->clinicId,
-            $client->id,
-            $helper,
-            $meant->rungId,
-            side: $meant->side,
-            until: $this->clock->today($client->zone)->modify('+'.SignOff::DAYS.' days'),
-            byStaffId: $this->who->staff()->id,
-            at: $this->clock->now(),
-        ));
-        $this->audit->wrote('signed off a helper', $client->id, $meant->rungId);
-
-        return true;
-    }
-
-    private function end(Client $client, Request $request): bool
-    {
-        $signed = $this->marks->signOff(
-            $client,
-            (string) $request->request->get('sign_off', ''),
-        )
-            ?? throw $this->createNotFoundException('No such sign-off.');
-        $signed->endedAt ??= $this->clock->now();
-        $this->marks->keep();
-        $this->audit->wrote('ended a sign-off', $client->id, $signed->id);
 
         return true;
     }

@@ -6,6 +6,7 @@ namespace HandGarden\Sitting;
 
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\ScriptPart;
+use HandGarden\Core\Catalogue\Technique;
 use HandGarden\Core\Routine\Item;
 
 /** What a helper who is there says with an exercise, one instruction at a time, and what they mind. */
@@ -38,9 +39,29 @@ final readonly class HelperLines
     /** @return list<array{say: string, mind: string}> */
     private function ofRung(string $id): array
     {
-        return array_map(static fn (ScriptPart $part): array => [
+        $book = $this->catalogue->get()->handbook();
+        $written = array_map(static fn (ScriptPart $part): array => [
             'say' => $part->words,
             'mind' => $part->notes,
-        ], $this->catalogue->get()->handbook()->scriptPartsOf($id));
+        ], $book->scriptPartsOf($id));
+        $technique = $book->techniques->of($id);
+
+        return [] === $written && null !== $technique ? self::ofTechnique($technique) : $written;
+    }
+
+    /** @return list<array{say: string, mind: string}> its lines, with the points that were looked for shared out */
+    private static function ofTechnique(Technique $technique): array
+    {
+        $share = max(1, (int) ceil(\count($technique->points) / max(1, \count($technique->lines))));
+        $minds = array_chunk(array_values($technique->points), $share);
+
+        return array_map(
+            static fn (string $line, int $n): array => [
+                'say' => $line,
+                'mind' => implode('. ', $minds[$n] ?? []),
+            ],
+            $technique->lines,
+            array_keys($technique->lines),
+        );
     }
 }

@@ -7,6 +7,7 @@ namespace HandGarden\Sitting;
 use HandGarden\Account\Audit;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
+use HandGarden\Client\Helpers;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Routine\Item;
@@ -43,6 +44,7 @@ final class StartSitting extends AbstractController
         private readonly Wording $wording,
         private readonly BeginSitting $begin,
         private readonly HelperLines $helper,
+        private readonly Helpers $helpers,
     ) {
     }
 
@@ -170,7 +172,7 @@ final class StartSitting extends AbstractController
      */
     private function helperLines(Client $client, array $ids, array $items): array
     {
-        $lines = $client->helperPresent ? $this->helper->of($ids, $items) : [];
+        $lines = [] === $this->helpers->there($client) ? [] : $this->helper->of($ids, $items);
 
         return [] === $lines ? [] : ['helper' => $lines];
     }

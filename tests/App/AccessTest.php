@@ -7,6 +7,8 @@ namespace HandGarden\Tests\App;
 use HandGarden\Account\Role;
 use HandGarden\Assessment\Recording;
 use HandGarden\Assessment\RecordingKind;
+use HandGarden\Client\Helper;
+use HandGarden\Client\HelperKind;
 use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Anatomy\Side;
@@ -76,10 +78,14 @@ final class AccessTest extends GardenTestCase
         'planning_item',
         'planning_set_goal',
         'planning_shown_mark',
+        'planning_helpers_add',
+        'planning_helpers_change',
+        'planning_teach',
         'home_let_in',
         'home_let_in_state',
         'home_confirm',
         'home_take_out',
+        'home_talked',
         'home_consent',
         'home_diary_side',
         'home_set_diary',
@@ -393,6 +399,9 @@ final class AccessTest extends GardenTestCase
             'recording' => 'x',
             'device' => 'x',
             'suspension' => 'x',
+            'helper' => 'x',
+            'technique' => 'wrist',
+            'side' => 'left',
             'hash' => str_repeat('0', 32),
             'rung' => 'helped-lift-hold',
             'ladder' => 'base-1',
@@ -493,12 +502,15 @@ final class AccessTest extends GardenTestCase
             $telephone = new HomeDevice(
                 $clinicId,
                 $client->id,
-                ActorKind::Client,
+                null,
                 'x',
                 madeById: $therapist->id,
                 madeAt: $now,
             );
             $telephone->renewSecret($now);
+            $ids['helper'] = $this->keep(
+                new Helper($clinicId, $client->id, 'x', HelperKind::Family, at: $now),
+            )->id;
             $ids['telephone'] = $this->keep($telephone)->id;
             $ids['consent'] = $this->keep(new Consent(
                 $clinicId,

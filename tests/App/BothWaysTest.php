@@ -7,6 +7,8 @@ namespace HandGarden\Tests\App;
 use HandGarden\Assessment\RecordedReading;
 use HandGarden\Assessment\Visit;
 use HandGarden\Client\Client;
+use HandGarden\Client\Helper;
+use HandGarden\Client\HelperKind;
 use HandGarden\Client\ScreeningAnswer;
 use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Content\Format\LogFormat;
@@ -150,9 +152,7 @@ final class BothWaysTest extends GardenTestCase
         $client->setConditions($people->conditions);
         $client->setSides($people->affected, $people->unaffected);
         $client->writingHand = $people->writingHand;
-        $client->helperPresent = $case->facts->setting->helperHere;
         $client->materials = $case->facts->setting->materials;
-        $client->helperBriefedOn = $client->helperPresent ? $case->today : null;
         $client->injectedOn = $case->facts->measured->injection?->on;
         $client->injectedSides = array_map(
             static fn (Side $s): string => $s->value,
@@ -162,6 +162,11 @@ final class BothWaysTest extends GardenTestCase
         $client->daysPerWeek = $case->daysPerWeek;
         $client->goals = self::goals($written);
         $this->keep($client);
+        if ($case->facts->setting->helperHere) {
+            $helper = new Helper($clinic->id, $client->id, 'Sister', HelperKind::Family, at: $now);
+            $helper->briefedOn = $case->today;
+            $this->entities->persist($helper);
+        }
         foreach (null === $case->facts->decided->shown ? Cases::catalogue()->rungs() : [] as $rung) {
             foreach (Side::cases() as $side) {
                 $this->entities->persist(new ShownRung(

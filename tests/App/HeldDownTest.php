@@ -5,16 +5,12 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use HandGarden\Core\Anatomy\Hands;
-use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Catalogue\Performer;
-use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Routine\Refusal;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\Briefs;
 use HandGarden\Planning\GivenToday;
-use HandGarden\Planning\Marks;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Progress\OpenProposals;
@@ -188,61 +184,6 @@ final class HeldDownTest extends OdalysTestCase
         );
     }
 
-    public function testAHelperIsSignedOffForOneExerciseAndHandUntilItEnds(): void
-    {
-        $rung = null;
-        foreach ($this->service(Plan::class)->placements($this->odalys)->ladders as $placed) {
-            foreach ($placed->offered() as $one) {
-                $rung = \in_array(
-                    Performer::Helper,
-                    $one->fit->performers,
-                    true,
-                ) ? $one : $rung;
-            }
-        }
-        self::assertNotNull($rung);
-        $key = (new RungOnSide($rung->id, Side::Right))->text();
-        $this->post(
-            $this->path('shown'),
-            ['do' => 'sign', 'rung' => $key, 'helper' => ''],
-        );
-        self::assertSame([], $this->signed());
-        $this->post(
-            $this->path('shown'),
-            ['do' => 'sign', 'rung' => $key, 'helper' => 'Sister'],
-        );
-        self::assertSame(
-            [$rung->id],
-            $this->signed(),
-        );
-        $client = $this->fresh($this->odalys);
-        $client->helperPresent = true;
-        $this->entities->flush();
-        self::assertFalse(
-            $this->service(Plan::class)->facts($client)->setting->helperHere,
-            'not told the stop signs',
-        );
-        $client->helperBriefedOn = new \DateTimeImmutable('-2 days');
-        $this->entities->flush();
-        $this->service(Plan::class)->reset();
-        self::assertTrue(
-            $this->service(Plan::class)->facts($client)->setting->isSigned(
-                $rung->id,
-                Side::Right,
-            ),
-        );
-
-        $signed = $this->service(Marks::class)->signed(
-            $client,
-            new \DateTimeImmutable('today'),
-        )[0];
-        $this->post(
-            $this->path('shown'),
-            ['do' => 'end', 'sign_off' => $signed->id],
-        );
-        self::assertSame([], $this->signed());
-    }
-
     public function testWhatWasShownBesideATherapistMayBeDoneAtHome(): void
     {
         $rung = Cases::catalogue()->rung('pressed-lift-hold');
@@ -290,20 +231,6 @@ final class HeldDownTest extends OdalysTestCase
             static fn (UsualPainNote $n): int => $n->level,
             $this->service(UsualPains::class)->notes($this->odalys),
         ));
-    }
-
-    /** @return list<string> */
-    private function signed(): array
-    {
-        $this->entities->clear();
-
-        return array_map(
-            static fn ($s): string => $s->rungId,
-            $this->service(Marks::class)->signed(
-                $this->odalys,
-                new \DateTimeImmutable('today'),
-            ),
-        );
     }
 
     private function doseNow(string $key): int

@@ -6,7 +6,6 @@ namespace HandGarden\Tests\App;
 
 use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Home\ConsentKind;
-use HandGarden\Core\Home\ConsentWay;
 use HandGarden\Core\Home\LetInCode;
 use HandGarden\Home\Consent;
 use HandGarden\Home\DiaryEntry;
@@ -19,34 +18,22 @@ use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Sitting;
 use HandGarden\Sitting\SittingEvent;
-use Symfony\Component\BrowserKit\Cookie;
 use Symfony\Component\Routing\RouterInterface;
 use Symfony\Component\Uid\Uuid;
 
 /** Devices at home: let in, what they see, what they send, and taken out. */
-final class HomeTest extends OdalysTestCase
+final class HomeTest extends AtHomeTestCase
 {
     private const BROWSER = '018f3a52-0000-7000-8000-000000000001';
 
     private int $seq = 0;
-
-    protected function setUp(): void
-    {
-        parent::setUp();
-        $clinic = $this->entities->find(\HandGarden\Account\Clinic::class, $this->odalys->clinicId);
-        self::assertNotNull($clinic);
-        $clinic->phone = '555 0101';
-        $clinic->outOfHoursPhone = '555 0199';
-        $this->entities->flush();
-        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
-    }
 
     public function testADeviceIsLetInByACodeThatGoesOnceAndTheWordOfATherapist(): void
     {
         $this->agree(ConsentKind::HomeUse);
         $this->post(
             '/clients/'.$this->odalys->id.'/home/let-in',
-            ['person' => 'client', 'label' => 'telephone'],
+            ['label' => 'telephone'],
         );
         $this->browser->followRedirect();
         self::assertSame(1, preg_match('/data-code>([0-9A-Z ]+)</', $this->page(), $shown));
@@ -89,7 +76,7 @@ final class HomeTest extends OdalysTestCase
         $this->keep(new Pairing(
             $this->odalys->clinicId,
             $this->odalys->id,
-            ActorKind::Client,
+            null,
             'telephone',
             codeHash: Pairing::hash($code),
             madeById: $this->odalys->therapistId,
@@ -116,7 +103,7 @@ final class HomeTest extends OdalysTestCase
         $this->agree(ConsentKind::HomeUse);
         $this->post(
             '/clients/'.$this->odalys->id.'/home/let-in',
-            ['label' => 'tablet', 'person' => 'helper'],
+            ['label' => 'tablet', 'person' => $this->sister()->id],
         );
         self::assertSame(
             0,
@@ -392,7 +379,7 @@ final class HomeTest extends OdalysTestCase
     public function testASecretIsChangedAfterAMonthAndTheOldOneOpensOnceMore(): void
     {
         $now = new \DateTimeImmutable();
-        $device = new HomeDevice('c', 'x', ActorKind::Client, 't', madeById: 's', madeAt: $now);
+        $device = new HomeDevice('c', 'x', null, 't', madeById: 's', madeAt: $now);
         $first = $device->renewSecret($now);
         self::assertFalse($device->wasOpenedBy($first, $now->modify('+29 days')));
         self::assertTrue($device->wasOpenedBy($first, $now->modify('+31 days')));
@@ -414,7 +401,7 @@ final class HomeTest extends OdalysTestCase
         ]);
         $this->post('/clients/'.$this->odalys->id.'/diary', ['first' => '08:00', 'second' => '18:00']);
         $this->agree(ConsentKind::HelperSees);
-        $this->letIn(ActorKind::Helper);
+        $this->letIn($this->sister());
         $day = $this->day();
         self::assertSame([], $day['alerts']);
         self::assertNull($day['diary']);
@@ -451,121 +438,6 @@ final class HomeTest extends OdalysTestCase
         self::assertSame([], $again['slots'], 'it has enough');
         $lost = $this->asked(self::text($plan['hash']), \array_slice($slots, 0, 2));
         self::assertCount(\count($slots) - 2, (array) $lost['slots']);
-    }
-
-    private function agree(ConsentKind $kind): void
-    {
-        $this->keep(new Consent(
-            $this->odalys->clinicId,
-            $this->odalys->id,
-            $kind,
-            'Odalys',
-            way: ConsentWay::Spoken,
-            givenOn: new \DateTimeImmutable(),
-            words: '',
-            keptById: $this->odalys->therapistId,
-            keptAt: new \DateTimeImmutable(),
-        ));
-    }
-
-    private function letIn(ActorKind $person = ActorKind::Client): void
-    {
-        if (ActorKind::Client === $person) {
-            $this->agree(ConsentKind::HomeUse);
-        }
-        $device = new HomeDevice(
-            $this->odalys->clinicId,
-            $this->odalys->id,
-            $person,
-            'telephone',
-            madeById: $this->odalys->therapistId,
-            madeAt: new \DateTimeImmutable(),
-        );
-        $secret = $device->renewSecret(new \DateTimeImmutable());
-        $this->keep($device);
-        $this->browser->getCookieJar()->set(
-            new Cookie('garden-home', $secret, null, '/home', domain: 'localhost'),
-        );
-    }
-
-    /** @return list<HomeDevice> */
-    private function devices(): array
-    {
-        return $this->entities->getRepository(HomeDevice::class)->findAll();
-    }
-
-    private function therapist(): \HandGarden\Account\Staff
-    {
-        return $this->entities->find(
-            \HandGarden\Account\Staff::class,
-            $this->odalys->therapistId,
-        ) ?? self::fail();
-    }
-
-    /** @return array<string, string> */
-    private static function origin(): array
-    {
-        return ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'application/json'];
-    }
-
-    /**
-     * @param array<string, mixed> $body
-     *
-     * @return array<string, mixed>
-     */
-    private function home(string $path, array $body): array
-    {
-        $this->browser->request(
-            'POST',
-            $path,
-            server: self::origin(),
-            content: json_encode($body, \JSON_THROW_ON_ERROR),
-        );
-        $answer = json_decode($this->page(), true);
-        self::assertIsArray($answer, $this->page());
-
-        /** @var array<string, mixed> $answer */
-        return $answer;
-    }
-
-    /** @return array<string, mixed> */
-    private function json(string $path): array
-    {
-        $this->browser->request('GET', $path);
-        /** @var array<string, mixed> $answer */
-        $answer = (array) json_decode($this->page(), true);
-
-        return $answer;
-    }
-
-    /**
-     * @param list<mixed> $slots
-     *
-     * @return array<string, mixed>
-     */
-    private function asked(string $plan, array $slots): array
-    {
-        $this->entities->clear();
-
-        return $this->home('/home/day', ['plan' => $plan, 'slots' => $slots, 'unsent' => 0]);
-    }
-
-    /** @return array<string, mixed> */
-    private function day(): array
-    {
-        /** @var array<string, mixed> $day */
-        $day = $this->asked('', [])['day'] ?? self::fail($this->page());
-
-        return $day;
-    }
-
-    /** @return array{hash: string, sheet: array<string, mixed>} */
-    private function plan(): array
-    {
-        /** @var array{hash: string, sheet: array<string, mixed>} $plan */
-        $plan = $this->asked('', [])['plan'] ?? self::fail($this->page());
-
-        return $plan;
     }
 
     /**

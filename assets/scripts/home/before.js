@@ -1,4 +1,4 @@
-import { all, data, one } from '../core/dom.js';
+import { all, data, made, one } from '../core/dom.js';
 
 /**
  * @typedef {Record<string, string>} Answers
@@ -13,6 +13,11 @@ const SIGNS = [
   ['swollen', 'Is the hand, arm or calf newly swollen, hot or red?'],
 ];
 
+const ASKED = [
+  ...['with', 'trouble', 'signs', 'pain', 'later'],
+  ...['tired', 'short', 'medicine', 'off', 'skin'],
+];
+
 /** One question a screen; no answer is filled in, and none runs out of time. */
 export class Before {
   /**
@@ -22,21 +27,10 @@ export class Before {
    */
   constructor(faces, running, guard) {
     this.faces = faces;
+    this.guard = guard;
     /** @type {((answer: string) => void)|null} */
     this.answered = null;
-    const asked = [
-      'with',
-      'trouble',
-      'signs',
-      'pain',
-      'later',
-      'tired',
-      'short',
-      'medicine',
-      'off',
-      'skin',
-    ];
-    for (const name of asked) {
+    for (const name of ASKED) {
       for (const button of all(faces.get(name), '[data-answer]', HTMLElement)) {
         running.on(
           button,
@@ -59,16 +53,14 @@ export class Before {
   }
 
   /**
-   * @param {{who: boolean, helper: string|null, later: boolean, medicine: boolean, skin: boolean,
-   *   tired: number}} asks tired: from where on the short list is offered
+   * @param {{helpers: import('./types.js').Helper[], me: string|null, later: boolean, medicine: boolean, skin: boolean,
+   *   tired: number}} asks me: whose device it is; tired: from where on the short list is offered
    * @returns {Promise<Asked>}
    */
   async all(asks) {
     /** @type {Answers} */
     const answers = { with: 'alone' };
-    const helper = one(this.faces.get('with'), '[data-helper]', HTMLElement);
-    helper.textContent = asks.helper ?? 'Helper';
-    if (asks.who) answers.with = await this.#ask('with');
+    await this.#who(answers, asks);
     const wrong = await this.#trouble(answers);
     if (wrong !== null) return { answers, wrong, waits: false };
     answers.pain_before = await this.#ask('pain');
@@ -85,6 +77,29 @@ export class Before {
     }
     if (asks.skin) answers.skin = await this.#ask('skin');
     return { answers, wrong: null, waits: false };
+  }
+
+  /**
+   * Whoever holds a device of their own is there.
+   * @param {Answers} answers
+   * @param {{helpers: import('./types.js').Helper[], me: string|null}} of
+   */
+  async #who(answers, { helpers, me }) {
+    const names = one(this.faces.get('with'), '[data-helpers]', HTMLElement);
+    names.replaceChildren(
+      ...helpers.map(({ id, name }) => {
+        const button = made('button', { type: 'button', className: 'btn', textContent: name });
+        button.addEventListener(
+          'click',
+          this.guard.steady(() => this.answered?.(id)),
+        );
+        return button;
+      }),
+    );
+    const who = me ?? (helpers.length > 0 ? await this.#ask('with') : 'alone');
+    const isHelper = helpers.some(({ id }) => id === who);
+    answers.with = isHelper ? 'helper' : who === 'alone' ? 'alone' : 'somebody-else';
+    if (isHelper) answers.helper = who;
   }
 
   /**

@@ -6,6 +6,7 @@ import { localTime } from './clock.js';
 import { Cramp } from './cramp.js';
 import { DiaryFaces } from './diary.js';
 import { look, lookOf } from './look.js';
+import { Managing } from './managing.js';
 import { Messages } from './messages.js';
 import { showMore } from './more.js';
 import { Starting } from './starting.js';
@@ -20,6 +21,7 @@ export function partsOf(home) {
   const { root, running, guard, faces, sync } = home;
   const alarm = new Alarm(home);
   const starting = new Starting(home, alarm);
+  const managing = new Managing(home);
   const messages = new Messages(faces, running, guard, (kind, body) => sync.tell(kind, body));
   const diary = new DiaryFaces(faces, running, guard, (body) => sync.tell('diary', body));
   const write = (/** @type {string|null} */ trouble) => {
@@ -63,6 +65,7 @@ export function partsOf(home) {
     /** @param {import('./types.js').State} state @param {import('./types.js').Day} day */
     show(state, day) {
       starting.show(state);
+      managing.show(day);
       one(root, '[data-to="diary"]', HTMLElement).hidden = !day.diary?.runs;
       const hasNews = day.messages.some((message) => message.answer !== '' && !message.isRead);
       one(root, '[data-new]', HTMLElement).hidden = !hasNews;

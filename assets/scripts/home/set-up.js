@@ -18,6 +18,10 @@ export function showSetUp(home, sitting, answers, of) {
     : count > 0
       ? `Left out today: ${count === 1 ? '1 exercise' : `${count} exercises`}.`
       : '';
+  if (sitting.notShown.length > 0) {
+    const waits = sitting.notShown.length === 1 ? 'waits' : 'wait';
+    out.textContent += ` ${sitting.notShown.join(', ')} ${waits} until it is shown again.`;
+  }
   out.hidden = out.textContent === '';
   const big = one(face, '[data-big]', HTMLButtonElement);
   big.textContent = sitting.isEmpty ? 'Rest today' : 'Begin';

@@ -1,20 +1,10 @@
-import { leftOut } from './left-out.js';
+import { leftOut, NOT_SHOWN, REASONS } from './left-out.js';
 
 /**
  * @typedef {import('./types.js').Day} Day
  * @typedef {import('./types.js').Plan} Plan
  * @typedef {import('./before.js').Answers} Answers
  */
-
-/** @type {Record<string, string>} why an exercise was left out, as the clinic is told; missing: it is not told */
-const REASONS = {
-  'severe-pain': 'pain',
-  'nobody-there': 'nobody-here',
-  'broken-skin': 'other',
-  'old-plan': 'other',
-  unsteady: 'other',
-  short: 'tired',
-};
 
 /**
  * What the answers before a sitting take out.
@@ -47,6 +37,7 @@ export function sheetOf({ plan, day, slot, list, only, rests, answers, isOld, ne
     rests,
     outBy,
     isShort: answers.short === 'short' && !hasShort,
+    helper: answers.helper,
   });
   const skipped = [...out].flatMap(([item, why]) =>
     REASONS[why] ? [{ item, body: { outcome: 'skipped', reason: REASONS[why] } }] : [],
@@ -55,6 +46,9 @@ export function sheetOf({ plan, day, slot, list, only, rests, answers, isOld, ne
     list: name,
     out: [...out].map(([item]) => planned.items.find(({ id }) => id === item)?.name ?? ''),
     skipped,
+    notShown: [...out].flatMap(([item, why]) =>
+      why === NOT_SHOWN ? [planned.items.find(({ id }) => id === item)?.name ?? ''] : [],
+    ),
     isCalmOnly: outBy.has('severe-pain'),
     isEmpty: planned.items.every(({ id, isPause }) => isPause || out.has(id)),
     /** @type {import('../player/score.js').Sheet} */
@@ -97,10 +91,11 @@ export function sheetOf({ plan, day, slot, list, only, rests, answers, isOld, ne
  * @param {string[]} out
  */
 export function begunBody(answers, list, out) {
-  const { with: who, trouble, hurt_later, medicine, skin } = answers;
+  const { with: who, helper, trouble, hurt_later, medicine, skin } = answers;
   return Object.fromEntries(
     Object.entries({
       with: who,
+      helper,
       list,
       trouble,
       hurt_later,

@@ -60,8 +60,8 @@ export class Starting {
     const list = plan.sheet.lists[state.planDay.list];
     const last = (await store.begun()).at(-1)?.id ?? day.sittings[0]?.id ?? null;
     const asked = await this.before.all({
-      who: day.asks.who,
-      helper: day.helper,
+      helpers: day.helpers,
+      me: day.me,
       later: last !== null && last !== (await store.askedLater()),
       medicine: day.asks.medicine,
       tired: plan.sheet.limits.tired,

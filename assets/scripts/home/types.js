@@ -1,7 +1,8 @@
 // What the pages at home know, as it comes from the clinic and as it is kept here.
 /**
- * @typedef {{key: string, id: string, outBy: string[], things: string[], worn: boolean}} More of an item, beside
- *   what the player knows of it
+ * @typedef {{key: string, id: string, outBy: string[], lockedFor: string[], preparedBy: number[][], things: string[],
+ *   worn: boolean}} More of an item, beside what the player knows of it; lockedFor: ids of helpers who may not do it;
+ *   preparedBy: for each need the places of what meets it
  * @typedef {import('../player/score.js').Item & More} HomeItem
  * @typedef {Omit<import('../player/score.js').Score, 'items'|'stops'> & {items: HomeItem[], short: string[],
  *   waits: {what: string, why: string}[]}} List
@@ -26,10 +27,12 @@
  *   isRead: boolean}} Message
  * @typedef {{id: string, kind: string, item: string, before: string, now: string, why: string, on: string,
  *   isSeen: boolean}} Change
- * @typedef {{person: string, client: string, first: string, helper: string|null, today: string, zone: string,
+ * @typedef {{id: string, name: string}} Helper
+ * @typedef {{person: string, client: string, first: string, me: string|null, asksHelper: boolean,
+ *   helpers: Helper[], today: string, zone: string,
  *   now: string, clinic: {name: string, phone: string, night: string, emergency: string, whom: string},
  *   back: {days: number, isLong: boolean}|null, held: {what: string, key: string}[],
- *   asks: {medicine: boolean, who: boolean, hands: string[], usable: string},
+ *   asks: {medicine: boolean, hands: string[], usable: string},
  *   sittings: {id: string, day: string, at: string, isFinished: boolean}[],
  *   changes: Change[], alerts: {id: string, sign: string, state: string, words: string, at: string}[],
  *   messages: Message[], diary: Diary|null}} Day

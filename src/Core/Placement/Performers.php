@@ -51,12 +51,20 @@ final readonly class Performers
     /** Who is needed where nobody is able. */
     public function needed(Rung $rung): Phrase
     {
-        return $this->isAlone()
-            ? new Phrase('left_out.nobody_there')
-            : new Phrase('left_out.performer', ['who' => Joint::Or->joining(array_map(
+        return match (true) {
+            $this->isAlone() => new Phrase('left_out.nobody_there'),
+            $this->facts->setting->helperHere && \in_array(
+                Performer::Helper,
+                $rung->fit->performers,
+                true,
+            ) => new Phrase(
+                'left_out.not_signed',
+            ),
+            default => new Phrase('left_out.performer', ['who' => Joint::Or->joining(array_map(
                 static fn (Performer $p): string => $p->value,
                 $rung->fit->performers,
-            ))]);
+            ))]),
+        };
     }
 
     /** Nobody may be left alone with an exercise, and nobody is there. */

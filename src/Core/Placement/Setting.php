@@ -79,6 +79,22 @@ final readonly class Setting
         );
     }
 
+    /**
+     * As when one helper is there.
+     *
+     * @param list<string> $signed `rung|side` that they may do by hand
+     */
+    public function helpedBy(array $signed): self
+    {
+        return new self(
+            true,
+            $signed,
+            materials: $this->materials,
+            atHome: $this->atHome,
+            releaseTrained: $this->releaseTrained,
+        );
+    }
+
     public function withHelper(): self
     {
         return $this->with($this->materials, true);

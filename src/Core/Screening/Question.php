@@ -12,6 +12,7 @@ final readonly class Question
     /**
      * @param array<string, bool> $gives          facts, `code` or `code(part)`, that a yes makes true or false
      *     and a no the opposite
+     * @param bool                $endsHelping    a helper has to be shown anew after a new yes
      * @param array<string, bool> $givesOnYes     of which a no says nothing
      * @param list<EffortClass>   $shortensClasses classes whose holds are shortened; empty: all
      */
@@ -28,6 +29,7 @@ final readonly class Question
         public string $unblocks,
         public ?int $daysAfterInjection = null,
         public array $givesOnYes = [],
+        public bool $endsHelping = false,
     ) {
     }
 }

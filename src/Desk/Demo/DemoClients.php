@@ -10,6 +10,8 @@ use HandGarden\Account\Staff;
 use HandGarden\Assessment\RecordedReading;
 use HandGarden\Assessment\Visit;
 use HandGarden\Client\Client;
+use HandGarden\Client\Helper;
+use HandGarden\Client\HelperKind;
 use HandGarden\Client\Intake;
 use HandGarden\Client\ScreeningAnswer;
 use HandGarden\Client\Stamina;
@@ -19,8 +21,10 @@ use HandGarden\Content\Format\ReadingFormat;
 use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
+use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Measure\Ink\InkTask;
+use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Routine\Brief;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Goals;
@@ -42,6 +46,7 @@ use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SavedRoutine;
 use HandGarden\Planning\SignOff;
 use HandGarden\Planning\Suspension;
+use HandGarden\Planning\Teaching;
 use HandGarden\Sitting\EventTime;
 use HandGarden\Sitting\ItemMemories;
 use HandGarden\Sitting\Sitting;
@@ -115,7 +120,7 @@ final readonly class DemoClients
                     $now,
                 );
             }
-            $this->signOffs($story, $client, $therapist, $now);
+            $this->helper($story, $client, $therapist, $now);
             $this->block($story, $client, $therapist, $now);
             $this->entities->flush();
             $this->plan->reset();
@@ -157,25 +162,48 @@ final readonly class DemoClients
         );
     }
 
-    private function signOffs(
+    /** Who helps, and what they were shown and signed for. */
+    private function helper(
         Node $story,
         Client $client,
         Staff $therapist,
         \DateTimeImmutable $now,
     ): void {
+        $name = $story->get('client')->get('helper')->string();
+        if ('' === $name) {
+            return;
+        }
+        $helper = new Helper(
+            $client->clinicId,
+            $client->id,
+            $name,
+            HelperKind::Family,
+            at: $now->modify('-70 days'),
+        );
+        $helper->briefedOn = $now->modify('-68 days');
+        $this->entities->persist($helper);
+        $at = $now->modify('-40 days');
+        $techniques = $this->catalogue->get()->handbook()->techniques;
         foreach ($story->optional('signed')?->strings() ?? [] as $signed) {
-            [$rungId, $side] = explode('|', $signed);
-            $at = $now->modify('-40 days');
-            $this->entities->persist(new SignOff(
-                $client->clinicId,
-                $client->id,
-                $client->helper,
-                $rungId,
-                side: Side::from($side),
-                until: $at->modify('+'.SignOff::DAYS.' days'),
+            $one = RungOnSide::fromText($signed);
+            $technique = null === $one ? null : $techniques->of($one->rungId);
+            if (null === $one || null === $technique) {
+                throw InvalidData::at('signed', \sprintf('nothing teaches "%s"', $signed));
+            }
+            $teaching = new Teaching(
+                $helper->clinicId,
+                $helper->clientId,
+                $helper->id,
+                $technique->key,
+                side: $one->side,
+                points: array_fill_keys(array_keys($techniques->points($technique)), true),
+                shown: [$signed => ''],
+                practise: '',
                 byStaffId: $therapist->id,
                 at: $at,
-            ));
+            );
+            $this->entities->persist($teaching);
+            $this->entities->persist(SignOff::after($teaching, $one, Clock::dayOf($at, $client->zone)));
         }
     }
 
@@ -226,9 +254,6 @@ final readonly class DemoClients
         $client->minutes = $node->get('minutes')->int();
         $client->daysPerWeek = $node->get('days')->int();
         $client->stamina = $node->get('stamina')->enum(Stamina::class);
-        $client->helper = $node->get('helper')->string();
-        $client->helperPresent = '' !== $client->helper;
-        $client->helperBriefedOn = $client->helperPresent ? $now->modify('-68 days') : null;
         $client->materials = $node->get('materials')->strings();
         $client->goals = array_map(
             static fn (Node $w): int => $w->int(

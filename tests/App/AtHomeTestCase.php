@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Tests\App;
+
+use HandGarden\Account\Staff;
+use HandGarden\Client\Helper;
+use HandGarden\Client\HelperKind;
+use HandGarden\Client\Helpers;
+use HandGarden\Core\Home\ConsentKind;
+use HandGarden\Core\Home\ConsentWay;
+use HandGarden\Home\Consent;
+use HandGarden\Home\HomeDevice;
+use Symfony\Component\BrowserKit\Cookie;
+
+/** Odalys has a routine, her clinic its numbers: devices may be let in. */
+abstract class AtHomeTestCase extends OdalysTestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $clinic = $this->quayside();
+        $clinic->phone = '555 0101';
+        $clinic->outOfHoursPhone = '555 0199';
+        $this->entities->flush();
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+    }
+
+    protected function agree(ConsentKind $kind): void
+    {
+        $this->keep(new Consent(
+            $this->odalys->clinicId,
+            $this->odalys->id,
+            $kind,
+            'Odalys',
+            way: ConsentWay::Spoken,
+            givenOn: new \DateTimeImmutable(),
+            words: '',
+            keptById: $this->odalys->therapistId,
+            keptAt: new \DateTimeImmutable(),
+        ));
+    }
+
+    protected function letIn(?Helper $helper = null): void
+    {
+        if (null === $helper) {
+            $this->agree(ConsentKind::HomeUse);
+        }
+        $device = new HomeDevice(
+            $this->odalys->clinicId,
+            $this->odalys->id,
+            $helper?->id,
+            'telephone',
+            madeById: $this->odalys->therapistId,
+            madeAt: new \DateTimeImmutable(),
+        );
+        $secret = $device->renewSecret(new \DateTimeImmutable());
+        $this->keep($device);
+        $this->browser->getCookieJar()->set(
+            new Cookie('garden-home', $secret, null, '/home', domain: 'localhost'),
+        );
+    }
+
+    /** @return list<HomeDevice> */
+    protected function devices(): array
+    {
+        return $this->entities->getRepository(HomeDevice::class)->findAll();
+    }
+
+    protected function therapist(): Staff
+    {
+        return $this->entities->find(
+            Staff::class,
+            $this->odalys->therapistId,
+        ) ?? self::fail();
+    }
+
+    /** @return array<string, string> */
+    protected static function origin(): array
+    {
+        return ['HTTP_ORIGIN' => 'http://localhost', 'CONTENT_TYPE' => 'application/json'];
+    }
+
+    /**
+     * @param array<string, mixed> $body
+     *
+     * @return array<string, mixed>
+     */
+    protected function home(string $path, array $body): array
+    {
+        $this->browser->request(
+            'POST',
+            $path,
+            server: self::origin(),
+            content: json_encode($body, \JSON_THROW_ON_ERROR),
+        );
+        $answer = json_decode($this->page(), true);
+        self::assertIsArray($answer, $this->page());
+
+        /** @var array<string, mixed> $answer */
+        return $answer;
+    }
+
+    /** @return array<string, mixed> */
+    protected function json(string $path): array
+    {
+        $this->browser->request('GET', $path);
+        /** @var array<string, mixed> $answer */
+        $answer = (array) json_decode($this->page(), true);
+
+        return $answer;
+    }
+
+    /**
+     * @param list<mixed> $slots
+     *
+     * @return array<string, mixed>
+     */
+    protected function asked(string $plan, array $slots): array
+    {
+        $this->entities->clear();
+
+        return $this->home('/home/day', ['plan' => $plan, 'slots' => $slots, 'unsent' => 0]);
+    }
+
+    /** @return array<string, mixed> */
+    protected function day(): array
+    {
+        /** @var array<string, mixed> $day */
+        $day = $this->asked('', [])['day'] ?? self::fail($this->page());
+
+        return $day;
+    }
+
+    /** @return array{hash: string, sheet: array<string, mixed>} */
+    protected function plan(): array
+    {
+        /** @var array{hash: string, sheet: array<string, mixed>} $plan */
+        $plan = $this->asked('', [])['plan'] ?? self::fail($this->page());
+
+        return $plan;
+    }
+
+    /** Helps Odalys: there during sittings, told the stop signs, signed for nothing yet. */
+    protected function sister(string $name = 'Sister'): Helper
+    {
+        foreach ($this->service(Helpers::class)->of($this->odalys) as $helper) {
+            if ($helper->name === $name) {
+                return $helper;
+            }
+        }
+        $helper = new Helper(
+            $this->odalys->clinicId,
+            $this->odalys->id,
+            $name,
+            HelperKind::Family,
+            at: new \DateTimeImmutable(),
+        );
+        $helper->briefedOn = new \DateTimeImmutable('today');
+
+        return $this->keep($helper);
+    }
+}
