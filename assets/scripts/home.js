@@ -2,7 +2,7 @@
 import { one } from './core/dom.js';
 import { Running } from './core/running.js';
 import { Home } from './home/home.js';
-import { look } from './home/look.js';
+import { look } from './core/look.js';
 import { Keeper } from './player/keeper.js';
 
 const root = one(document, '[data-behaviour="home"]', HTMLElement);

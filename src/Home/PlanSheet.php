@@ -75,6 +75,7 @@ final readonly class PlanSheet
                         fn ($out): array => [
                             'what' => $this->wording->say($out->label),
                             'why' => $this->wording->say($out->reason),
+                            'for' => $out->isForAHelper() ? 'helper' : 'therapist',
                         ],
                         $given->resting,
                     ),

@@ -21,6 +21,7 @@ final readonly class HandsOn
     public function __construct(
         private Plan $plan,
         private PlanRepository $plans,
+        private Briefs $briefs,
         private CatalogueStore $catalogue,
         private Wording $wording,
     ) {
@@ -29,7 +30,7 @@ final readonly class HandsOn
     /** @return list<TaughtWork> in the order of the techniques */
     public function of(Client $client): array
     {
-        $doses = $this->planned($client);
+        [$doses, $alone] = $this->planned($client);
         $names = $this->placed($client) + $this->tasks($client);
         $catalogue = $this->catalogue->get();
         foreach (array_keys($doses) as $key) {
@@ -40,7 +41,7 @@ final readonly class HandsOn
             foreach (Side::cases() as $side) {
                 $mine = self::mine($technique, $side, $names);
                 if ([] !== $mine) {
-                    $works[] = new TaughtWork($technique, $side, $mine, $doses);
+                    $works[] = new TaughtWork($technique, $side, $mine, $doses, alone: $alone);
                 }
             }
         }
@@ -77,11 +78,15 @@ final readonly class HandsOn
         return $mine;
     }
 
-    /** @return array<string, string> dose in words of what stands in a routine, by exercise and hand */
+    /**
+     * @return array{array<string, string>, list<string>} of what stands in a routine, by exercise and hand: doses in
+     *     words, and what needs nobody
+     */
     private function planned(Client $client): array
     {
-        $doses = [];
+        $doses = $alone = [];
         foreach ($this->plans->kinds($client) as $kind) {
+            $door = $this->briefs->doorAlone($client, $kind);
             foreach ($this->plan->items($client, $kind) as $item) {
                 if ($item->isPause || !self::asks($item->rung)) {
                     continue;
@@ -91,11 +96,14 @@ final readonly class HandsOn
                         continue; // a hand that is well needs no helper who was shown how to hold it
                     }
                     $doses[$one->text()] = $this->wording->say(DoseWords::of($item->dose));
+                    if (null === $door->stops($item)) {
+                        $alone[] = $one->text();
+                    }
                 }
             }
         }
 
-        return $doses;
+        return [$doses, $alone];
     }
 
     /** @return array<string, string> names of what the hand is ready for, by exercise and hand */

@@ -12,6 +12,7 @@ use HandGarden\Client\Helper;
 use HandGarden\Client\Helpers;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
+use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Helping\DoneBack;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Web\Clock;
@@ -163,6 +164,10 @@ final class TeachHelper extends AbstractController
             'banner' => $this->cautions->for($client),
             'helper' => $person,
             'work' => $work,
+            'rungs' => array_map(
+                fn (string $id): Rung => $this->catalogue->get()->rung($id),
+                $work->rungIds(),
+            ),
             'points' => $techniques->points($work->technique),
             'anywhere' => $techniques->anywhere,
             'seen' => self::points($typed),

@@ -282,7 +282,12 @@ final class HelpersTest extends AtHomeTestCase
     /** @return list<array{key: string, outBy: list<string>, lockedFor: list<string>}> */
     private function rows(): array
     {
-        /** @var array<string, array{items: list<array{key: string, outBy: list<string>, lockedFor: list<string>}>}> $of */
+        /**
+         * @var array<
+         *     string,
+         *     array{items: list<array{key: string, outBy: list<string>, lockedFor: list<string>}>},
+         * > $of
+         */
         $of = $this->plan()['sheet']['lists'];
 
         return $of['home']['items'];

@@ -4,50 +4,8 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { stateOf } from '../../assets/scripts/home/day.js';
 import { leftOut } from '../../assets/scripts/home/left-out.js';
+import { letIn, PHONE } from './at-home.js';
 import { client, complaints, face, signIn, steadily } from './steps.js';
-
-const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
-
-/** Practice on every day of the week: whatever day it is, there is something to do. */
-async function everyDay(clinic, name) {
-  await client(clinic, name, '/edit');
-  await clinic.getByLabel('Days a week').fill('7');
-  await clinic.getByRole('button', { name: 'Save' }).click();
-  await expect(clinic.getByRole('heading', { name, level: 1 })).toBeVisible();
-}
-
-/** Consent, code, pictures on both sides, the word of the therapist. */
-async function letIn(clinic, phone, name, label = 'telephone') {
-  await everyDay(clinic, name);
-  await client(clinic, name, '/home');
-  const consent = clinic.locator('details', { hasText: 'Home use' });
-  if (await consent.getByText('not given').isVisible()) {
-    await consent.locator('summary').click();
-    await consent.getByRole('button', { name: 'Keep the consent' }).click();
-    await expect(clinic.getByText('The consent is kept.')).toBeVisible();
-  }
-  await clinic.getByLabel('Which device').fill(label);
-  await clinic.getByRole('button', { name: /Let a device in|Make another code/ }).click();
-  const code = await clinic.locator('[data-code]').textContent();
-  await phone.goto('/home/in');
-  await phone.locator('html[data-connected]').waitFor();
-  await phone.getByRole('textbox', { name: 'Code' }).fill(code ?? '');
-  await phone.getByRole('button', { name: 'Go on' }).click();
-  await expect(phone.getByRole('heading', { name: 'Show these pictures' })).toBeVisible();
-  const shown = await phone
-    .locator('.key-picture')
-    .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')));
-  await expect(clinic.getByRole('heading', { name: 'Are these the pictures' })).toBeVisible();
-  const there = await clinic
-    .locator('.key-row [role="img"]')
-    .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')));
-  expect(shown).toEqual(there);
-  await clinic.getByRole('button', { name: 'The same: let it in' }).click();
-  await phone.getByRole('button', { name: 'Yes' }).click();
-  await expect(
-    phone.getByRole('heading', { name: /Today is|on hold|done for today/ }),
-  ).toBeVisible();
-}
 
 /** Answers every question before a sitting, as it comes. */
 async function answerBefore(phone, { pain = '1', trouble = 'No' } = {}) {
@@ -328,7 +286,7 @@ test('one key is enough at home, from today into the sitting and to something wr
   const home = await browser.newContext(PHONE);
   const phone = await home.newPage();
   await signIn(page);
-  await letIn(page, phone, 'Leandro Pask');
+  await letIn(page, phone, 'Noor Achterberg');
   await steadily(phone);
   await phone.getByRole('button', { name: 'More' }).click();
   await phone.getByLabel('One key does it').check();

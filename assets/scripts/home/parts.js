@@ -5,7 +5,7 @@ import { Alarm } from './alarm.js';
 import { localTime } from './clock.js';
 import { Cramp } from './cramp.js';
 import { DiaryFaces } from './diary.js';
-import { look, lookOf } from './look.js';
+import { look, lookOf } from '../core/look.js';
 import { Managing } from './managing.js';
 import { Messages } from './messages.js';
 import { showMore } from './more.js';
@@ -76,7 +76,7 @@ export function partsOf(home) {
 
 /**
  * @param {HTMLElement} root
- * @param {Partial<import('./look.js').Look>} more
+ * @param {Partial<import('../core/look.js').Look>} more
  */
 function looks(root, more) {
   const wanted = look(more);

@@ -8,7 +8,7 @@ import { wordsOfBack } from './words.js';
 /**
  * @param {import('../player/faces.js').Faces} faces
  * @param {Words} words
- * @param {{day: Day, planned: import('./types.js').HomeItem[], waits: {what: string, why: string}[],
+ * @param {{day: Day, planned: import('./types.js').HomeItem[], waits: {what: string, for: string}[],
  *   heard: string|null, isOnline: boolean, now: Date}} of
  */
 export function showToday(faces, words, { day, planned, waits, heard, isOnline, now }) {
@@ -27,7 +27,9 @@ export function showToday(faces, words, { day, planned, waits, heard, isOnline, 
   one(face, '[data-stop-there]', HTMLElement).hidden = !words.stopThere;
   const isPartly = waits.length > 0 && words.start !== '';
   const held = one(face, '[data-held]', HTMLElement);
-  held.replaceChildren(...(isPartly ? [made('li', { textContent: waitingWords(waits) })] : []));
+  held.replaceChildren(
+    ...(isPartly ? waitingWords(waits).map((words) => made('li', { textContent: words })) : []),
+  );
   held.hidden = !isPartly;
   const old = one(face, '[data-old]', HTMLElement);
   const days = heard === null ? 0 : daysSince(heard, now);
@@ -49,11 +51,22 @@ export function showToday(faces, words, { day, planned, waits, heard, isOnline, 
   );
 }
 
-/** @param {{what: string}[]} waits */
+const WAITS_FOR = /** @type {Record<string, string>} */ ({
+  therapist: 'for your therapist',
+  helper: 'until who helps you has been shown it',
+});
+
+/**
+ * @param {{what: string, for: string}[]} waits
+ * @returns {string[]}
+ */
 function waitingWords(waits) {
-  const names = [...new Set(waits.map(({ what }) => what))];
-  const more = names.length > 2 ? ` and ${names.length - 2} more` : '';
-  return names.length === 1
-    ? `${names[0]} waits for your therapist. The rest is here.`
-    : `${names.slice(0, 2).join(', ')}${more} wait for your therapist. The rest is here.`;
+  return Object.entries(WAITS_FOR).flatMap(([whom, words]) => {
+    const names = [...new Set(waits.filter((one) => one.for === whom).map(({ what }) => what))];
+    const more = names.length > 2 ? ` and ${names.length - 2} more` : '';
+    if (names.length === 0) return [];
+    return names.length === 1
+      ? [`${names[0]} waits ${words}. The rest is here.`]
+      : [`${names.slice(0, 2).join(', ')}${more} wait ${words}. The rest is here.`];
+  });
 }

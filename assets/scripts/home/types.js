@@ -5,7 +5,7 @@
  *   preparedBy: for each need the places of what meets it
  * @typedef {import('../player/score.js').Item & More} HomeItem
  * @typedef {Omit<import('../player/score.js').Score, 'items'|'stops'> & {items: HomeItem[], short: string[],
- *   waits: {what: string, why: string}[]}} List
+ *   waits: {what: string, why: string, for: string}[]}} List
  * @typedef {{day: string, list: string, only: string[], sittings: {at: string, minutes: number}[]}} PlanDay
  * @typedef {{lists: Record<string, List>, days: PlanDay[], stops: import('../player/score.js').StopRow[],
  *   limits: Limits}} PlanSheet

@@ -15,6 +15,8 @@ use HandGarden\Core\Words\Phrase;
 /** Who can do an exercise with this client, here and now: somebody counts only if able. */
 final readonly class Performers
 {
+    /** Why it waits while somebody is there who was not shown it. */
+    public const NOT_SIGNED = 'left_out.not_signed';
     /** Percent by which the other hand has to open by itself to work as a helper's. */
     private const OPENS_FROM = 60.0;
     /** Tone of its fingers from which it does not. */
@@ -57,9 +59,7 @@ final readonly class Performers
                 Performer::Helper,
                 $rung->fit->performers,
                 true,
-            ) => new Phrase(
-                'left_out.not_signed',
-            ),
+            ) => new Phrase(self::NOT_SIGNED),
             default => new Phrase('left_out.performer', ['who' => Joint::Or->joining(array_map(
                 static fn (Performer $p): string => $p->value,
                 $rung->fit->performers,

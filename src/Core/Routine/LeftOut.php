@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
+use HandGarden\Core\Placement\Performers;
 use HandGarden\Core\Words\Joined;
 use HandGarden\Core\Words\Phrase;
 
@@ -14,5 +15,11 @@ final readonly class LeftOut
         public Phrase|Joined $label,
         public Phrase $reason,
     ) {
+    }
+
+    /** Somebody who helps has to be shown it; nobody else is waited for. */
+    public function isForAHelper(): bool
+    {
+        return Performers::NOT_SIGNED === $this->reason->code;
     }
 }
