@@ -44,6 +44,7 @@ final class ShowTrends extends AbstractController
         private readonly Plan $plan,
         private readonly PlanRepository $plans,
         private readonly Periods $periods,
+        private readonly Looks $looks,
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
         private readonly KeptOfClient $kept,
@@ -93,6 +94,7 @@ final class ShowTrends extends AbstractController
             'days' => $days,
             'keptUp' => $charts->keptUp($days, $client->daysPerWeek),
             'pain' => $charts->pain($days),
+            'felt' => $this->felt($client, $charts, $from),
             'adherence' => $adherence,
             'reasons' => Adherence::reasonsOf($adherence),
             'items' => $this->names($client),
@@ -106,6 +108,17 @@ final class ShowTrends extends AbstractController
             ),
             'measures' => $this->changes->since($client, $from, self::MOST_MEASURES),
         ]), 'UTF-8');
+    }
+
+    /** Null: nobody was asked in this time. */
+    private function felt(Client $client, WorkCharts $charts, \DateTimeImmutable $from): ?Chart
+    {
+        $asked = array_filter(
+            $this->looks->reviews($client),
+            static fn (BlockReview $r): bool => $r->at >= $from && (null !== $r->ease || null !== $r->content),
+        );
+
+        return [] === $asked ? null : $charts->felt(array_reverse(array_values($asked)), $client->zone);
     }
 
     /**

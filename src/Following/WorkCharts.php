@@ -14,11 +14,13 @@ use HandGarden\Core\Progress\StripDay;
 use HandGarden\Core\Words\Joint;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Sitting\DayFigures;
+use HandGarden\Web\Clock;
 
 /** What was done and how it felt, day by day, drawn. */
 final readonly class WorkCharts
 {
     private const PAIN = 10.0;
+    private const FELT = 10.0;
     /** Practice days whose median is the line. */
     private const MEDIAN_OF = 5;
 
@@ -110,6 +112,50 @@ final readonly class WorkCharts
                 array_filter($days, static fn (DayFigures $d): bool => $d->hasSymptom),
             ),
         ])));
+    }
+
+    /**
+     * What the client said of the task at the ends of blocks: felt, not measured.
+     *
+     * @param list<BlockReview> $reviews oldest first
+     */
+    public function felt(array $reviews, string $zone): Chart
+    {
+        $plot = $this->time->plot(0.0, self::FELT)->up(
+            [0 => '0', 5 => '5', 10 => '10'],
+            '',
+        );
+        $ease = $content = [];
+        foreach ($reviews as $review) {
+            $day = Clock::dayOf($review->at, $zone);
+            if (null !== $review->ease) {
+                $ease[] = [$day, (float) $review->ease];
+            }
+            if (null !== $review->content) {
+                $content[] = [$day, (float) $review->content];
+            }
+        }
+        foreach ([['active-dot', $ease], ['pain-dot', $content]] as [$class, $points]) {
+            foreach ($points as [$day, $value]) {
+                $plot->dot(Timeline::at($day), $value, $class, 4.0);
+            }
+        }
+        $this->time->line($plot, $ease, 'active-line');
+        $this->time->line($plot, $content, 'tired-line');
+
+        return $plot->chart(new Phrase('trend.felt'), $this->sentence(new Phrase('trend.felt_says', [
+            'ease' => self::said($ease),
+            'content' => self::said($content),
+        ])));
+    }
+
+    /** @param list<array{\DateTimeImmutable, float}> $points oldest first */
+    private static function said(array $points): string
+    {
+        return [] === $points ? '-' : implode(', ', array_map(
+            static fn (array $p): string => (string) (int) $p[1],
+            $points,
+        ));
     }
 
     /**

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use HandGarden\Core\Measure\Ink\InkTask;
+use HandGarden\Core\Week\BlockVerdict;
+use HandGarden\Following\BlockReview;
 use HandGarden\Planning\PlanBlock;
+use Symfony\Component\Uid\Uuid;
 
 /** What has moved over weeks, with words for who does not see the picture. */
 final class TrendsTest extends OdalysTestCase
@@ -96,6 +99,32 @@ final class TrendsTest extends OdalysTestCase
 
         self::assertStringContainsString('No practice was logged', $this->shown());
         self::assertStringNotContainsString('target met on 1', $this->shown());
+    }
+
+    public function testWhatIsFeltIsDrawnAndANewWordRenewsWhatWasKept(): void
+    {
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+        $this->practised(3, ['outcome' => 'done', 'repetitions' => '8', 'hold' => '4']);
+        $this->browser->request('GET', $this->path());
+        self::assertStringNotContainsString('How well it goes:', $this->shown());
+        foreach ([[20, 4, 3], [2, 6, null]] as [$ago, $ease, $content]) {
+            $this->keep(new BlockReview(
+                $this->odalys->clinicId,
+                $this->odalys->id,
+                Uuid::v7()->toRfc4122(),
+                BlockVerdict::GoOn,
+                decided: BlockVerdict::GoOn,
+                ease: $ease,
+                content: $content,
+                note: '',
+                byStaffId: $this->therapist->id,
+                at: new \DateTimeImmutable('-'.$ago.' days'),
+            ));
+            $this->browser->request('GET', $this->path());
+            self::assertStringContainsString('felt, not measured', $this->shown());
+        }
+
+        self::assertStringContainsString('ow well it goes: 4, 6; how content: 3', $this->shown());
     }
 
     /** @param array<string, string> $line */
