@@ -77,6 +77,7 @@ final class ClientPages
                     under: ['sitting_record', 'following_paper'],
                 ),
                 new ClientPage('Trends', 'following_trends', key: 'k'),
+                new ClientPage('What grows', 'desk_growing'),
                 new ClientPage('Review', 'following_review', key: 'v'),
                 new ClientPage('At home', 'home_side', key: 'h', under: ['home_diary_side']),
                 new ClientPage('What if', 'progress_what_if', 'ROLE_THERAPIST'),

@@ -22,6 +22,8 @@ final class DemoTest extends GardenTestCase
         '/decisions',
         '/logbook',
         '/trends',
+        '/growing',
+        '/helpers',
         '/routine',
         '/week',
     ];
