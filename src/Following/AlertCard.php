@@ -26,6 +26,7 @@ final readonly class AlertCard
      * @param list<AlertNote>                           $notes
      * @param list<AlertAct>                            $acts   that are possible
      * @param ?Phrase                                   $bars   why nothing may be reopened yet
+     * @param bool                                      $isFromOut it came from a device that was taken out
      */
     public function __construct(
         public Alert $alert,
@@ -38,6 +39,7 @@ final readonly class AlertCard
         public array $notes,
         public array $acts,
         public ?Phrase $bars,
+        public bool $isFromOut,
     ) {
     }
 }

@@ -87,6 +87,7 @@ final readonly class AlertCards
                 isBarred: null !== $bars,
             ),
             bars: $bars,
+            isFromOut: $this->events->isFromOut($client, $alert->receivedAt),
         );
     }
 

@@ -173,12 +173,29 @@ final readonly class EventStore
     {
         return array_map(
             static fn (SittingEvent $e): Wrong => EventFormat::wrong($e->body),
-            $this->entities->getRepository(SittingEvent::class)->findBy([
-                'clientId' => $client->id,
-                'clinicId' => $client->clinicId,
-                'kind' => EventKind::Wrong,
-                'receivedAt' => $at,
-            ], ['arrival' => 'ASC']),
+            $this->ofWrongs($client, $at),
+        );
+    }
+
+    /** Whether that came from a device that no longer opened the plan. */
+    public function isFromOut(Client $client, \DateTimeImmutable $at): bool
+    {
+        $sittings = array_map(
+            static fn (SittingEvent $e): string => $e->sittingId,
+            $this->ofWrongs($client, $at),
+        );
+
+        return [] !== $sittings && $this->entities->getRepository(SittingEvent::class)->count(
+            ['sittingId' => $sittings, 'kind' => EventKind::TakenOut],
+        ) > 0;
+    }
+
+    /** @return list<SittingEvent> */
+    private function ofWrongs(Client $client, \DateTimeImmutable $at): array
+    {
+        return $this->entities->getRepository(SittingEvent::class)->findBy(
+            $client->scope() + ['kind' => EventKind::Wrong, 'receivedAt' => $at],
+            ['arrival' => 'ASC'],
         );
     }
 }

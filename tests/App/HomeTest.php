@@ -7,6 +7,9 @@ namespace HandGarden\Tests\App;
 use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Home\ConsentKind;
 use HandGarden\Core\Home\LetInCode;
+use HandGarden\Core\Progress\Proposal;
+use HandGarden\Core\Progress\ProposalKind;
+use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Home\Consent;
 use HandGarden\Home\DiaryEntry;
 use HandGarden\Home\HomeDevice;
@@ -15,9 +18,12 @@ use HandGarden\Home\Pairing;
 use HandGarden\Home\PlanChange;
 use HandGarden\Home\TakenOutWhy;
 use HandGarden\Planning\Suspension;
+use HandGarden\Progress\OpenProposals;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Sitting;
 use HandGarden\Sitting\SittingEvent;
+use HandGarden\Tests\Core\Cases;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Routing\RouterInterface;
 use Symfony\Component\Uid\Uuid;
 
@@ -212,6 +218,64 @@ final class HomeTest extends AtHomeTestCase
         self::assertCount(1, $hurt, 'not sure counts as the worse answer, and once');
     }
 
+    public function testPainInTheNightAfterTwoExercisesOfOnePartIsOneCard(): void
+    {
+        $this->letIn();
+        $keys = $this->keysOf($this->plan());
+        $parts = [];
+        foreach ($keys as $place => $key) {
+            $rung = ItemKey::fromText($key)?->rungId;
+            $class = null === $rung ? null : Cases::catalogue()->rung($rung)->load;
+            if (null !== $class && $class->class->needsPreparation()) {
+                $parts[$class->segment->value][] = (string) $place;
+            }
+        }
+        $same = array_values(array_filter($parts, static fn (array $p): bool => \count($p) >= 2))[0] ?? [];
+        self::assertGreaterThanOrEqual(2, \count($same), 'two of one part stand in the plan');
+        $monday = $this->handed();
+        $this->send($monday, [
+            $this->event('begun', null, ['pain_before' => 1, 'list' => 'home']),
+            $this->event('line', $same[0], ['outcome' => 'done', 'pain_before' => 1]),
+            $this->event('line', $same[1], ['outcome' => 'done', 'pain_before' => 1]),
+        ]);
+        $this->send($this->handed(), [
+            $this->event('begun', null, ['pain_before' => 1, 'list' => 'home', 'hurt_later' => 'yes']),
+        ]);
+        $this->entities->clear();
+        $cards = array_filter(
+            $this->service(OpenProposals::class)->for($this->fresh($this->odalys)),
+            static fn (Proposal $p): bool => ProposalKind::Review === $p->kind,
+        );
+
+        self::assertCount(1, $cards, 'one card of the part, not one for each exercise');
+    }
+
+    /** @return iterable<string, array{int, ?bool}> days since the last practice, and whether that is long */
+    public static function away(): iterable
+    {
+        yield 'a few days' => [5, null];
+        yield 'more than a week' => [9, false];
+        yield 'more than two' => [16, true];
+    }
+
+    #[DataProvider('away')]
+    public function testWhoComesBackIsWelcomedAndBeginsLower(int $days, ?bool $isLong): void
+    {
+        $this->letIn();
+        [$key] = $this->keysOf($this->plan());
+        $this->signIn($this->therapist());
+        $this->post('/clients/'.$this->odalys->id.'/logbook/paper', [
+            'day' => (new \DateTimeImmutable('-'.$days.' days'))->format('Y-m-d'),
+            'written_by' => 'Sister',
+            'lines' => [$key => ['outcome' => 'done']],
+        ]);
+        /** @var array{days: int, isLong: bool}|null $back */
+        $back = $this->day()['back'];
+
+        self::assertSame($isLong, $back['isLong'] ?? null);
+        self::assertSame(null !== $isLong, null !== $back);
+    }
+
     public function testSomethingWrongHoldsAlertsAndIsAnsweredInWords(): void
     {
         $this->letIn();
@@ -343,8 +407,11 @@ final class HomeTest extends AtHomeTestCase
         self::assertCount(4, $this->eventsOf($sitting), 'with the word that the device is out');
         self::assertNull($this->itemsOf($sitting)[1]->told, 'no evidence');
         self::assertSame(1, $this->entities->getRepository(Alert::class)->count([]));
+        $alert = $this->entities->getRepository(Alert::class)->findOneBy([]);
 
         $this->signIn($this->therapist());
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/alerts/'.$alert?->id);
+        self::assertStringContainsString('from a removed device', $this->page());
         $this->post('/sittings/'.$sitting->id.'/looked', []);
         $this->entities->clear();
         self::assertSame(
