@@ -279,6 +279,66 @@ test('a shaking hand comes through: double touches count once, every screen is c
   await home.close();
 });
 
+test('signs of a stroke while the house is down: call, a card to hold out, nothing goes on, kept once', async ({
+  page,
+  browser,
+}) => {
+  const home = await browser.newContext(PHONE);
+  const phone = await home.newPage();
+  await signIn(page);
+  await letIn(page, phone, 'Odalys Brandt');
+  await phone.waitForTimeout(1500);
+  await home.setOffline(true);
+  await phone.getByRole('button', { name: 'Something is wrong' }).click();
+  await steadily(phone);
+  await face(phone, 'wrong').locator('[data-sign="stroke"]').click();
+  const told = face(phone, 'told');
+  await expect(told.getByRole('link', { name: /^Call/ })).toHaveAttribute('href', /^tel:\d/);
+  await expect(told.locator('.show-card')).toContainText('I need help. Please call');
+  await told.getByLabel(/Last well at/).fill('06:30');
+  await expect(told.locator('.show-card')).toContainText('It began at 06:30');
+  await expect(told.getByText('Not sent yet. Call if it matters.')).toBeVisible();
+  expect.soft((await new AxeBuilder({ page: phone }).analyze()).violations).toEqual([]);
+  await phone.goto('/home');
+  await expect(phone.getByRole('heading', { name: 'Your plan is on hold.' })).toBeVisible();
+  await home.setOffline(false);
+  await phone.reload();
+  await expect(phone.locator('[data-waits]')).toHaveText('', { timeout: 20000 });
+  await client(page, 'Odalys Brandt', '/decisions');
+  await expect(page.getByRole('link', { name: 'Open and answer' })).toHaveCount(1);
+  await page.getByRole('link', { name: 'Open and answer' }).click();
+  await expect(page.locator('.facts')).toContainText('Begun');
+  await expect(page.locator('.facts')).toContainText('Received');
+  await home.close();
+});
+
+test('a cramp that does not let go: support after ten minutes, the clinic after half an hour', async ({
+  page,
+  browser,
+}) => {
+  const home = await browser.newContext(PHONE);
+  const phone = await home.newPage();
+  await signIn(page);
+  await letIn(page, phone, 'Bashir Quill');
+  await phone.clock.install();
+  await phone.goto('/home');
+  await phone.getByRole('button', { name: 'Diary' }).click();
+  await phone.clock.runFor(1000);
+  await face(phone, 'diary').getByRole('button', { name: 'A cramp is there now' }).click();
+  await expect(face(phone, 'cramp').getByRole('heading')).toHaveText(/Put down what you hold/);
+  await phone.clock.runFor('12:00');
+  await expect(face(phone, 'cramp').getByRole('heading')).toHaveText('Support it. Warm room.');
+  await expect(face(phone, 'cramp')).toContainText('12 min');
+  await expect(face(phone, 'cramp')).not.toContainText('Your clinic is told');
+  await phone.clock.runFor('19:00');
+  await expect(face(phone, 'cramp')).toContainText('Your clinic is told of it.');
+  await expect(async () => {
+    await client(page, 'Bashir Quill', '/decisions');
+    await expect(page.getByText(/cramp/i).first()).toBeVisible({ timeout: 1000 });
+  }).toPass();
+  await home.close();
+});
+
 test('one key is enough at home, from today into the sitting and to something wrong', async ({
   page,
   browser,
