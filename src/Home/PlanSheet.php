@@ -94,6 +94,7 @@ final readonly class PlanSheet
                     'tired' => $progress->fatigueHigh,
                     'oldDays' => OutBy::OLD_PLAN_DAYS,
                 ],
+                'smooth' => $this->smooth($client),
                 'stops' => $this->stops->rows(
                     $this->clinics->own()->emergencyNumber,
                     $progress,
@@ -147,6 +148,16 @@ final readonly class PlanSheet
         return ['items' => $rows] + $sheet
             + ([] === $lines ? [] : ['helper' => $lines])
             + ['short' => self::shortest($items)];
+    }
+
+    /** @return list<string> who may be there when a cramp is smoothed out: `alone`, and ids of helpers */
+    private function smooth(Client $client): array
+    {
+        $side = $this->plan->worseSide($client);
+        $doors = ['alone' => $this->briefs->doorAlone($client, RoutineKind::Home)]
+            + $this->doors($client, RoutineKind::Home);
+
+        return array_keys(array_filter($doors, static fn (Door $door): bool => $door->letsSmooth($side)));
     }
 
     /** @return array<string, Door> what may be done with each of those who help, by their id */

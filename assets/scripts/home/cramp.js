@@ -14,7 +14,7 @@ export class Cramp {
    * @param {import('../player/faces.js').Faces} faces
    * @param {import('../core/running.js').Running} running
    * @param {import('../player/guard.js').Guard} guard
-   * @param {{tell: (worse: 'yes'|'no', began: string) => void, after: () => void}} game
+   * @param {{tell: (worse: 'yes'|'no', began: string) => void, after: () => void, maySmooth: () => boolean}} game
    */
   constructor(faces, running, guard, game) {
     this.faces = faces;
@@ -24,6 +24,12 @@ export class Cramp {
       running.on(button, 'click', guard.steady(act));
     on(one(face, '[data-big]', HTMLElement), () => {
       this.#tell('no');
+      faces.put(
+        'cramp-gone',
+        game.maySmooth()
+          ? { title: 'Smooth the hand long, 1 to 3 minutes', do: 'Leave it lying open.' }
+          : { title: 'Let the hand lie', do: 'Do not stretch or rub it.' },
+      );
       faces.show('cramp-gone');
     });
     on(one(face, '[data-still]', HTMLElement), () => this.#show());

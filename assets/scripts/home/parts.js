@@ -35,6 +35,7 @@ export function partsOf(home) {
     after: () => {
       if (!write('cramp')) home.today();
     },
+    maySmooth: () => home.plan?.sheet.smooth?.includes(home.day?.me ?? 'alone') ?? false,
   });
   /** @param {string} selector @param {(button: HTMLElement) => void} act */
   const on = (selector, act) => {

@@ -8,7 +8,7 @@
  *   waits: {what: string, why: string, for: string}[]}} List
  * @typedef {{day: string, list: string, only: string[], sittings: {at: string, minutes: number}[]}} PlanDay
  * @typedef {{lists: Record<string, List>, days: PlanDay[], stops: import('../player/score.js').StopRow[],
- *   limits: Limits}} PlanSheet
+ *   limits: Limits, smooth: string[]}} PlanSheet
  *
  * From where on pain leaves nothing active, tiredness offers the short list, and a plan is old.
  * @typedef {{severePain: number, tired: number, oldDays: number}} Limits

@@ -18,6 +18,8 @@ enum RungPart: string
     case IsWoken = 'is woken';
     /** Begins or ends a sitting where nothing else may, and a short one. */
     case StandsIn = 'stands in';
+    /** Lays the hand long after a cramp has let go. */
+    case SmoothsCramp = 'smooths a cramp';
     /** The frame in which a daily task is done. */
     case CarriesTask = 'carries a task';
     /** Harder to try than what comes after it. */

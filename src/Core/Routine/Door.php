@@ -105,6 +105,18 @@ final readonly class Door
         return null;
     }
 
+    /** Whether a cramp that has let go may be smoothed out on the hand, by whoever is there. */
+    public function letsSmooth(Side $side): bool
+    {
+        foreach ($this->catalogue->rungs() as $rung) {
+            if ($rung->plays(RungPart::SmoothsCramp)) {
+                return null === $this->closes($rung, Hands::fromSide($side));
+            }
+        }
+
+        return false;
+    }
+
     /** Whether a therapist's note still holds that set something aside. */
     public function isOpened(?Kept $kept): bool
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Tests\Core\Routine;
 
 use HandGarden\Core\Anatomy\Hands;
+use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Placement\ClientFacts;
@@ -57,6 +58,39 @@ final class DoorTest extends TestCase
         }
 
         self::assertGreaterThan(100, $seen);
+    }
+
+    public function testACrampIsSmoothedOutOnlyByHandsThatMay(): void
+    {
+        $lets = static function (array $client, ?Setting $setting = null): bool {
+            /** @var array<string, mixed> $written */
+            $written = json_decode(
+                (string) file_get_contents(Cases::root().'/docs/examples/tight-hand.json'),
+                true,
+                64,
+                \JSON_THROW_ON_ERROR,
+            );
+            \assert(\is_array($written['client']));
+            $written['client'] = $client + $written['client'];
+            $case = Cases::read(json_encode($written, \JSON_THROW_ON_ERROR));
+            $facts = null === $setting ? $case->facts : $case->facts->withSetting($setting);
+            $known = new KnownFacts($facts, Cases::catalogue()->vocabulary, $case->today);
+
+            return (new Door(Cases::catalogue(), $facts, $known, $case->today))->letsSmooth(Side::Right);
+        };
+        $both = ['affected' => ['right', 'left'], 'unaffected' => []];
+
+        self::assertTrue($lets([]), 'the other hand is well');
+        self::assertFalse($lets($both), 'nobody has seen that the other hand can');
+        self::assertFalse(
+            $lets($both, new Setting(helperHere: true)),
+            'somebody is there who was not shown it',
+        );
+        self::assertTrue($lets($both, new Setting(true, ['flatten-after-cramp|right'])));
+        self::assertFalse(
+            $lets($both, new Setting(true, ['flatten-after-cramp|left'])),
+            'the other hand was shown',
+        );
     }
 
     public function testWhatIsPinnedByHandIsHeldToTheSameDoor(): void
