@@ -115,6 +115,7 @@ async function atHome() {
   for (const [face, answer] of [
     ['trouble', 'No'],
     ['pain', '2'],
+    ['place', 'Wrist'],
     ['later', 'No'],
     ['tired', '3'],
     ['medicine', 'Yes'],

@@ -33,6 +33,7 @@ final class ShowRecord extends AbstractController
         private readonly StaffNames $names,
         private readonly ToldWords $words,
         private readonly ReleaseWords $release,
+        private readonly BeforeWords $before,
         private readonly Cautions $cautions,
     ) {
     }
@@ -67,6 +68,7 @@ final class ShowRecord extends AbstractController
                 $sitting->actorId,
             ),
             'rows' => $rows,
+            'before' => $this->before->of($events, $client),
             'after' => $this->after($events),
             'trail' => $this->trail($events, $rows, $client),
             'aside' => self::aside($events),

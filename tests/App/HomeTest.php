@@ -205,10 +205,20 @@ final class HomeTest extends AtHomeTestCase
             $begun = $this->event(
                 'begun',
                 null,
-                ['pain_before' => 1, 'list' => 'home', 'hurt_later' => 'not-sure'],
+                [
+                    'with' => 'alone',
+                    'pain_before' => 2,
+                    'pain_at' => 'wrist',
+                    'list' => 'home',
+                    'hurt_later' => 'not-sure',
+                ],
             ),
         ]);
         $this->send($second, [$begun]);
+        $this->signIn($this->therapist());
+        $this->browser->request('GET', '/sittings/'.$second['slot']['id'].'/record');
+        self::assertStringContainsString('nobody was there', $this->page());
+        self::assertStringContainsString('counted as yes. pain 2 wrist', $this->page());
 
         $sitting = $this->entities->find(Sitting::class, $first['slot']['id']) ?? self::fail();
         $hurt = array_filter(

@@ -18,7 +18,14 @@ async function answerPoints(page, no = []) {
 /** Every question before a sitting, with somebody there. */
 async function answerWith(phone, helper) {
   const shows = () => phone.locator('[data-behaviour]').getAttribute('data-shows');
-  const answers = { with: helper, trouble: 'No', pain: '1', later: 'No', tired: '2' };
+  const answers = {
+    with: helper,
+    trouble: 'No',
+    pain: '1',
+    place: 'Wrist',
+    later: 'No',
+    tired: '2',
+  };
   for (let asked = 0; asked < 12; asked += 1) {
     const now = (await shows()) ?? '';
     if (now === 'setup') return;

@@ -20,6 +20,8 @@ async function answerBefore(phone, { pain = '1', trouble = 'No' } = {}) {
       await face.getByRole('button', { name: trouble, exact: true }).click();
     else if (words?.includes('Any pain'))
       await face.getByRole('button', { name: pain, exact: true }).click();
+    else if (words?.includes('Where is it most'))
+      await face.getByRole('button', { name: 'Wrist' }).click();
     else if (words?.includes('After last time'))
       await face.getByRole('button', { name: 'No', exact: true }).click();
     else if (words?.includes('How tired'))
@@ -252,6 +254,7 @@ test('a shaking hand comes through: double touches count once, every screen is c
   await shaking(phone.locator('[data-start]'));
   await shaking(within('No')); // trouble
   await shaking(within('8')); // severe pain: nothing active
+  await shaking(within('Wrist'));
   for (const name of ['later', 'tired', 'medicine', 'skin']) {
     const shows = await phone.locator('[data-behaviour]').getAttribute('data-shows');
     if (shows !== name) continue;

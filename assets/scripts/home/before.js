@@ -13,12 +13,9 @@ const SIGNS = [
   ['swollen', 'Is the hand, arm or calf newly swollen, hot or red?'],
 ];
 
-const ASKED = [
-  ...['with', 'trouble', 'signs', 'pain', 'later'],
-  ...['tired', 'short', 'medicine', 'off', 'skin'],
-];
+const ASKED = 'with trouble signs pain place later tired short medicine off skin'.split(' ');
 
-/** One question a screen; no answer is filled in, and none runs out of time. */
+/** One question a screen; no answer is filled in, none runs out of time. */
 export class Before {
   /**
    * @param {import('../player/faces.js').Faces} faces
@@ -64,6 +61,7 @@ export class Before {
     const wrong = await this.#trouble(answers);
     if (wrong !== null) return { answers, wrong, waits: false };
     answers.pain_before = await this.#ask('pain');
+    if (answers.pain_before !== '0') answers.pain_at = await this.#ask('place');
     if (asks.later) answers.hurt_later = await this.#ask('later');
     answers.tired = await this.#ask('tired');
     if (Number(answers.tired) >= asks.tired) answers.short = await this.#ask('short');

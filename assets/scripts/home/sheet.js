@@ -91,13 +91,14 @@ export function sheetOf({ plan, day, slot, list, only, rests, answers, isOld, ne
  * @param {string[]} out
  */
 export function begunBody(answers, list, out) {
-  const { with: who, helper, trouble, hurt_later, medicine, skin } = answers;
+  const { with: who, helper, trouble, pain_at, hurt_later, medicine, skin } = answers;
   return Object.fromEntries(
     Object.entries({
       with: who,
       helper,
       list,
       trouble,
+      pain_at,
       hurt_later,
       medicine,
       skin,

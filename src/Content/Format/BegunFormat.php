@@ -18,6 +18,7 @@ final readonly class BegunFormat
         'hurt_later' => ['yes', 'no', 'not-sure'],
         'medicine' => ['on', 'off', 'not-sure'],
         'skin' => ['whole', 'broken'],
+        'pain_at' => ['shoulder', 'elbow', 'forearm', 'wrist', 'thumb', 'fingers'],
     ];
     private const NUMBERS = ['pain_before', 'tired'];
     private const MOST_OUT = 40;
