@@ -29,6 +29,7 @@ final class ReviewBlock extends AbstractController
         private readonly BlockLooks $blocks,
         private readonly Looks $looks,
         private readonly DueList $due,
+        private readonly ToldOfBlocks $told,
         private readonly PlanRepository $plans,
         private readonly Acts $acts,
         private readonly Cautions $cautions,
@@ -154,7 +155,8 @@ final class ReviewBlock extends AbstractController
                 $client,
                 $kept->id,
             );
-        $ease = self::rating($typed['ease'] ?? null) ?? $review?->ease;
+        $said = null === $kept || null !== $review ? null : $this->told->of($kept->id);
+        $ease = self::rating($typed['ease'] ?? null) ?? $review->ease ?? $said['ease'] ?? null;
 
         return $this->render('Following/review.html.twig', [
             'client' => $client,
@@ -173,7 +175,11 @@ final class ReviewBlock extends AbstractController
             'earlier' => $this->looks->reviews($client),
             'verdicts' => BlockVerdict::cases(),
             'names' => $this->clinics->namesOfStaff(),
-            'typed' => $typed,
+            'said' => $said,
+            'typed' => $typed + (null === $said ? [] : [
+                'ease' => (string) $said['ease'],
+                'content' => (string) $said['content'],
+            ]),
             'problem' => $problem,
         ], new Response(status: null === $problem ? 200 : 422));
     }

@@ -48,6 +48,7 @@ final readonly class HomeDay
         private Consents $consents,
         private Helpers $helpers,
         private HelperWords $helperWords,
+        private EndedBlock $ended,
         private Alerts $alerts,
         private SittingRepository $sittings,
         private Wording $wording,
@@ -68,6 +69,7 @@ final readonly class HomeDay
             'client' => $client->id,
             'first' => $client->givenName,
             'me' => $user->device->helperId,
+            'block' => $isHelper ? null : $this->ended->asked($client, $today),
             'asksHelper' => $this->asksHelper($user, $client, $today),
             'helpers' => array_map(
                 static fn (Helper $h): array => ['id' => $h->id, 'name' => $h->name],

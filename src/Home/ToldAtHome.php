@@ -28,6 +28,8 @@ final readonly class ToldAtHome
         private Messages $messages,
         private Diaries $diaries,
         private HelperWords $helpers,
+        private BlockWords $blocks,
+        private EndedBlock $ended,
         private HomePlans $plans,
         private Audit $audit,
         private Clock $clock,
@@ -51,6 +53,7 @@ final readonly class ToldAtHome
                 $client,
                 $body->only('ids')->get('ids')->strings(),
             ),
+            ToldKind::Block => $this->block($user, $client, $body, $time->at),
             ToldKind::Helper => $this->helper($user, $client, $id, $body, at: $time->at),
         };
     }
@@ -84,6 +87,34 @@ final readonly class ToldAtHome
             $message->readAt ??= $this->clock->now();
             $this->messages->keep();
         }
+    }
+
+    /** Of the block that is over now, by the client's own device. */
+    private function block(HomeUser $user, Client $client, Node $body, \DateTimeImmutable $at): void
+    {
+        $body->only('block', 'ease', 'content');
+        $id = $body->get('block')->string();
+        $ease = $body->get('ease')->int(0, BlockWord::MOST);
+        $content = $body->get('content')->int(0, BlockWord::MOST);
+        if ($user->isHelper()) {
+            throw $body->fail('is told by the client alone');
+        }
+        if (null !== $this->blocks->of($id)) {
+            return;
+        }
+        $asked = $this->ended->of($client, $this->clock->today($client->zone));
+        if ($asked?->id !== $id) {
+            throw $body->get('block')->fail('is no block that is over');
+        }
+        $this->blocks->keep(new BlockWord(
+            $id,
+            $client->clinicId,
+            $client->id,
+            $ease,
+            content: $content,
+            at: $at,
+        ));
+        $this->audit->wrote('said how a block went', $client->id, $id);
     }
 
     private function helper(

@@ -15,4 +15,6 @@ enum ToldKind: string
     case Changes = 'changes';
     /** How the helper whose device it is gets on. */
     case Helper = 'helper';
+    /** How the task goes, when a block is over. */
+    case Block = 'block';
 }

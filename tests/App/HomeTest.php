@@ -7,6 +7,7 @@ namespace HandGarden\Tests\App;
 use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Home\ConsentKind;
 use HandGarden\Core\Home\LetInCode;
+use HandGarden\Core\Measure\Ink\InkTask;
 use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Routine\ItemKey;
@@ -17,6 +18,7 @@ use HandGarden\Home\Message;
 use HandGarden\Home\Pairing;
 use HandGarden\Home\PlanChange;
 use HandGarden\Home\TakenOutWhy;
+use HandGarden\Planning\PlanBlock;
 use HandGarden\Planning\Suspension;
 use HandGarden\Progress\OpenProposals;
 use HandGarden\Sitting\Alert;
@@ -501,6 +503,42 @@ final class HomeTest extends AtHomeTestCase
         $this->browser->request('POST', '/home/day', server: self::origin(), content: '{}');
         $this->assertStatus(403);
         self::assertSame(['out' => 'asleep'], json_decode($this->page(), true));
+    }
+
+    public function testHowABlockWentIsSaidOnceAtHomeAndStandsInItsReview(): void
+    {
+        $block = $this->keep(new PlanBlock(
+            $this->odalys->clinicId,
+            $this->odalys->id,
+            new \DateTimeImmutable('-15 days midnight'),
+            14,
+            sample: InkTask::cases()[0],
+            byStaffId: $this->odalys->therapistId,
+            at: new \DateTimeImmutable('-15 days'),
+        ));
+        $this->letIn();
+        /** @var array{id: string, of: int} $asked */
+        $asked = $this->day()['block'];
+        self::assertSame([$block->id, 14], [$asked['id'], $asked['of']]);
+        $tell = function (string $id, int $ease): array {
+            $now = (new \DateTimeImmutable())->format(\DATE_RFC3339);
+
+            return $this->home('/home/told', ['sent_at' => $now, 'told' => [[
+                'id' => Uuid::v7()->toRfc4122(),
+                'kind' => 'block',
+                'at' => $now,
+                'body' => ['block' => $id, 'ease' => $ease, 'content' => 5],
+            ]]]);
+        };
+        self::assertNotSame([], $tell(Uuid::v7()->toRfc4122(), 6)['refused'], 'of no block that is over');
+        self::assertSame([], $tell($block->id, 6)['refused']);
+        self::assertSame([], $tell($block->id, 9)['refused'], 'said again, it changes nothing');
+        self::assertNull($this->day()['block']);
+
+        $this->signIn($this->therapist());
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/block/review');
+        self::assertStringContainsString('goes 6 of 10', $this->shown());
+        self::assertCheckboxChecked('ease');
     }
 
     public function testAPlanIsKeptByVersionAndHandsOutWhatIsNeededOnce(): void

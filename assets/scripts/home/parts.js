@@ -2,6 +2,7 @@ import { all, data, one } from '../core/dom.js';
 import { listen } from '../player/keys.js';
 import { Sound } from '../player/sound.js';
 import { Alarm } from './alarm.js';
+import { BlockEnd } from './block.js';
 import { localTime } from './clock.js';
 import { Cramp } from './cramp.js';
 import { DiaryFaces } from './diary.js';
@@ -22,6 +23,7 @@ export function partsOf(home) {
   const alarm = new Alarm(home);
   const starting = new Starting(home, alarm);
   const managing = new Managing(home);
+  const blockEnd = new BlockEnd(home);
   const messages = new Messages(faces, running, guard, (kind, body) => sync.tell(kind, body));
   const diary = new DiaryFaces(faces, running, guard, (body) => sync.tell('diary', body));
   const write = (/** @type {string|null} */ trouble) => {
@@ -67,6 +69,7 @@ export function partsOf(home) {
     show(state, day) {
       starting.show(state);
       managing.show(day);
+      blockEnd.show(day);
       one(root, '[data-to="diary"]', HTMLElement).hidden = !day.diary?.runs;
       const hasNews = day.messages.some((message) => message.answer !== '' && !message.isRead);
       one(root, '[data-new]', HTMLElement).hidden = !hasNews;

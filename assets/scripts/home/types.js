@@ -28,6 +28,7 @@
  * @typedef {{id: string, kind: string, item: string, before: string, now: string, why: string, on: string,
  *   isSeen: boolean}} Change
  * @typedef {{id: string, name: string}} Helper
+ * @typedef {{id: string, days: number, of: number, task: string, lookOn: string|null}} EndedBlock days: with practice
  * @typedef {{person: string, client: string, first: string, me: string|null, asksHelper: boolean,
  *   helpers: Helper[], today: string, zone: string,
  *   now: string, clinic: {name: string, phone: string, night: string, emergency: string, whom: string},
@@ -35,7 +36,7 @@
  *   asks: {medicine: boolean, hands: string[], usable: string},
  *   sittings: {id: string, day: string, at: string, isFinished: boolean}[],
  *   changes: Change[], alerts: {id: string, sign: string, state: string, words: string, at: string}[],
- *   messages: Message[], diary: Diary|null}} Day
+ *   messages: Message[], diary: Diary|null, block: EndedBlock|null}} Day
  * @typedef {{kind: 'held'|'nothing'|'done'|'unfinished'|'next'|'unknown', sitting?: Begun,
  *   nth?: number, at?: string, minutes?: number, later?: {at: string, minutes: number}|null, planDay?: PlanDay,
  *   doneAt?: string, waits?: boolean}} State

@@ -1,0 +1,83 @@
+import { all, data, made, one } from '../core/dom.js';
+
+/** A block is over: how it goes, in two answers; then it is done, and the therapist looks at it. */
+export class BlockEnd {
+  #ease = 0;
+
+  /** @param {import('./home.js').Home} home */
+  constructor(home) {
+    const { faces, running, guard } = home;
+    this.home = home;
+    /** @param {string} face @param {(value: number) => void} act */
+    const scale = (face, act) => {
+      for (const button of all(faces.get(face), '[data-rating]', HTMLElement)) {
+        running.on(
+          button,
+          'click',
+          guard.steady(() => act(Number(data(button, 'rating')))),
+        );
+      }
+    };
+    running.on(
+      one(faces.get('today'), '[data-block-end]', HTMLElement),
+      'click',
+      guard.steady(() => this.#begin()),
+    );
+    running.on(
+      one(faces.get('block'), '[data-big]', HTMLElement),
+      'click',
+      guard.steady(() => faces.show('ease')),
+    );
+    scale('ease', (ease) => {
+      this.#ease = ease;
+      faces.show('content');
+    });
+    scale('content', (content) => this.#tell(content));
+  }
+
+  /** @param {import('./types.js').Day} day */
+  show(day) {
+    const button = one(this.home.faces.get('today'), '[data-block-end]', HTMLElement);
+    button.hidden = day.block === null;
+  }
+
+  #begin() {
+    const { day, faces } = this.home;
+    if (!day?.block) return;
+    const { of, days, task, lookOn } = day.block;
+    const weeks = Math.round(of / 7);
+    faces.put('block', {
+      title: weeks === 2 ? 'Two weeks are done' : `${weeks} weeks are done`,
+      practised: `You practised on ${days} ${days === 1 ? 'day' : 'days'}.`,
+    });
+    const ease = task === '' ? 'How well does it go?' : `“${task}”: how well does it go?`;
+    faces.put('ease', { title: ease });
+    const look =
+      lookOn === null
+        ? 'Your therapist looks at this.'
+        : `Your therapist looks at this on ${dayName(lookOn)}.`;
+    one(faces.get('block'), '[data-look]', HTMLElement).replaceChildren(
+      made('span', { textContent: look }),
+    );
+    faces.show('block');
+  }
+
+  /** @param {number} content */
+  #tell(content) {
+    const { day, faces, store, sync } = this.home;
+    if (!day?.block) return;
+    sync.tell('block', { block: day.block.id, ease: this.#ease, content });
+    day.block = null;
+    store.put('day', day);
+    faces.show('sent');
+  }
+}
+
+/** @param {string} day such as 2026-11-30 */
+const dayName = (day) =>
+  new Date(`${day}T12:00:00Z`).toLocaleDateString('en', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  });

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Home;
+
+use HandGarden\Client\Client;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Following\Looks;
+use HandGarden\Planning\PlanBlock;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Sitting\SittingRepository;
+
+/** A block that is over and that nobody has looked back on yet: the client says how it goes. */
+final readonly class EndedBlock
+{
+    public function __construct(
+        private PlanRepository $plans,
+        private SittingRepository $sittings,
+        private Looks $looks,
+        private BlockWords $words,
+        private CatalogueStore $catalogue,
+    ) {
+    }
+
+    public function of(Client $client, \DateTimeImmutable $today): ?PlanBlock
+    {
+        $kept = $this->plans->block($client);
+
+        return null !== $kept && $kept->block()->ends() < $today
+            && null === $this->looks->reviewOf($client, $kept->id)
+            && null === $this->words->of($kept->id)
+                ? $kept
+                : null;
+    }
+
+    /** @return ?array{id: string, days: int, of: int, task: string, lookOn: ?string} null: nothing is asked */
+    public function asked(Client $client, \DateTimeImmutable $today): ?array
+    {
+        $kept = $this->of($client, $today);
+        if (null === $kept) {
+            return null;
+        }
+        $ends = $kept->block()->ends();
+        $task = $this->catalogue->get()->goal((string) array_key_first($client->goals))?->label;
+
+        return [
+            'id' => $kept->id,
+            'days' => \count(array_filter(
+                $this->sittings->practiceDays($client),
+                static fn (\DateTimeImmutable $d): bool => $d >= $kept->beginsOn && $d <= $ends,
+            )),
+            'of' => $kept->days,
+            'task' => '' !== $client->goalWords ? $client->goalWords : $task ?? '',
+            'lookOn' => $this->looks->nextVisit($client, $today)?->format('Y-m-d'),
+        ];
+    }
+}
