@@ -29,7 +29,7 @@ async function answerBefore(phone, { pain = '1', trouble = 'No' } = {}) {
     else if (words?.includes('medicine')) await face.getByRole('button', { name: 'Yes' }).click();
     else if (words?.includes('skin whole'))
       await face.getByRole('button', { name: 'Yes, whole' }).click();
-    else return;
+    else if (!words?.includes('Today is')) return; // else it is on its way
     await phone.waitForTimeout(650); // a second touch this soon is not heard
   }
 }
