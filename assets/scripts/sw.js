@@ -42,3 +42,9 @@ registerRoute(
   ({ url }) => url.pathname.startsWith('/hands/'),
   new CacheFirst({ cacheName: 'garden-hands' }),
 );
+
+// a notice before a sitting leads to it
+self.addEventListener('notificationclick', (event) => {
+  event.notification.close();
+  event.waitUntil(self.clients.openWindow('/home'));
+});

@@ -4,6 +4,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { stateOf } from '../../assets/scripts/home/day.js';
 import { leftOut } from '../../assets/scripts/home/left-out.js';
+import { noticeFor } from '../../assets/scripts/home/remind.js';
 import { letIn, PHONE } from './at-home.js';
 import { client, complaints, face, signIn, steadily } from './steps.js';
 
@@ -432,6 +433,21 @@ test('what there is to do now, by the clock of the client', () => {
   expect(at('16:10', { day: { ...day, sittings: [elsewhere] } })).toMatchObject({ nth: 1 });
   const both = [...begun('09:10'), { ...begun('16:10', true, 1)[0], id: 'c' }];
   expect(at('18:00', { begun: both }).kind).toBe('done');
+});
+
+test('a notice comes once before a sitting, and never at night', () => {
+  const next = { kind: 'next', nth: 0, at: '09:00', waits: false };
+  const at = (time, state = next, last = '') => noticeFor(state, { day: '2026-11-30', time }, last);
+  expect(at('07:59')).toBeNull();
+  expect(at('08:00')).toBe('2026-11-30 09:00');
+  expect(at('08:30', next, '2026-11-30 09:00'), 'never again').toBeNull();
+  expect(at('09:30'), 'nor after it').toBeNull();
+  expect(at('07:20', { ...next, at: '07:45' }), 'not before half past seven').toBeNull();
+  expect(at('07:30', { ...next, at: '07:45' })).not.toBeNull();
+  expect(at('21:00', { ...next, at: '21:30' })).toBeNull();
+  for (const kind of ['done', 'held', 'nothing', 'unfinished', 'unknown'])
+    expect(at('08:30', { ...next, kind })).toBeNull();
+  expect(at('08:30', { ...next, waits: true })).toBeNull();
 });
 
 test('what takes an exercise out of a sitting is looked up, and nothing else is', () => {

@@ -10,6 +10,7 @@ import { look, lookOf } from '../core/look.js';
 import { Managing } from './managing.js';
 import { Messages } from './messages.js';
 import { showMore } from './more.js';
+import { askToRemind, remind } from './remind.js';
 import { Starting } from './starting.js';
 
 /** @typedef {import('./home.js').Home} Home */
@@ -64,12 +65,14 @@ export function partsOf(home) {
   running.on(oneKey, 'change', () => look({ oneKey: oneKey.checked }));
   listen(root, running, () => lookOf().oneKey);
   looks(root, {});
+  askToRemind(faces.get('more'), running);
   return {
     /** @param {import('./types.js').State} state @param {import('./types.js').Day} day */
     show(state, day) {
       starting.show(state);
       managing.show(day);
       blockEnd.show(day);
+      remind(state, day.zone).catch(() => {});
       one(root, '[data-to="diary"]', HTMLElement).hidden = !day.diary?.runs;
       const hasNews = day.messages.some((message) => message.answer !== '' && !message.isRead);
       one(root, '[data-new]', HTMLElement).hidden = !hasNews;
