@@ -1,5 +1,5 @@
-// node bench/home.mjs URL PASSWORD: how long a telephone that was let in, but has nothing kept, takes to show today over
-// a slow network (1.6 Mbit/s down, 0.75 up, 150 ms there and back), and what comes over it before; then with all kept.
+// node bench/home.mjs URL PASSWORD: how long a telephone that was let in, but has nothing kept, takes to show today
+// over a slow network (1.6 Mbit/s down, 0.75 up, 150 ms there and back), and what comes before; then with all kept.
 import { chromium } from '@playwright/test';
 import { letIn, PHONE } from '../tests/browser/at-home.js';
 import { signIn } from '../tests/browser/steps.js';

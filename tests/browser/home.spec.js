@@ -343,6 +343,40 @@ test('a cramp that does not let go: support after ten minutes, the clinic after 
   await home.close();
 });
 
+test('three pictures in their order are a curtain; something is wrong opens without it', async ({
+  page,
+  browser,
+}) => {
+  const home = await browser.newContext(PHONE);
+  const phone = await home.newPage();
+  await signIn(page);
+  await letIn(page, phone, 'Imke Solvang', 'tablet', 'three pictures');
+  const pick = async (...names) => {
+    for (const name of names) {
+      await phone
+        .locator('[data-face]:not([hidden])')
+        .getByRole('button', { name, exact: true })
+        .click();
+      await steadily(phone);
+    }
+  };
+  await steadily(phone);
+  await pick('tree', 'sun', 'tree');
+  await expect(phone.getByRole('heading', { name: 'Your three pictures' })).toBeVisible();
+  expect.soft((await new AxeBuilder({ page: phone }).analyze()).violations).toEqual([]);
+  await pick('sun', 'tree', 'tree');
+  await expect(phone.getByText('Not these. 4 tries are left.')).toBeVisible();
+  await phone.getByRole('button', { name: 'Something is wrong' }).click();
+  await expect(face(phone, 'wrong').getByRole('heading', { name: 'What is wrong?' })).toBeVisible();
+  await phone.goto('/home');
+  await steadily(phone);
+  await pick('tree', 'sun', 'tree');
+  await expect(
+    phone.getByRole('heading', { name: /Today is|on hold|done for today/ }),
+  ).toBeVisible();
+  await home.close();
+});
+
 test('one key is enough at home, from today into the sitting and to something wrong', async ({
   page,
   browser,

@@ -3,6 +3,7 @@ import { Running } from '../core/running.js';
 import { Faces } from '../player/faces.js';
 import { Guard } from '../player/guard.js';
 import { draw, hex, sha256 } from './curtain.js';
+import { pickPictures } from './picked.js';
 import { ask } from './sync.js';
 
 const AGAIN_MS = 1500;
@@ -63,8 +64,9 @@ export function connect(root) {
       button,
       'click',
       guard.steady(() => {
-        if (button.getAttribute('data-lock') === 'own') home();
-        else faces.show('digits');
+        const lock = button.getAttribute('data-lock') ?? '';
+        if (lock === 'own') home();
+        else faces.show(lock);
       }),
     );
   }
@@ -72,6 +74,10 @@ export function connect(root) {
   running.on(digits, 'submit', async (event) => {
     event.preventDefault();
     await draw(one(digits, '[name="digits"]', HTMLInputElement).value);
+    home();
+  });
+  pickPictures(faces.get('picked'), running, guard, async (picked) => {
+    await draw(picked, 'pictures');
     home();
   });
   return running.stop;

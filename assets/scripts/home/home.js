@@ -5,7 +5,7 @@ import { fetchAll } from '../player/picture.js';
 import { Post } from '../player/post.js';
 import { showSent } from '../player/status.js';
 import { partsOf } from './parts.js';
-import { hasCurtain, waitForDigits } from './curtain.js';
+import { hasCurtain, waitForCurtain } from './curtain.js';
 import { stateOf } from './day.js';
 import { leave } from './leave.js';
 import { Store } from './store.js';
@@ -52,7 +52,7 @@ export class Home {
     navigator.storage?.persist?.().catch(() => {});
     this.plan = await this.store.plan();
     this.day = await this.store.day();
-    if (hasCurtain()) await waitForDigits(this);
+    if (hasCurtain()) await waitForCurtain(this);
     if (this.day !== null) await this.today();
     await this.#hear();
     this.running.every(() => this.#hear(), AGAIN_MS);

@@ -1,0 +1,33 @@
+import { all, data, one } from '../core/dom.js';
+
+const MANY = 3;
+
+/**
+ * Three pictures touched in an order, instead of digits.
+ * @param {HTMLElement} place
+ * @param {import('../core/running.js').Running} running
+ * @param {import('../player/guard.js').Guard} guard
+ * @param {(picked: string) => void} done
+ */
+export function pickPictures(place, running, guard, done) {
+  /** @type {string[]} */
+  let picked = [];
+  const count = one(place, '[data-picked]', HTMLElement);
+  const show = () => {
+    count.textContent = picked.length === 0 ? '' : `${picked.length} of ${MANY}`;
+  };
+  for (const button of all(place, '[data-pick]', HTMLElement)) {
+    running.on(
+      button,
+      'click',
+      guard.steady(() => {
+        picked.push(data(button, 'pick'));
+        show();
+        if (picked.length < MANY) return;
+        done(picked.join(' '));
+        picked = [];
+        show();
+      }),
+    );
+  }
+}
