@@ -34,7 +34,10 @@ use HandGarden\Web\Wording;
 final readonly class HomeDay
 {
     private const ALERTS = 5;
+    /** How long an answer stands on today; then only the clinic has it. */
+    private const ANSWERED = '-7 days';
     private const RECENT = 20;
+    private const DIARY_DAYS = 14;
 
     public function __construct(
         private ClinicRepository $clinics,
@@ -199,7 +202,12 @@ final readonly class HomeDay
                 ]),
                 'at' => $alert->begunAt->format(\DATE_RFC3339),
             ];
-        }, $this->alerts->all($client, self::ALERTS));
+        }, array_values(array_filter(
+            $this->alerts->all($client, self::ALERTS),
+            fn (Alert $a): bool => $a->isOpen() || $a->answeredAt > $this->clock->now()->modify(
+                self::ANSWERED,
+            ),
+        )));
     }
 
     /**
@@ -255,10 +263,28 @@ final readonly class HomeDay
                 static fn (DiaryEntry $e): string => $e->moment->value,
                 $this->diaries->entriesOn($client, $today),
             ),
+            'lately' => $this->lately($client, $today),
             'trial' => null === $trial ? null : [
                 'words' => $this->wording->word('diary_advice.'.$trial->factor->value, ['minutes' => 15]),
                 'until' => $trial->lastDay()->format('Y-m-d'),
             ],
         ];
+    }
+
+    /** @return list<array{day: string, worst: ?int}> of the last days, oldest first; null: nothing was written */
+    private function lately(Client $client, \DateTimeImmutable $today): array
+    {
+        $worst = [];
+        foreach ($this->diaries->entries($client) as $entry) {
+            $day = $entry->day->format('Y-m-d');
+            $worst[$day] = max($worst[$day] ?? 0, $entry->severity);
+        }
+        $lately = [];
+        for ($ago = self::DIARY_DAYS - 1; $ago >= 0; --$ago) {
+            $day = $today->modify('-'.$ago.' days')->format('Y-m-d');
+            $lately[] = ['day' => $day, 'worst' => $worst[$day] ?? null];
+        }
+
+        return $lately;
     }
 }

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace HandGarden\Tests\App;
 
 use HandGarden\Core\Actor\ActorKind;
+use HandGarden\Core\Anatomy\Hands;
+use HandGarden\Core\Diary\Doing;
+use HandGarden\Core\Diary\Moment;
+use HandGarden\Core\Diary\Trouble;
 use HandGarden\Core\Home\ConsentKind;
 use HandGarden\Core\Home\LetInCode;
 use HandGarden\Core\Measure\Ink\InkTask;
@@ -25,6 +29,7 @@ use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Sitting;
 use HandGarden\Sitting\SittingEvent;
 use HandGarden\Tests\Core\Cases;
+use HandGarden\Web\Clock;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Routing\RouterInterface;
 use Symfony\Component\Uid\Uuid;
@@ -393,6 +398,43 @@ final class HomeTest extends AtHomeTestCase
             $this->entities->getRepository(DiaryEntry::class)->findBy([], ['at' => 'ASC']),
         );
         self::assertSame([false, true], $late);
+    }
+
+    public function testTheClientSeesTheWorstOfEachDayTheyWrote(): void
+    {
+        $this->letIn();
+        $this->post('/clients/'.$this->odalys->id.'/diary', ['first' => '08:00', 'second' => '18:00']);
+        foreach ([[0, 3], [0, 6], [2, 0], [20, 9]] as [$ago, $severity]) {
+            $at = new \DateTimeImmutable('-'.$ago.' days');
+            $this->keep(new DiaryEntry(
+                Uuid::v7()->toRfc4122(),
+                $this->odalys->clinicId,
+                $this->odalys->id,
+                $this->devices()[0]->id,
+                person: ActorKind::Client,
+                moment: Moment::Now,
+                day: Clock::dayOf($at, $this->odalys->zone),
+                trouble: Trouble::Shaking,
+                hand: Hands::Right,
+                severity: $severity,
+                doing: Doing::Writing,
+                answers: [],
+                isLate: false,
+                at: $at,
+                receivedAt: $at,
+            ));
+        }
+        /** @var array{lately: list<array{day: string, worst: ?int}>} $diary */
+        $diary = $this->day()['diary'];
+        $lately = array_column($diary['lately'], 'worst');
+
+        self::assertCount(14, $lately);
+        self::assertSame(
+            [0, null, 6],
+            array_values(\array_slice($lately, -3)),
+            'nought was written, and nothing is not nought',
+        );
+        self::assertNotContains(9, $lately);
     }
 
     public function testWhatComesFromADeviceThatIsOutIsKeptAsideAndASignStillAlerts(): void

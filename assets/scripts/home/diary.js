@@ -1,5 +1,6 @@
 import { all, data, one } from '../core/dom.js';
 import { Factors } from './factors.js';
+import { showFortnight } from './fortnight.js';
 import { momentOf } from './moment.js';
 
 /** Three taps are a whole entry; what else is known may be added, and nothing is filled in. */
@@ -84,6 +85,8 @@ export class DiaryFaces {
         now: 'An entry for now.',
       }[moment],
     });
+    const fortnight = one(this.faces.get('diary'), '[data-fortnight]', HTMLElement);
+    showFortnight(fortnight, diary.lately);
     this.faces.show(trouble === null ? 'diary' : 'severity');
   }
 }

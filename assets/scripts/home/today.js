@@ -44,7 +44,7 @@ export function showToday(faces, words, { day, planned, waits, heard, isOnline, 
   trial.hidden = !day.diary?.trial;
   one(face, '[data-alerts]', HTMLElement).replaceChildren(
     ...day.alerts.slice(0, 2).map((alert) => {
-      const card = made('div', { className: 'home-alert' });
+      const card = made('div', { className: `home-alert is-${alert.state}` });
       card.append(made('p', { textContent: alert.sign }), made('p', { textContent: alert.words }));
       return card;
     }),

@@ -22,6 +22,7 @@
 /**
  * @typedef {{code: string, yesNo: boolean, morning: boolean, most: number, step: number}} Factor
  * @typedef {{runs: boolean, first: string, second: string, factors: Factor[], done: string[],
+ *   lately: {day: string, worst: number|null}[],
  *   trial: {words: string, until: string}|null}} Diary
  * @typedef {{id: string, about: string, text: string, at: string, answer: string, by: string, on: string|null,
  *   isRead: boolean}} Message
