@@ -116,6 +116,18 @@ final readonly class ClientRepository
         return $newest;
     }
 
+    /** @return list<\DateTimeImmutable> days on which a question of the screening was a yes, oldest first */
+    public function saidYes(Client $client, string $questionId): array
+    {
+        return array_map(
+            static fn (ScreeningAnswer $a): \DateTimeImmutable => $a->askedOn,
+            $this->entities->getRepository(ScreeningAnswer::class)->findBy(
+                $client->scope() + ['questionId' => $questionId, 'answer' => Answer::Yes],
+                ['askedOn' => 'ASC'],
+            ),
+        );
+    }
+
     /** @param list<ScreeningAnswer> $answers */
     public function addAnswers(array $answers): void
     {

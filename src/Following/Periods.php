@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Following;
 
 use HandGarden\Client\Client;
+use HandGarden\Client\ClientRepository;
+use HandGarden\Core\Progress\SkipReason;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Sitting\DayFigures;
@@ -13,11 +15,16 @@ use HandGarden\Sitting\DayFigures;
 final readonly class Periods
 {
     private const AWAY_DAYS = 7;
+    /** The question that asks for a change of it. */
+    private const MEDICINE = 'medicine_changed';
+    /** For which it asks: the change lies somewhere in them. */
+    private const MEDICINE_DAYS = 14;
     /** For which an injection is thought to work. */
     private const INJECTION_DAYS = 84;
 
     public function __construct(
         private PlanRepository $plans,
+        private ClientRepository $clients,
     ) {
     }
 
@@ -49,12 +56,50 @@ final readonly class Periods
                 new Phrase('trend.injection'),
             );
         }
-        array_push($periods, ...self::away($days, $until));
+        foreach ($this->clients->saidYes($client, self::MEDICINE) as $asked) {
+            $periods[] = new Period(
+                $asked->modify('-'.self::MEDICINE_DAYS.' days'),
+                $asked,
+                'medicine',
+                new Phrase('trend.medicine'),
+            );
+        }
+        array_push($periods, ...self::ill($days), ...self::away($days, $until));
 
         return array_values(array_filter(
             $periods,
             static fn (Period $p): bool => $p->until >= $from && $p->from <= $until,
         ));
+    }
+
+    /**
+     * Days that were left out for an illness, one after the other.
+     *
+     * @param list<DayFigures> $days oldest first
+     *
+     * @return list<Period>
+     */
+    private static function ill(array $days): array
+    {
+        $ill = [];
+        foreach ($days as $day) {
+            if (SkipReason::Ill !== $day->reason || $day->isPractice()) {
+                continue;
+            }
+            $last = $ill[array_key_last($ill) ?? -1] ?? null;
+            $goesOn = null !== $last && $last->until->modify('+1 day') >= $day->day;
+            if ($goesOn) {
+                array_pop($ill);
+            }
+            $ill[] = new Period(
+                $goesOn ? $last->from : $day->day,
+                $day->day,
+                'ill',
+                new Phrase('trend.ill'),
+            );
+        }
+
+        return $ill;
     }
 
     /**

@@ -10,8 +10,10 @@ use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Client\KeptOfClient;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Catalogue\RungPart;
 use HandGarden\Core\Progress\Adherence;
 use HandGarden\Core\Progress\Prescribed;
+use HandGarden\Core\Progress\Strip;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
@@ -36,6 +38,7 @@ final class ShowTrends extends AbstractController
     private const MOST_ITEMS = 4;
     private const MOST_MEASURES = 4;
     private const WINDOW_DAYS = 14;
+    private const TASK_DAYS = 10;
 
     public function __construct(
         private readonly LoggedTrend $trend,
@@ -106,8 +109,29 @@ final class ShowTrends extends AbstractController
                 $charts,
                 from: $from,
             ),
+            'tasks' => $this->tasks($client, $items),
             'measures' => $this->changes->since($client, $from, self::MOST_MEASURES),
         ]), 'UTF-8');
+    }
+
+    /**
+     * Daily tasks of the routine, with how they went.
+     *
+     * @param list<Prescribed> $items
+     *
+     * @return list<array{name: string, strip: Strip}>
+     */
+    private function tasks(Client $client, array $items): array
+    {
+        $tasks = [];
+        foreach ($items as $item) {
+            if ($item->rung->plays(RungPart::CarriesTask)) {
+                $strip = Strip::of($item->key(), $this->sittings->log($client), self::TASK_DAYS);
+                $tasks[] = ['name' => $item->rung->name, 'strip' => $strip];
+            }
+        }
+
+        return array_values(array_filter($tasks, static fn (array $t): bool => !$t['strip']->isEmpty()));
     }
 
     /** Null: nobody was asked in this time. */

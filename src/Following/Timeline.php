@@ -15,6 +15,8 @@ final readonly class Timeline
     private const HEIGHT = 190.0;
     private const TICK_WIDTH = 94.0;
     private const DAY = 86_400;
+    /** Over whose begin nothing is compared. */
+    private const BARS = ['injection', 'medicine'];
     /** Days without a value over which no line goes. */
     private const GAP_DAYS = 14;
 
@@ -79,7 +81,7 @@ final readonly class Timeline
         }
         foreach ($this->periods as $period) {
             $begins = self::at($period->from);
-            if ('injection' === $period->kind && $from < $begins && $to >= $begins) {
+            if (\in_array($period->kind, self::BARS, true) && $from < $begins && $to >= $begins) {
                 return true;
             }
         }

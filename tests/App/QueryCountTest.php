@@ -28,9 +28,9 @@ final class QueryCountTest extends GardenTestCase
         yield 'placement' => ['/placement', 15];
         yield 'routine' => ['/routine', 24];
         yield 'decisions' => ['/decisions', 17];
-        yield 'four minutes' => ['/look', 35];
+        yield 'four minutes' => ['/look', 37];
         yield 'logbook' => ['/logbook', 11];
-        yield 'trends' => ['/trends', 16];
+        yield 'trends' => ['/trends', 18];
         yield 'review' => ['/block/review', 8];
     }
 
