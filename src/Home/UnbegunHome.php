@@ -34,6 +34,7 @@ final readonly class UnbegunHome implements UnbegunSittings
         private SittingRepository $sittings,
         private CatalogueStore $catalogue,
         private Envelope $envelope,
+        private UnsignedHands $unsigned,
         private Audit $audit,
         private Clock $clock,
     ) {
@@ -64,6 +65,7 @@ final readonly class UnbegunHome implements UnbegunSittings
         );
         $slot->usedAt = $this->clock->now();
         $this->keepPlanned($sitting, $client, $batch);
+        $this->unsigned->note($sitting, $client, $batch, $time);
         $device = $this->devices->byId($slot->deviceId);
         if (null !== $device && !$device->isIn()) {
             $this->sittings->keep(self::takenOut($sitting, $device, $client, $this->clock->now()));

@@ -41,13 +41,15 @@ final readonly class Marks
         ));
     }
 
-    /** @return list<SignOff> all that ever were, newest first */
-    public function everSigned(Client $client): array
+    /** @return list<SignOff> that held at an instant, whatever became of them since */
+    public function signedAt(Client $client, \DateTimeImmutable $at, \DateTimeImmutable $day): array
     {
-        return $this->entities->getRepository(SignOff::class)->findBy(
-            $client->scope(),
-            ['at' => 'DESC', 'id' => 'DESC'],
-        );
+        return array_values(array_filter(
+            $this->entities->getRepository(SignOff::class)->findBy($client->scope()),
+            static fn (SignOff $s): bool => $s->at <= $at
+                && (null === $s->endedAt || $s->endedAt > $at)
+                && $s->until->format('Y-m-d') >= $day->format('Y-m-d'),
+        ));
     }
 
     /** @return list<Teaching> newest first */

@@ -66,11 +66,11 @@ final readonly class ItemFolds
      */
     private static function counting(array $events): array
     {
-        $aside = SittingEvent::aside($events);
+        $aside = SetAside::of($events);
 
         return array_filter(
             $events,
-            static fn (SittingEvent $e): bool => !$e->isAside($aside),
+            static fn (SittingEvent $e): bool => !$aside->holds($e),
         );
     }
 

@@ -135,11 +135,11 @@ final class ShowRecord extends AbstractController
     /** @param list<SittingEvent> $events */
     private static function aside(array $events): int
     {
-        $aside = SittingEvent::aside($events);
+        $aside = SetAside::of($events);
 
         return \count(array_filter(
             $events,
-            static fn (SittingEvent $e): bool => $e->isAside($aside),
+            static fn (SittingEvent $e): bool => $aside->holds($e),
         ));
     }
 

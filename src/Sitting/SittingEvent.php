@@ -14,7 +14,6 @@ use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Told;
-use HandGarden\Core\Sitting\Aside;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\ItemEvent;
 use HandGarden\Web\Row;
@@ -124,27 +123,6 @@ class SittingEvent implements TellsOfClient
             at: $told->time->at,
             day: $told->time->day,
             receivedAt: $told->time->receivedAt,
-        );
-    }
-
-    /** Late, and nobody looked yet; what a person types in without a device is never late. */
-    public function isAside(Aside $aside): bool
-    {
-        return null !== $this->deviceId && $aside->holds($this->receivedAt);
-    }
-
-    /** @param array<array-key, self> $events of one sitting, those of the whole among them */
-    public static function aside(array $events): Aside
-    {
-        $of = static fn (EventKind $kind): array => array_values(array_filter(
-            $events,
-            static fn (self $e): bool => $kind === $e->kind,
-        ));
-
-        return Aside::of(
-            array_values(array_map(static fn (self $e) => $e->receivedAt, $events)),
-            array_map(static fn (self $e) => $e->receivedAt, $of(EventKind::Looked)),
-            array_map(static fn (self $e) => $e->at, $of(EventKind::TakenOut)),
         );
     }
 

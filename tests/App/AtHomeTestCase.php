@@ -13,10 +13,15 @@ use HandGarden\Core\Home\ConsentWay;
 use HandGarden\Home\Consent;
 use HandGarden\Home\HomeDevice;
 use Symfony\Component\BrowserKit\Cookie;
+use Symfony\Component\Uid\Uuid;
 
 /** Odalys has a routine, her clinic its numbers: devices may be let in. */
 abstract class AtHomeTestCase extends OdalysTestCase
 {
+    private const BROWSER = '018f3a52-0000-7000-8000-000000000001';
+
+    private int $seq = 0;
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -160,5 +165,59 @@ abstract class AtHomeTestCase extends OdalysTestCase
         $helper->briefedOn = new \DateTimeImmutable('today');
 
         return $this->keep($helper);
+    }
+
+    /** @return array{hash: string, slot: array{id: string, secret: string}} */
+    protected function handed(): array
+    {
+        $answer = $this->asked('', []);
+        /** @var list<array{id: string, secret: string}> $slots */
+        $slots = $answer['slots'];
+        /** @var array{hash: string} $plan */
+        $plan = $answer['plan'];
+
+        return ['hash' => $plan['hash'], 'slot' => $slots[0]];
+    }
+
+    /**
+     * @param array{hash: string, slot: array{id: string, secret: string}} $handed
+     * @param list<array<string, mixed>>                                   $events
+     */
+    protected function send(array $handed, array $events): void
+    {
+        $this->entities->clear();
+        $this->browser->request(
+            'POST',
+            '/played/events',
+            server: [
+                'HTTP_AUTHORIZATION' => 'Bearer '.$handed['slot']['secret'],
+                'CONTENT_TYPE' => 'application/json',
+            ],
+            content: json_encode([
+                'device' => self::BROWSER,
+                'events' => $events,
+                'plan' => $handed['hash'],
+                'list' => 'home',
+            ], \JSON_THROW_ON_ERROR),
+        );
+        $this->assertStatus(200);
+        self::assertStringContainsString('"refused":[]', $this->page());
+        $this->entities->clear();
+    }
+
+    /**
+     * @param array<string, mixed> $body
+     *
+     * @return array<string, mixed>
+     */
+    protected function event(string $kind, ?string $item, array $body): array
+    {
+        return array_filter([
+            'id' => Uuid::v7()->toRfc4122(),
+            'seq' => ++$this->seq,
+            'kind' => $kind,
+            'item' => $item,
+            'at' => gmdate('Y-m-d\TH:i:s\Z'),
+        ], static fn (mixed $v): bool => null !== $v) + ['body' => (object) $body];
     }
 }

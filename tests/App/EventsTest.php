@@ -133,10 +133,10 @@ final class EventsTest extends OdalysTestCase
 
         $record = '/sittings/'.$this->sitting->id.'/record';
         $this->browser->request('GET', $record);
-        self::assertStringContainsString('One act reached us more than 14 days after', $this->page());
+        self::assertStringContainsString('One act waits', $this->page());
         $this->post('/sittings/'.$this->sitting->id.'/looked', []);
         $this->browser->request('GET', $record);
-        self::assertStringNotContainsString('more than 14 days after', $this->page());
+        self::assertStringNotContainsString('One act waits', $this->page());
         self::assertSame('done', $this->toldOf($item)['outcome'] ?? null);
     }
 

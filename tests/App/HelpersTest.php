@@ -13,6 +13,7 @@ use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Home\ConsentKind;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Week\PlannedDay;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Following\DueList;
@@ -26,6 +27,8 @@ use HandGarden\Planning\PlanWeek;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SignOff;
 use HandGarden\Planning\TaughtWork;
+use HandGarden\Sitting\Sitting;
+use HandGarden\Tests\Core\Cases;
 use Symfony\Component\Uid\Uuid;
 
 /** Helpers: taught, signed for one hand and each exercise, locked again, and gone. */
@@ -161,6 +164,43 @@ final class HelpersTest extends AtHomeTestCase
         $this->letIn();
         self::assertFalse($this->day()['asksHelper'], 'not asked of the client');
         self::assertStringNotContainsString('tiring', $this->page());
+    }
+
+    public function testWhatUnsignedHandsDidIsKeptAndNoEvidenceUntilSomebodyLooked(): void
+    {
+        $this->nothingAlone();
+        $sister = $this->sister();
+        $works = $this->service(HandsOn::class)->of($this->fresh($this->odalys));
+        foreach ($works as $work) {
+            $this->teach($sister, $work, $this->points($work));
+        }
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+        $this->letIn();
+        $place = null;
+        foreach ($this->rows() as $nth => $row) {
+            $rung = ItemKey::fromText($row['key'])?->rungId;
+            $performers = null === $rung ? [] : Cases::catalogue()->rung($rung)->fit->performers;
+            $place ??= \in_array(Performer::Helper, $performers, true) ? (string) $nth : null;
+        }
+        self::assertNotNull($place);
+        $handed = $this->handed();
+        $this->post(
+            $this->path('helpers/'.$sister->id),
+            ['do' => 'hurt'],
+        ); // the device does not know of it yet
+        $this->send($handed, [
+            $this->event('begun', null, ['with' => 'helper', 'helper' => $sister->id, 'list' => 'home']),
+            $this->event('line', $place, ['outcome' => 'done']),
+        ]);
+        $sitting = $this->entities->find(Sitting::class, $handed['slot']['id']) ?? self::fail();
+        self::assertNull($this->itemsOf($sitting)[(int) $place]->told, 'no evidence');
+
+        $this->signIn($this->therapist());
+        $this->browser->request('GET', '/sittings/'.$sitting->id.'/record');
+        self::assertStringContainsString('done by hands that were not signed for it', $this->page());
+        $this->post('/sittings/'.$sitting->id.'/looked', []);
+        $this->entities->clear();
+        self::assertSame('done', $this->itemsOf($sitting)[(int) $place]->told['outcome'] ?? null);
     }
 
     public function testAtHomeAnExerciseIsLockedForWhoeverWasNotShownIt(): void
@@ -308,7 +348,7 @@ final class HelpersTest extends AtHomeTestCase
     /** @return array<string, string> every point a yes */
     private function points(TaughtWork $work): array
     {
-        $techniques = \HandGarden\Tests\Core\Cases::catalogue()->handbook()->techniques;
+        $techniques = Cases::catalogue()->handbook()->techniques;
 
         return array_fill_keys(array_keys($techniques->points($work->technique)), 'yes');
     }

@@ -37,10 +37,6 @@ use Symfony\Component\Uid\Uuid;
 /** Devices at home: let in, what they see, what they send, and taken out. */
 final class HomeTest extends AtHomeTestCase
 {
-    private const BROWSER = '018f3a52-0000-7000-8000-000000000001';
-
-    private int $seq = 0;
-
     public function testADeviceIsLetInByACodeThatGoesOnceAndTheWordOfATherapist(): void
     {
         $this->agree(ConsentKind::HomeUse);
@@ -608,60 +604,6 @@ final class HomeTest extends AtHomeTestCase
         $lists = $plan['sheet']['lists'];
 
         return array_column($lists['home']['items'], 'key');
-    }
-
-    /** @return array{hash: string, slot: array{id: string, secret: string}} */
-    private function handed(): array
-    {
-        $answer = $this->asked('', []);
-        /** @var list<array{id: string, secret: string}> $slots */
-        $slots = $answer['slots'];
-        /** @var array{hash: string} $plan */
-        $plan = $answer['plan'];
-
-        return ['hash' => $plan['hash'], 'slot' => $slots[0]];
-    }
-
-    /**
-     * @param array<string, mixed> $body
-     *
-     * @return array<string, mixed>
-     */
-    private function event(string $kind, ?string $item, array $body): array
-    {
-        return array_filter([
-            'id' => Uuid::v7()->toRfc4122(),
-            'seq' => ++$this->seq,
-            'kind' => $kind,
-            'item' => $item,
-            'at' => gmdate('Y-m-d\TH:i:s\Z'),
-        ], static fn (mixed $v): bool => null !== $v) + ['body' => (object) $body];
-    }
-
-    /**
-     * @param array{hash: string, slot: array{id: string, secret: string}} $handed
-     * @param list<array<string, mixed>>                                   $events
-     */
-    private function send(array $handed, array $events): void
-    {
-        $this->entities->clear();
-        $this->browser->request(
-            'POST',
-            '/played/events',
-            server: [
-                'HTTP_AUTHORIZATION' => 'Bearer '.$handed['slot']['secret'],
-                'CONTENT_TYPE' => 'application/json',
-            ],
-            content: json_encode([
-                'device' => self::BROWSER,
-                'events' => $events,
-                'plan' => $handed['hash'],
-                'list' => 'home',
-            ], \JSON_THROW_ON_ERROR),
-        );
-        $this->assertStatus(200);
-        self::assertStringContainsString('"refused":[]', $this->page());
-        $this->entities->clear();
     }
 
     /** @return list<SittingEvent> */

@@ -50,7 +50,7 @@ final readonly class EventFormat
             EventKind::After => self::after($body),
             EventKind::Finished => self::finished($body),
             EventKind::Begun => BegunFormat::read($body),
-            EventKind::HurtLater, EventKind::Looked, EventKind::TakenOut => throw $body->fail(
+            EventKind::HurtLater, EventKind::Looked, EventKind::TakenOut, EventKind::Unsigned => throw $body->fail(
                 'is not told by a device',
             ),
         };

@@ -28,6 +28,8 @@ enum EventKind: string
     case Looked = 'looked';
     /** The device it is played on no longer opens the plan: what comes from it after a time waits for a look. */
     case TakenOut = 'taken-out';
+    /** Done by somebody who was not signed for it then: what was told of it waits for a look. */
+    case Unsigned = 'unsigned';
     /** What was told at the end, of the sitting as a whole. */
     case After = 'after';
     case Finished = 'finished';
@@ -36,7 +38,7 @@ enum EventKind: string
     public function isOfAnItem(): bool
     {
         return match ($this) {
-            self::Line, self::Counted, self::Noticed, self::Wrong, self::HurtLater => true,
+            self::Line, self::Counted, self::Noticed, self::Wrong, self::HurtLater, self::Unsigned => true,
             self::Begun, self::Marked, self::Tested, self::Positioned => false,
             self::Looked, self::TakenOut, self::After, self::Finished => false,
         };
