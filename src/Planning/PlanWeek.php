@@ -15,11 +15,13 @@ use HandGarden\Core\Placement\ClientFacts;
 use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\LeftOut;
 use HandGarden\Core\Week\Frequency;
 use HandGarden\Core\Week\HelperHours;
 use HandGarden\Core\Week\Week;
 use HandGarden\Core\Week\WeekInput;
 use HandGarden\Core\Week\WeekPlanner;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Web\Clock;
 
 /** The current routine spread over a week of one client. */
@@ -81,22 +83,43 @@ final readonly class PlanWeek
         ));
     }
 
-    /**
-     * What is in the way of an item today is in the way of it all week, as far as anybody can say.
-     *
-     * @return list<Item>
-     */
+    /** @return list<LeftOut> what of the lists of the week waits, and why */
+    public function waits(Client $client): array
+    {
+        $waits = [];
+        foreach ([RoutineKind::Home, RoutineKind::Other] as $kind) {
+            $items = $this->plan->items($client, $kind);
+            foreach (array_filter($this->waiting($client, $kind, $items)) as $place => $why) {
+                $waits[$items[$place]->key()] = LeftOut::waiting($items[$place], $why);
+            }
+        }
+
+        return array_values($waits);
+    }
+
+    /** @return list<Item> */
     private function open(Client $client, RoutineKind $kind): array
     {
         $items = $this->plan->items($client, $kind);
-        $door = $this->briefs->door($client, $kind);
-        $left = array_keys(array_filter(
-            $items,
-            static fn (Item $i): bool => $i->isPause || null === $door->stops($i),
-        ));
-        $left = array_diff($left, $this->briefs->prepared($client, $kind)->unprepared($items, $left));
 
-        return array_values(array_intersect_key($items, array_flip($left)));
+        return array_values(array_diff_key($items, array_filter($this->waiting($client, $kind, $items))));
+    }
+
+    /**
+     * What is in the way of an item today is in the way of it all week, as far as anybody can say.
+     *
+     * @param list<Item> $items
+     *
+     * @return array<int, ?Phrase> by place
+     */
+    private function waiting(Client $client, RoutineKind $kind, array $items): array
+    {
+        $door = $this->briefs->door($client, $kind);
+
+        return $this->briefs->prepared($client, $kind)->waiting(
+            $items,
+            static fn (Item $i): ?Phrase => $door->stops($i)?->why,
+        );
     }
 
     /** Training days, by how practitioners spread the amount. */

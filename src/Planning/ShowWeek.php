@@ -38,7 +38,6 @@ final class ShowWeek extends AbstractController
 
     public function __construct(
         private readonly PlanWeek $week,
-        private readonly GivenToday $given,
         private readonly CalendarReading $reading,
         private readonly OneAtATime $oneAtATime,
         private readonly PlanRepository $plans,
@@ -199,7 +198,7 @@ final class ShowWeek extends AbstractController
             'client' => $client,
             'banner' => $this->cautions->for($client),
             'week' => $week,
-            'waits' => $this->given->for($client)->resting,
+            'waits' => $this->week->waits($client),
             'monday' => $monday,
             'times' => $times,
             'block' => $this->block($client),

@@ -11,8 +11,8 @@ use HandGarden\Core\Catalogue\SittingRole;
 use HandGarden\Core\Routine\Door;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\LeftOut;
+use HandGarden\Core\Routine\SittingRules;
 use HandGarden\Core\Routine\StillPrepared;
-use HandGarden\Core\Words\Joint;
 use HandGarden\Core\Words\Phrase;
 
 /**
@@ -51,7 +51,7 @@ final readonly class Given
         private int $seconds,
         private ?Door $door = null,
         private EarlierToday $earlier = new EarlierToday(),
-        private ?StillPrepared $prepared = null,
+        private StillPrepared $prepared = new StillPrepared(new SittingRules([])),
     ) {
         $easier = $resting = [];
         foreach ($open as $proposal) {
@@ -74,10 +74,10 @@ final readonly class Given
     public function of(array $items): GivenSitting
     {
         $given = $out = [];
-        foreach ($this->waiting($items) as $place => $why) {
+        foreach ($this->prepared->waiting($items, $this->why(...)) as $place => $why) {
             $item = $items[$place];
             if (null !== $why) {
-                $out[] = new LeftOut(Joint::Comma->joining([$item->rung->name]), $why);
+                $out[] = LeftOut::waiting($item, $why);
                 continue;
             }
             $given[] = $this->once($this->eased($this->afterLong($item)));
@@ -112,22 +112,6 @@ final readonly class Given
             : null;
 
         return array_values(array_filter([$begin, ...$given, $end]));
-    }
-
-    /**
-     * @param list<Item> $items of the routine
-     *
-     * @return array<int, ?Phrase> by place, why each rests today, or what prepares it does; null: it does not
-     */
-    private function waiting(array $items): array
-    {
-        $why = array_map(fn (Item $item): ?Phrase => $item->isPause ? null : $this->why($item), $items);
-        $left = array_keys(array_filter($why, static fn (?Phrase $w): bool => null === $w));
-        foreach ($this->prepared?->unprepared($items, $left) ?? [] as $place) {
-            $why[$place] = new Phrase('left_out.unprepared');
-        }
-
-        return $why;
     }
 
     /** Why it rests today; null: it does not. */

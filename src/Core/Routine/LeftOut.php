@@ -6,6 +6,7 @@ namespace HandGarden\Core\Routine;
 
 use HandGarden\Core\Placement\Performers;
 use HandGarden\Core\Words\Joined;
+use HandGarden\Core\Words\Joint;
 use HandGarden\Core\Words\Phrase;
 
 /** Something that might have been in the routine, and why it is not. */
@@ -15,6 +16,11 @@ final readonly class LeftOut
         public Phrase|Joined $label,
         public Phrase $reason,
     ) {
+    }
+
+    public static function waiting(Item $item, Phrase $why): self
+    {
+        return new self(Joint::Comma->joining([$item->rung->name]), $why);
     }
 
     /** Somebody who helps has to be shown it; nobody else is waited for. */

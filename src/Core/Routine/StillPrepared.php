@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Routine;
 
+use HandGarden\Core\Words\Phrase;
+
 /** What a plan has before each of its items to prepare it: where all of that waits, the item waits too. */
 final readonly class StillPrepared
 {
@@ -34,6 +36,26 @@ final readonly class StillPrepared
         }
 
         return $by;
+    }
+
+    /**
+     * @param list<Item>               $planned in order
+     * @param \Closure(Item): ?Phrase $why     an item waits by itself; null: it does not
+     *
+     * @return array<int, ?Phrase> by place, why each waits, or what prepares it does; null: it does not
+     */
+    public function waiting(array $planned, \Closure $why): array
+    {
+        $waiting = array_map(
+            static fn (Item $item): ?Phrase => $item->isPause ? null : $why($item),
+            $planned,
+        );
+        $left = array_keys(array_filter($waiting, static fn (?Phrase $w): bool => null === $w));
+        foreach ($this->unprepared($planned, $left) as $place) {
+            $waiting[$place] = new Phrase('left_out.unprepared');
+        }
+
+        return $waiting;
     }
 
     /**
