@@ -67,7 +67,7 @@ final readonly class CatalogueCheck
         foreach ($this->catalogue->ladders() as $ladder) {
             foreach ($ladder->rungs as $rung) {
                 $known[$rung->id] = true;
-                $asking[$rung->id] = \in_array(Performer::Helper, $rung->fit->performers, true);
+                $asking[$rung->id] = $rung->asksForHands();
             }
         }
         foreach ($this->catalogue->tasks() as $task) {

@@ -8,7 +8,6 @@ use HandGarden\Client\Client;
 use HandGarden\Client\Helper;
 use HandGarden\Client\Helpers;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Core\Sitting\EventKind;
@@ -49,11 +48,12 @@ final readonly class UnsignedHands
         );
         $alone = $this->briefs->doorAlone($client, RoutineKind::Home);
         foreach ($this->sittings->items($sitting) as $item) {
-            if (!$this->isByHand($item, $client, $signed)) {
-                continue;
-            }
             $rung = $this->catalogue->rung($item->rungId);
-            if (null !== $rung && null !== $alone->closes($rung, $item->hands)) {
+            $isByHand = null !== $rung && $rung->asksForHands() && null !== $alone->closes(
+                $rung,
+                $item->hands,
+            );
+            if ($isByHand && !self::isSigned($item, $client, $signed)) {
                 $this->sittings->keep(SittingEvent::noted(
                     $sitting,
                     $item,
@@ -65,25 +65,15 @@ final readonly class UnsignedHands
         }
     }
 
-    /**
-     * Asks for a helper's hands, and they were not signed for each hand of it.
-     *
-     * @param list<string> $signed `rung|side`
-     */
-    private function isByHand(SittingItem $item, Client $client, array $signed): bool
+    /** @param list<string> $signed `rung|side` */
+    private static function isSigned(SittingItem $item, Client $client, array $signed): bool
     {
-        $rung = $this->catalogue->rung($item->rungId);
-        if (null === $rung || !\in_array(Performer::Helper, $rung->fit->performers, true)) {
-            return false;
-        }
-        $keys = [];
-        foreach (RungOnSide::forHands($item->rungId, $item->hands) as $one) {
-            if (\in_array($one->side, $client->affected(), true)) {
-                $keys[] = $one->text();
-            }
-        }
+        $asked = array_map(
+            static fn (RungOnSide $r): string => $r->text(),
+            RungOnSide::ofThese($item->rungId, $item->hands, $client->affected()),
+        );
 
-        return [] !== array_diff($keys, $signed);
+        return [] === array_diff($asked, $signed);
     }
 
     /** As it was told when the sitting began; null: nobody who helps. */

@@ -8,8 +8,6 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\DoseWords;
-use HandGarden\Core\Catalogue\Performer;
-use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Catalogue\TaskWith;
 use HandGarden\Core\Catalogue\Technique;
 use HandGarden\Core\Placement\RungOnSide;
@@ -88,13 +86,11 @@ final readonly class HandsOn
         foreach ($this->plans->kinds($client) as $kind) {
             $door = $this->briefs->doorAlone($client, $kind);
             foreach ($this->plan->items($client, $kind) as $item) {
-                if ($item->isPause || !self::asks($item->rung)) {
+                if ($item->isPause || !$item->rung->asksForHands()) {
                     continue;
                 }
-                foreach (RungOnSide::forHands($item->rung->id, $item->hands) as $one) {
-                    if (!\in_array($one->side, $client->affected(), true)) {
-                        continue; // a hand that is well needs no helper who was shown how to hold it
-                    }
+                // a hand that is well needs no helper who was shown how to hold it
+                foreach (RungOnSide::ofThese($item->rung->id, $item->hands, $client->affected()) as $one) {
                     $doses[$one->text()] = $this->wording->say(DoseWords::of($item->dose));
                     if (null === $door->stops($item)) {
                         $alone[] = $one->text();
@@ -112,7 +108,7 @@ final readonly class HandsOn
         $names = [];
         foreach ($this->plan->placements($client)->ladders as $placed) {
             foreach ($placed->offered() as $rung) {
-                if (self::asks($rung)) {
+                if ($rung->asksForHands()) {
                     $names[(new RungOnSide($rung->id, $placed->side))->text()] = $rung->name;
                 }
             }
@@ -140,10 +136,5 @@ final readonly class HandsOn
         }
 
         return $names;
-    }
-
-    private static function asks(Rung $rung): bool
-    {
-        return \in_array(Performer::Helper, $rung->fit->performers, true);
     }
 }

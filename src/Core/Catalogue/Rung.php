@@ -38,6 +38,12 @@ final readonly class Rung
         return $this->folded->picture();
     }
 
+    /** A helper's hands may do it: only of somebody who is signed for it. */
+    public function asksForHands(): bool
+    {
+        return \in_array(Performer::Helper, $this->fit->performers, true);
+    }
+
     public function plays(RungPart $part): bool
     {
         return \in_array($part, $this->sitting->parts, true);

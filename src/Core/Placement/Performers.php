@@ -55,11 +55,7 @@ final readonly class Performers
     {
         return match (true) {
             $this->isAlone() => new Phrase('left_out.nobody_there'),
-            $this->facts->setting->helperHere && \in_array(
-                Performer::Helper,
-                $rung->fit->performers,
-                true,
-            ) => new Phrase(self::NOT_SIGNED),
+            $this->facts->setting->helperHere && $rung->asksForHands() => new Phrase(self::NOT_SIGNED),
             default => new Phrase('left_out.performer', ['who' => Joint::Or->joining(array_map(
                 static fn (Performer $p): string => $p->value,
                 $rung->fit->performers,

@@ -40,6 +40,19 @@ final readonly class RungOnSide
         return $found;
     }
 
+    /**
+     * @param list<Side> $among sides that matter
+     *
+     * @return list<self> those of an item's hands that are among them
+     */
+    public static function ofThese(string $rungId, Hands $hands, array $among): array
+    {
+        return array_values(array_filter(
+            self::forHands($rungId, $hands),
+            static fn (self $one): bool => \in_array($one->side, $among, true),
+        ));
+    }
+
     public function text(): string
     {
         return $this->rungId.self::GLUE.$this->side->value;
