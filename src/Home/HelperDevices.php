@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Home;
 
-use HandGarden\Account\Who;
 use HandGarden\Client\ClientRepository;
 use HandGarden\Client\HelperLeft;
-use HandGarden\Web\Clock;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 
 /** Whoever does not help any more does not open the plan either, from that moment. */
@@ -18,8 +16,6 @@ final readonly class HelperDevices
         private HomeDevices $devices,
         private DevicesOut $out,
         private ClientRepository $clients,
-        private Who $who,
-        private Clock $clock,
     ) {
     }
 
@@ -31,8 +27,7 @@ final readonly class HelperDevices
         }
         foreach ($this->devices->of($client) as $device) {
             if ($device->helperId === $event->helper->id && $device->isIn()) {
-                $device->takeOut(TakenOutWhy::HelperLeft, $this->who->staff()->id, $this->clock->now());
-                $this->out->setAside($device, $client);
+                $this->out->takeOut($device, $client, TakenOutWhy::HelperLeft);
             }
         }
     }

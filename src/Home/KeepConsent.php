@@ -86,8 +86,7 @@ final class KeepConsent extends AbstractController
             $isOver = ConsentKind::HomeUse === $kind
                 || (ConsentKind::HelperSees === $kind && null !== $device->helperId);
             if ($isOver && $device->isIn()) {
-                $device->takeOut(TakenOutWhy::Consent, $this->who->staff()->id, $this->clock->now());
-                $this->out->setAside($device, $client);
+                $this->out->takeOut($device, $client, TakenOutWhy::Consent);
             }
         }
     }

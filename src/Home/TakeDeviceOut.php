@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace HandGarden\Home;
 
 use HandGarden\Account\Audit;
-use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Core\Data\Dates;
 use HandGarden\Web\Clock;
@@ -23,7 +22,6 @@ final class TakeDeviceOut extends AbstractController
     public function __construct(
         private readonly HomeDevices $devices,
         private readonly DevicesOut $out,
-        private readonly Who $who,
         private readonly Audit $audit,
         private readonly Clock $clock,
     ) {
@@ -39,12 +37,10 @@ final class TakeDeviceOut extends AbstractController
             $lost = TakenOutWhy::Lost === $why
                 ? Dates::day((string) $request->request->get('lost_on', ''))
                 : null;
-            $found->takeOut($why, $this->who->staff()->id, $this->clock->now());
-            $found->lostSince = null === $lost ? null : min(
+            $this->out->takeOut($found, $client, $why, null === $lost ? null : min(
                 $this->clock->now(),
                 new \DateTimeImmutable($lost->format('Y-m-d'), new \DateTimeZone($client->zone)),
-            );
-            $this->out->setAside($found, $client);
+            ));
             $this->audit->wrote('took device out', $client->id, $found->id);
             $this->addFlash('done', 'The device opens nothing more.');
         }
