@@ -126,8 +126,9 @@ final readonly class PlanSheet
         unset($sheet['stops']);
         /** @var list<array<string, mixed>> $rows */
         $rows = $sheet['items'];
-        $alone = $this->briefs->doorAlone($client, $kind);
         $doors = $this->doors($client, $kind);
+        ['alone' => $alone] = $doors;
+        unset($doors['alone']);
         $prepared = $this->briefs->prepared($client, $kind)->by($items);
         foreach ($items as $place => $item) {
             $rows[$place]['key'] = $item->key();
@@ -143,10 +144,9 @@ final readonly class PlanSheet
             $rows[$place]['things'] = $item->isPause ? [] : $this->things($item);
             $rows[$place]['worn'] = EffortClass::Device === $item->rung->load->class;
         }
-        $lines = [] === $this->helpers->there($client) ? [] : $this->helper->of($ids, $items);
 
         return ['items' => $rows] + $sheet
-            + ([] === $lines ? [] : ['helper' => $lines])
+            + $this->helper->in($client, $ids, $items)
             + ['short' => self::shortest($items)];
     }
 
@@ -154,18 +154,21 @@ final readonly class PlanSheet
     private function smooth(Client $client): array
     {
         $side = $this->plan->worseSide($client);
-        $doors = ['alone' => $this->briefs->doorAlone($client, RoutineKind::Home)]
-            + $this->doors($client, RoutineKind::Home);
 
-        return array_keys(array_filter($doors, static fn (Door $door): bool => $door->letsSmooth($side)));
+        return array_keys(
+            array_filter(
+                $this->doors($client, RoutineKind::Home),
+                static fn (Door $door): bool => $door->letsSmooth($side),
+            ),
+        );
     }
 
-    /** @return array<string, Door> what may be done with each of those who help, by their id */
+    /** @return non-empty-array<string, Door> what may be done `alone`, then with each of those who help, by their id */
     private function doors(Client $client, RoutineKind $kind): array
     {
         $signed = $this->marks->signed($client, $this->clock->today($client->zone));
 
-        return array_map(
+        return ['alone' => $this->briefs->doorAlone($client, $kind)] + array_map(
             fn (Helper $h): Door => $this->briefs->doorWith(
                 $client,
                 $kind,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Sitting;
 
+use HandGarden\Client\Client;
+use HandGarden\Client\Helpers;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\ScriptPart;
 use HandGarden\Core\Catalogue\Technique;
@@ -14,16 +16,32 @@ final readonly class HelperLines
 {
     public function __construct(
         private CatalogueStore $catalogue,
+        private Helpers $helpers,
     ) {
     }
 
     /**
+     * As they stand in a score, where somebody helps and has something to say.
+     *
      * @param list<string> $ids   of the items of a sitting
      * @param list<Item>   $items the same
      *
+     * @return array{helper?: array<string, list<array{say: string, mind: string}>>} by item
+     */
+    public function in(Client $client, array $ids, array $items): array
+    {
+        $lines = [] === $this->helpers->there($client) ? [] : $this->of($ids, $items);
+
+        return [] === $lines ? [] : ['helper' => $lines];
+    }
+
+    /**
+     * @param list<string> $ids
+     * @param list<Item>   $items
+     *
      * @return array<string, list<array{say: string, mind: string}>> by item
      */
-    public function of(array $ids, array $items): array
+    private function of(array $ids, array $items): array
     {
         $lines = [];
         foreach ($items as $place => $item) {

@@ -7,7 +7,6 @@ namespace HandGarden\Sitting;
 use HandGarden\Account\Audit;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
-use HandGarden\Client\Helpers;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Routine\Item;
@@ -44,7 +43,6 @@ final class StartSitting extends AbstractController
         private readonly Wording $wording,
         private readonly BeginSitting $begin,
         private readonly HelperLines $helper,
-        private readonly Helpers $helpers,
     ) {
     }
 
@@ -158,22 +156,9 @@ final class StartSitting extends AbstractController
             $client,
             $items,
             $this->plan->worseSide($client),
-            more: fn (array $ids): array => $this->helperLines($client, $ids, $items),
+            more: fn (array $ids): array => $this->helper->in($client, $ids, $items),
         );
 
         return $sitting;
-    }
-
-    /**
-     * @param list<string> $ids
-     * @param list<Item>   $items
-     *
-     * @return array<string, mixed>
-     */
-    private function helperLines(Client $client, array $ids, array $items): array
-    {
-        $lines = [] === $this->helpers->there($client) ? [] : $this->helper->of($ids, $items);
-
-        return [] === $lines ? [] : ['helper' => $lines];
     }
 }
