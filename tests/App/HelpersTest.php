@@ -81,6 +81,24 @@ final class HelpersTest extends AtHomeTestCase
         );
     }
 
+    public function testOneExerciseOnOneHandIsEndedAndTheOthersStay(): void
+    {
+        $work = $this->work();
+        $this->teach($this->sister(), $work, $this->points($work));
+        $first = array_key_first($work->names);
+        self::assertGreaterThan(1, \count($work->names));
+        $end = fn (): mixed => $this->post(
+            $this->path('helpers/'.$this->sister()->id),
+            ['do' => 'end', 'rung' => $first],
+        );
+        $end();
+        self::assertSame(array_values(array_diff(array_keys($work->names), [$first])), $this->signed());
+        $end();
+        $this->browser->followRedirect();
+        self::assertStringContainsString('nothing was', $this->page(), 'there is nothing left to end');
+        self::assertStringContainsString('value="end"', $this->page(), 'those that stay can be ended');
+    }
+
     public function testItHoldsThroughDayNinetyAndIsAskedForBefore(): void
     {
         $this->teach($this->sister(), $this->work(), $this->points($this->work()));

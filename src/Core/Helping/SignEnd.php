@@ -14,10 +14,4 @@ enum SignEnd: string
     case NewTrouble = 'new-trouble';
     /** Another one stands in its place. */
     case SignedAnew = 'signed-anew';
-
-    /** @return list<self> what a therapist chooses from */
-    public static function choices(): array
-    {
-        return [self::SomebodyHurt, self::NewTrouble];
-    }
 }
