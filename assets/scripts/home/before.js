@@ -1,4 +1,5 @@
-import { all, data, made, one } from '../core/dom.js';
+import { made, one } from '../core/dom.js';
+import { touching } from '../player/touching.js';
 
 /**
  * @typedef {Record<string, string>} Answers
@@ -27,14 +28,9 @@ export class Before {
     this.guard = guard;
     /** @type {((answer: string) => void)|null} */
     this.answered = null;
+    const on = touching(running, guard);
     for (const name of ASKED) {
-      for (const button of all(faces.get(name), '[data-answer]', HTMLElement)) {
-        running.on(
-          button,
-          'click',
-          guard.steady(() => this.answered?.(data(button, 'answer'))),
-        );
-      }
+      on(faces.get(name), 'answer', (answer) => this.answered?.(answer));
     }
   }
 

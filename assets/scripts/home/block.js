@@ -1,4 +1,5 @@
-import { all, data, made, one } from '../core/dom.js';
+import { made, one } from '../core/dom.js';
+import { touching } from '../player/touching.js';
 
 /** A block is over: how it goes, in two answers; then it is done, and the therapist looks at it. */
 export class BlockEnd {
@@ -8,31 +9,14 @@ export class BlockEnd {
   constructor(home) {
     const { faces, running, guard } = home;
     this.home = home;
-    /** @param {string} face @param {(value: number) => void} act */
-    const scale = (face, act) => {
-      for (const button of all(faces.get(face), '[data-rating]', HTMLElement)) {
-        running.on(
-          button,
-          'click',
-          guard.steady(() => act(Number(data(button, 'rating')))),
-        );
-      }
-    };
-    running.on(
-      one(faces.get('today'), '[data-block-end]', HTMLElement),
-      'click',
-      guard.steady(() => this.#begin()),
-    );
-    running.on(
-      one(faces.get('block'), '[data-big]', HTMLElement),
-      'click',
-      guard.steady(() => faces.show('ease')),
-    );
-    scale('ease', (ease) => {
-      this.#ease = ease;
+    const on = touching(running, guard);
+    on(faces.get('today'), 'block-end', () => this.#begin());
+    on(faces.get('block'), 'big', () => faces.show('ease'));
+    on(faces.get('ease'), 'rating', (ease) => {
+      this.#ease = Number(ease);
       faces.show('content');
     });
-    scale('content', (content) => this.#tell(content));
+    on(faces.get('content'), 'rating', (content) => this.#tell(Number(content)));
   }
 
   /** @param {import('./types.js').Day} day */

@@ -1,7 +1,8 @@
-import { all, data, one } from '../core/dom.js';
+import { one } from '../core/dom.js';
 import { Factors } from './factors.js';
 import { showFortnight } from './fortnight.js';
 import { momentOf } from './moment.js';
+import { touching } from '../player/touching.js';
 
 /** Three taps are a whole entry; what else is known may be added, and nothing is filled in. */
 export class DiaryFaces {
@@ -23,29 +24,20 @@ export class DiaryFaces {
   constructor(faces, running, guard, tell) {
     this.faces = faces;
     this.factors = new Factors(faces.get('rest'), running);
-    /** @param {string} face @param {string} name @param {(value: string) => void} act */
-    const on = (face, name, act) => {
-      for (const button of all(faces.get(face), `[data-${name}]`, HTMLElement)) {
-        running.on(
-          button,
-          'click',
-          guard.steady(() => act(data(button, name))),
-        );
-      }
-    };
-    on('diary', 'trouble', (trouble) => {
+    const on = touching(running, guard);
+    on(faces.get('diary'), 'trouble', (trouble) => {
       this.#entry.trouble = trouble;
       faces.show('severity');
     });
-    on('severity', 'severity', (severity) => {
+    on(faces.get('severity'), 'severity', (severity) => {
       this.#entry.severity = Number(severity);
       faces.show(this.#hands.length > 1 ? 'which' : 'doing');
     });
-    on('which', 'hand', (hand) => {
+    on(faces.get('which'), 'hand', (hand) => {
       this.#entry.hand = hand;
       faces.show('doing');
     });
-    on('doing', 'doing', (doing) => {
+    on(faces.get('doing'), 'doing', (doing) => {
       this.#entry.doing = doing;
       this.factors.ask(this.#diary?.factors ?? [], this.#entry.moment);
       faces.show('rest');

@@ -1,4 +1,5 @@
-import { all, data, one } from '../core/dom.js';
+import { one } from '../core/dom.js';
+import { touching } from '../player/touching.js';
 
 /** How whoever helps gets on: asked on their own device, now and then, and never of the client. */
 export class Managing {
@@ -11,22 +12,13 @@ export class Managing {
   constructor(home) {
     const { faces, running, guard } = home;
     this.home = home;
-    /** @param {string} face @param {string} name @param {(value: string) => void} act */
-    const on = (face, name, act) => {
-      for (const button of all(faces.get(face), `[data-${name}]`, HTMLElement)) {
-        running.on(
-          button,
-          'click',
-          guard.steady(() => act(data(button, name))),
-        );
-      }
-    };
-    on('today', 'ask-helper', () => faces.show('managing'));
-    on('managing', 'managing', (managing) => {
+    const on = touching(running, guard);
+    on(faces.get('today'), 'ask-helper', () => faces.show('managing'));
+    on(faces.get('managing'), 'managing', (managing) => {
       this.#told = { managing, hurts: false, where: '' };
       faces.show('hurts');
     });
-    on('hurts', 'hurts', (where) => this.#tell(where));
+    on(faces.get('hurts'), 'hurts', (where) => this.#tell(where));
   }
 
   /** @param {import('./types.js').Day} day */

@@ -1,4 +1,5 @@
-import { all, data, made, one } from '../core/dom.js';
+import { made, one } from '../core/dom.js';
+import { touching } from '../player/touching.js';
 
 /** Writing to the clinic in a few words, and reading what it answered. */
 export class Messages {
@@ -15,26 +16,17 @@ export class Messages {
     this.tell = tell;
     const face = faces.get('write');
     this.text = one(face, '[data-text]', HTMLTextAreaElement);
-    for (const button of all(faces.get('message'), '[data-about]', HTMLElement)) {
-      running.on(
-        button,
-        'click',
-        guard.steady(() => {
-          this.#about = data(button, 'about');
-          this.text.value = '';
-          faces.put('write', { title: button.textContent?.trim() ?? '' });
-          faces.show('write');
-        }),
-      );
-    }
-    running.on(
-      one(face, '[data-big]', HTMLElement),
-      'click',
-      guard.steady(() => {
-        this.tell('message', { about: this.#about, text: this.text.value });
-        faces.show('sent');
-      }),
-    );
+    const on = touching(running, guard);
+    on(faces.get('message'), 'about', (about, button) => {
+      this.#about = about;
+      this.text.value = '';
+      faces.put('write', { title: button.textContent?.trim() ?? '' });
+      faces.show('write');
+    });
+    on(face, 'big', () => {
+      this.tell('message', { about: this.#about, text: this.text.value });
+      faces.show('sent');
+    });
   }
 
   /** @param {import('./types.js').Message[]} messages */

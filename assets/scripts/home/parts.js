@@ -12,6 +12,7 @@ import { Messages } from './messages.js';
 import { showMore } from './more.js';
 import { askToRemind, remind } from './remind.js';
 import { Starting } from './starting.js';
+import { touching } from '../player/touching.js';
 
 /** @typedef {import('./home.js').Home} Home */
 
@@ -40,25 +41,18 @@ export function partsOf(home) {
     },
     maySmooth: () => home.plan?.sheet.smooth?.includes(home.day?.me ?? 'alone') ?? false,
   });
-  /** @param {string} selector @param {(button: HTMLElement) => void} act */
-  const on = (selector, act) => {
-    for (const button of all(root, selector, HTMLElement)) {
-      running.on(
-        button,
-        'click',
-        guard.steady(() => act(button)),
-      );
-    }
-  };
-  on('[data-to-today]', () => home.today());
-  on('[data-wrong]', () => alarm.ask());
-  on('[data-to="message"]', () => messages.show(home.day?.messages ?? []));
-  on('[data-to="diary"]', () => write(null));
-  on('[data-cramp-now]', () => cramp.begin());
-  on('[data-to="more"]', () => showMore(home));
-  on('[data-size]', (button) => looks(root, { size: data(button, 'size') }));
-  on('[data-light]', (button) => looks(root, { light: data(button, 'light') }));
-  on('[data-read-aloud]', () => readAloud(home));
+  const on = touching(running, guard);
+  on(root, 'to-today', () => home.today());
+  on(root, 'wrong', () => alarm.ask());
+  on(root, 'to', (to) => {
+    if (to === 'message') messages.show(home.day?.messages ?? []);
+    else if (to === 'diary') write(null);
+    else showMore(home);
+  });
+  on(root, 'cramp-now', () => cramp.begin());
+  on(root, 'size', (size) => looks(root, { size }));
+  on(root, 'light', (light) => looks(root, { light }));
+  on(root, 'read-aloud', () => readAloud(home));
   one(root, '[data-read-aloud]', HTMLElement).hidden = !Sound.hasVoice;
   const oneKey = one(root, '[data-one-key]', HTMLInputElement);
   oneKey.checked = lookOf().oneKey;

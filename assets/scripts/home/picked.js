@@ -1,4 +1,5 @@
-import { all, data, one } from '../core/dom.js';
+import { one } from '../core/dom.js';
+import { touching } from '../player/touching.js';
 
 const MANY = 3;
 
@@ -16,18 +17,12 @@ export function pickPictures(place, running, guard, done) {
   const show = () => {
     count.textContent = picked.length === 0 ? '' : `${picked.length} of ${MANY}`;
   };
-  for (const button of all(place, '[data-pick]', HTMLElement)) {
-    running.on(
-      button,
-      'click',
-      guard.steady(() => {
-        picked.push(data(button, 'pick'));
-        show();
-        if (picked.length < MANY) return;
-        done(picked.join(' '));
-        picked = [];
-        show();
-      }),
-    );
-  }
+  touching(running, guard)(place, 'pick', (name) => {
+    picked.push(name);
+    show();
+    if (picked.length < MANY) return;
+    done(picked.join(' '));
+    picked = [];
+    show();
+  });
 }

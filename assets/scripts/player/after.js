@@ -1,4 +1,5 @@
-import { all, data, one } from '../core/dom.js';
+import { one } from '../core/dom.js';
+import { touching } from './touching.js';
 import { askWhere } from './where.js';
 
 /**
@@ -12,18 +13,9 @@ import { askWhere } from './where.js';
 export function askAfter(faces, running, guard, done, { asksHowHard } = { asksHowHard: true }) {
   /** @type {Record<string, unknown>} */
   const body = {};
-  /** @param {string} face @param {string} name @param {(value: string) => void} act */
-  const each = (face, name, act) => {
-    for (const button of all(faces.get(face), `[data-${name}]`, HTMLElement)) {
-      running.on(
-        button,
-        'click',
-        guard.steady(() => act(data(button, name))),
-      );
-    }
-  };
+  const each = touching(running, guard);
   const onwards = () => faces.show(asksHowHard ? 'hard' : 'tell');
-  each('after', 'pain', (pain) => {
+  each(faces.get('after'), 'pain', (pain) => {
     body.pain = Number(pain);
     if (Number(pain) > 0) faces.show('where');
     else onwards();
@@ -32,7 +24,7 @@ export function askAfter(faces, running, guard, done, { asksHowHard } = { asksHo
     if (parts.length > 0) body.parts = parts;
     onwards();
   });
-  each('hard', 'felt', (felt) => {
+  each(faces.get('hard'), 'felt', (felt) => {
     body.felt = felt;
     faces.show('tell');
   });

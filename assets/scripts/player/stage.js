@@ -1,4 +1,4 @@
-import { all, data, one } from '../core/dom.js';
+import { one } from '../core/dom.js';
 import { Adjust } from './adjust.js';
 import { askAfter } from './after.js';
 import { Buttons } from './buttons.js';
@@ -15,6 +15,7 @@ import { Totals } from './totals.js';
 import { Wearing } from './wearing.js';
 import { Work } from './work.js';
 import { WrongFaces } from './wrong.js';
+import { touching } from './touching.js';
 
 /**
  * Sets up everything that can be seen, heard and touched, and ties it to the director.
@@ -65,21 +66,12 @@ export function stageOf(root, running, director) {
   });
   askAfter(faces, running, guard, (body) => director.finish(body));
   listen(root, running, () => wanted.onekey);
-  /** @param {string} name @param {string} place @param {(button: HTMLElement) => void} act */
-  const on = (name, place, act) => {
-    for (const button of all(faces.get(name), `[data-${place}]`, HTMLElement)) {
-      running.on(
-        button,
-        'click',
-        guard.steady(() => act(button)),
-      );
-    }
-  };
-  on('ready', 'big', () => director.begin());
-  on('ready', 'skip', () => faces.show('skip'));
-  on('ready', 'back', () => director.back());
-  on('skip', 'unskip', () => faces.show('ready'));
-  on('skip', 'reason', (button) => director.skip(data(button, 'reason')));
+  const on = touching(running, guard);
+  on(faces.get('ready'), 'big', () => director.begin());
+  on(faces.get('ready'), 'skip', () => faces.show('skip'));
+  on(faces.get('ready'), 'back', () => director.back());
+  on(faces.get('skip'), 'unskip', () => faces.show('ready'));
+  on(faces.get('skip'), 'reason', (reason) => director.skip(reason));
   running.on(one(root, '[data-wrong]', HTMLElement), 'click', () => director.somethingIsWrong());
   const ready = faces.get('ready');
   readAloud(ready, running, sound);
