@@ -26,14 +26,18 @@ export function listen(root, running, hasOneKey) {
       (button) => button !== null && button.offsetParent !== null,
     );
   };
-  let at = 0;
-  const light = () => {
-    for (const lit of all(root, '.is-lit', HTMLElement)) lit.classList.remove('is-lit');
-    if (hasOneKey()) stops()[at % Math.max(1, stops().length)]?.classList.add('is-lit');
+  /** @type {HTMLElement|null} */
+  let lit = null;
+  /** @param {HTMLElement|null} stop */
+  const light = (stop) => {
+    lit = stop;
+    for (const before of all(root, '.is-lit', HTMLElement)) before.classList.remove('is-lit');
+    stop?.classList.add('is-lit');
   };
   running.every(() => {
-    at = hasOneKey() ? at + 1 : 0;
-    light();
+    const walk = hasOneKey() ? stops() : [];
+    // on a new screen it stands on none of them, and begins with the first
+    light(walk[(walk.indexOf(lit) + 1) % walk.length] ?? null);
   }, WALKS_MS);
   running.on(document, 'keydown', (event) => {
     const types =
@@ -42,14 +46,13 @@ export function listen(root, running, hasOneKey) {
       return;
     const target =
       hasOneKey() && isTheOneKey(event)
-        ? stops()[at % Math.max(1, stops().length)]
+        ? (stops().find((stop) => stop === lit) ?? stops()[0])
         : meant(event, find);
     if (!target) return;
     event.preventDefault();
     if (!event.repeat) {
       target.click();
-      at = 0;
-      light();
+      light(hasOneKey() ? (stops()[0] ?? null) : null);
     }
   });
 }
