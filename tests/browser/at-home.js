@@ -1,8 +1,18 @@
 // What tests at home do more than once: a device is let in beside the clinic.
-import { expect } from '@playwright/test';
-import { client } from './steps.js';
+import { test as base, expect } from '@playwright/test';
+import { client, steadily } from './steps.js';
 
 export const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
+
+/** A telephone of a home beside the clinic of `page`. */
+export const test = base.extend({
+  home: async ({ browser }, use) => {
+    const home = await browser.newContext(PHONE);
+    await use(home);
+    await home.close();
+  },
+  phone: async ({ home }, use) => use(await home.newPage()),
+});
 
 /** Practice on every day of the week: whatever day it is, there is something to do. */
 export async function everyDay(clinic, name) {
@@ -44,4 +54,29 @@ export async function letIn(clinic, phone, name, label = 'telephone', lock = 'Ye
   await expect(
     phone.getByRole('heading', { name: /Today is|on hold|done for today/ }),
   ).toBeVisible();
+}
+
+/** Answers every question before a sitting, as it comes, until the seat is shown. */
+export async function answerBefore(phone, { helper = 'Nobody', pain = '1' } = {}) {
+  const answers = {
+    with: helper,
+    trouble: 'No',
+    pain,
+    place: 'Wrist',
+    later: 'No',
+    tired: '2',
+    medicine: 'Yes',
+    skin: 'Yes, whole',
+    changed: 'I have seen it',
+  };
+  for (let asked = 0; asked < 14; asked += 1) {
+    const shows = await phone.locator('[data-behaviour]').getAttribute('data-shows');
+    if (shows === 'setup') return;
+    if (shows in answers)
+      await phone
+        .locator('[data-face]:not([hidden])')
+        .getByRole('button', { name: answers[shows], exact: true })
+        .click();
+    await steadily(phone); // a second touch this soon is not heard
+  }
 }

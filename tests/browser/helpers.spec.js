@@ -1,7 +1,7 @@
 // A helper is taught at the visit and signed, helps at home, and what ends locks what they did.
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
-import { letIn, PHONE } from './at-home.js';
+import { expect } from '@playwright/test';
+import { answerBefore, letIn, test } from './at-home.js';
 import { client, complaints, face, signIn, steadily } from './steps.js';
 
 const NAME = 'Wilhelmina Oyelaran';
@@ -15,36 +15,9 @@ async function answerPoints(page, no = []) {
   }
 }
 
-/** Every question before a sitting, with somebody there. */
-async function answerWith(phone, helper) {
-  const shows = () => phone.locator('[data-behaviour]').getAttribute('data-shows');
-  const answers = {
-    with: helper,
-    trouble: 'No',
-    pain: '1',
-    place: 'Wrist',
-    later: 'No',
-    tired: '2',
-  };
-  for (let asked = 0; asked < 12; asked += 1) {
-    const now = (await shows()) ?? '';
-    if (now === 'setup') return;
-    if (now === 'today') {
-      await steadily(phone); // it is on its way
-      continue;
-    }
-    const name = now === 'changed' ? /I have seen it/ : (answers[now] ?? /^Yes/);
-    await phone
-      .locator('[data-face]:not([hidden])')
-      .getByRole('button', { name, exact: typeof name === 'string' })
-      .click();
-    await steadily(phone);
-  }
-}
-
 test('taught and signed at the visit, at home with the helper there, locked when somebody was hurt', async ({
   page,
-  browser,
+  phone,
 }) => {
   await signIn(page);
   await client(page, NAME, '/helpers');
@@ -67,19 +40,17 @@ test('taught and signed at the visit, at home with the helper there, locked when
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(row).toContainText('until');
 
-  const home = await browser.newContext(PHONE);
-  const phone = await home.newPage();
   await letIn(page, phone, NAME);
   await steadily(phone);
   await phone.getByRole('button', { name: 'Start' }).click();
   await expect(phone.getByRole('heading', { name: 'Who is with you now?' })).toBeVisible();
   expect.soft((await new AxeBuilder({ page: phone }).analyze()).violations).toEqual([]);
-  await answerWith(phone, 'Nobody');
+  await answerBefore(phone);
   await expect(face(phone, 'setup')).toContainText('Left out today');
   await face(phone, 'setup').getByRole('button', { name: 'Not now' }).click();
   await steadily(phone);
   await phone.getByRole('button', { name: 'Start' }).click();
-  await answerWith(phone, 'Grandson');
+  await answerBefore(phone, { helper: 'Grandson' });
   await expect(face(phone, 'setup')).not.toContainText('until it is shown again');
   await face(phone, 'setup').getByRole('button', { name: 'Begin' }).click();
   await phone.waitForURL('**/home/sittings/*');
@@ -95,5 +66,4 @@ test('taught and signed at the visit, at home with the helper there, locked when
   await client(page, NAME, '/week');
   await expect(page.getByText(/: waits until a helper has been shown it/).first()).toBeVisible();
   expect(complained).toEqual([]);
-  await home.close();
 });

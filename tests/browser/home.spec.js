@@ -1,47 +1,19 @@
 // At home: a device is let in beside the clinic, a sitting is played without a network, something wrong comes through,
 // and a device that is taken out opens nothing more.
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { stateOf } from '../../assets/scripts/home/day.js';
 import { leftOut } from '../../assets/scripts/home/left-out.js';
 import { noticeFor } from '../../assets/scripts/home/remind.js';
-import { letIn, PHONE } from './at-home.js';
+import { answerBefore, letIn, test } from './at-home.js';
 import { client, complaints, face, signIn, steadily } from './steps.js';
-
-/** Answers every question before a sitting, as it comes. */
-async function answerBefore(phone, { pain = '1', trouble = 'No' } = {}) {
-  const heading = phone.locator('[data-face]:not([hidden]) h1');
-  for (let asked = 0; asked < 12; asked += 1) {
-    const words = await heading.textContent();
-    const face = phone.locator('[data-face]:not([hidden])');
-    if (words?.includes('Your therapist changed')) await face.getByRole('button').first().click();
-    else if (words?.includes('Who is with you'))
-      await face.getByRole('button', { name: 'Nobody' }).click();
-    else if (words?.includes('new trouble'))
-      await face.getByRole('button', { name: trouble, exact: true }).click();
-    else if (words?.includes('Any pain'))
-      await face.getByRole('button', { name: pain, exact: true }).click();
-    else if (words?.includes('Where is it most'))
-      await face.getByRole('button', { name: 'Wrist' }).click();
-    else if (words?.includes('After last time'))
-      await face.getByRole('button', { name: 'No', exact: true }).click();
-    else if (words?.includes('How tired'))
-      await face.getByRole('button', { name: '2', exact: true }).click();
-    else if (words?.includes('medicine')) await face.getByRole('button', { name: 'Yes' }).click();
-    else if (words?.includes('skin whole'))
-      await face.getByRole('button', { name: 'Yes, whole' }).click();
-    else if (!words?.includes('Today is')) return; // else it is on its way
-    await phone.waitForTimeout(650); // a second touch this soon is not heard
-  }
-}
 
 test('let in, a sitting begun and ended without a network, sent later', async ({
   page,
-  browser,
+  home,
+  phone,
 }) => {
   const complained = complaints(page);
-  const home = await browser.newContext(PHONE);
-  const phone = await home.newPage();
   await signIn(page);
   await letIn(page, phone, 'Imke Solvang');
   for (const side of ['/home', '/diary']) {
@@ -80,15 +52,13 @@ test('let in, a sitting begun and ended without a network, sent later', async ({
   await client(page, 'Imke Solvang', '/logbook');
   await expect(page.getByText('at home').first()).toBeVisible();
   expect(complained).toEqual([]);
-  await home.close();
 });
 
 test('something wrong at home, also without a network, becomes an alert that is answered', async ({
   page,
-  browser,
+  home,
+  phone,
 }) => {
-  const home = await browser.newContext(PHONE);
-  const phone = await home.newPage();
   await signIn(page);
   await letIn(page, phone, 'Noor Achterberg');
   await phone.waitForTimeout(1500);
@@ -116,15 +86,13 @@ test('something wrong at home, also without a network, becomes an alert that is 
   await expect(phone.getByRole('heading', { name: /Today is|done for today/ })).toBeVisible({
     timeout: 20000,
   });
-  await home.close();
 });
 
 test('a message is answered and read; a device that is taken out opens nothing more', async ({
   page,
-  browser,
+  home,
+  phone,
 }) => {
-  const home = await browser.newContext(PHONE);
-  const phone = await home.newPage();
   await signIn(page);
   await letIn(page, phone, 'Bashir Quill');
   await phone.getByRole('button', { name: 'Message' }).click();
@@ -171,15 +139,12 @@ test('a message is answered and read; a device that is taken out opens nothing m
     await expect(page.getByText('Later, please.')).toBeVisible({ timeout: 1000 });
     await expect(page.getByText('It has erased its store.')).toBeVisible({ timeout: 1000 });
   }).toPass();
-  await home.close();
 });
 
 test('a shaking hand comes through: double touches count once, every screen is clean', async ({
   page,
-  browser,
+  phone,
 }) => {
-  const home = await browser.newContext(PHONE);
-  const phone = await home.newPage();
   await signIn(page);
   await client(page, 'Bashir Quill', '/diary');
   await page.getByRole('button', { name: /Begin the diary|Keep$/ }).click();
@@ -280,15 +245,13 @@ test('a shaking hand comes through: double touches count once, every screen is c
       'setup',
     ]),
   );
-  await home.close();
 });
 
 test('signs of a stroke while the house is down: call, a card to hold out, nothing goes on, kept once', async ({
   page,
-  browser,
+  home,
+  phone,
 }) => {
-  const home = await browser.newContext(PHONE);
-  const phone = await home.newPage();
   await signIn(page);
   const open = page.getByRole('link', { name: 'Open and answer' });
   await client(page, 'Imke Solvang', '/decisions');
@@ -316,15 +279,12 @@ test('signs of a stroke while the house is down: call, a card to hold out, nothi
   await open.first().click();
   await expect(page.locator('.facts')).toContainText('Begun');
   await expect(page.locator('.facts')).toContainText('Received');
-  await home.close();
 });
 
 test('a cramp that does not let go: support after ten minutes, the clinic after half an hour', async ({
   page,
-  browser,
+  phone,
 }) => {
-  const home = await browser.newContext(PHONE);
-  const phone = await home.newPage();
   await signIn(page);
   await letIn(page, phone, 'Bashir Quill');
   await phone.clock.install();
@@ -343,15 +303,12 @@ test('a cramp that does not let go: support after ten minutes, the clinic after 
     await client(page, 'Bashir Quill', '/decisions');
     await expect(page.getByText(/cramp/i).first()).toBeVisible({ timeout: 1000 });
   }).toPass();
-  await home.close();
 });
 
 test('three pictures in their order are a curtain; something is wrong opens without it', async ({
   page,
-  browser,
+  phone,
 }) => {
-  const home = await browser.newContext(PHONE);
-  const phone = await home.newPage();
   await signIn(page);
   await letIn(page, phone, 'Imke Solvang', 'tablet', 'three pictures');
   const pick = async (...names) => {
@@ -377,15 +334,12 @@ test('three pictures in their order are a curtain; something is wrong opens with
   await expect(
     phone.getByRole('heading', { name: /Today is|on hold|done for today/ }),
   ).toBeVisible();
-  await home.close();
 });
 
 test('one key is enough at home, from today into the sitting and to something wrong', async ({
   page,
-  browser,
+  phone,
 }) => {
-  const home = await browser.newContext(PHONE);
-  const phone = await home.newPage();
   await signIn(page);
   await letIn(page, phone, 'Noor Achterberg');
   await steadily(phone);
@@ -420,7 +374,6 @@ test('one key is enough at home, from today into the sitting and to something wr
   await expect(face(phone, 'work')).toBeVisible();
   await press(/Something is wrong/);
   await expect(face(phone, 'wrong').getByRole('heading', { name: 'What is wrong?' })).toBeVisible();
-  await home.close();
 });
 
 test('what there is to do now, by the clock of the client', () => {
