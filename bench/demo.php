@@ -26,9 +26,6 @@ foreach (false === $files ? [] : $files as $file) {
         (string) file_get_contents($file),
         $name.'.json',
     );
-    if (null === $told->optional('practice')) {
-        continue;
-    }
     $began = microtime(true);
     $story = Story::read($told, $catalogue, $today);
     $trace = (new VirtualClinic($catalogue, $story->days()))->run(

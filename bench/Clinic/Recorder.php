@@ -42,7 +42,7 @@ final class Recorder
         $days = array_map($this->day(...), $trace);
 
         return [
-            'today' => $this->story->begin->modify('+'.$this->story->days().' days')->format('Y-m-d'),
+            'today' => $this->story->begin->modify('+'.$this->daysToToday().' days')->format('Y-m-d'),
             'minutes' => $last->minutes,
             'routine' => RoutineFormat::write($last->routine),
             'days' => array_values(array_filter(
@@ -52,11 +52,16 @@ final class Recorder
         ];
     }
 
+    private function daysToToday(): int
+    {
+        return $this->story->days() + $this->story->ends;
+    }
+
     /** @return array<string, mixed> */
     private function day(Day $day): array
     {
         $kept = [
-            'ago' => $this->story->days() - $day->number,
+            'ago' => $this->daysToToday() - $day->number,
             'visit' => $day->isVisit ? true : null,
             'doses' => $this->newDoses($day),
             'decided' => array_map(

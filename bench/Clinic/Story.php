@@ -29,6 +29,7 @@ final readonly class Story
      * @param array<string, int>        $goals
      * @param ?list<string>             $materials
      * @param list<string>              $signed     `rung|side` that the helper is signed for
+     * @param int                       $ends       days before today; what comes after is told by hand
      * @param list<Reading>             $found      of every assessment
      */
     private function __construct(
@@ -48,6 +49,7 @@ final readonly class Story
         public int $usualPain,
         public float $silence,
         public int $visitEvery,
+        public int $ends,
         public \DateTimeImmutable $begin,
         private array $found,
     ) {
@@ -82,7 +84,8 @@ final readonly class Story
             usualPain: $practice->get('usual_pain')->int(),
             silence: $practice->get('silence')->float(),
             visitEvery: $practice->get('visit_every')->int(),
-            begin: $today->modify('-'.(7 * $practice->get('weeks')->int()).' days'),
+            ends: $ends = $practice->optional('ends')?->int() ?? 0,
+            begin: $today->modify('-'.(7 * $practice->get('weeks')->int() + $ends).' days'),
             found: self::found($story, $catalogue, $today),
         );
     }

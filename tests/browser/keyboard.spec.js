@@ -102,5 +102,5 @@ test('the same path with the keyboard alone', async ({ page }) => {
   await go(page, 'r', '**/routine');
   await expect(
     page.locator('#items > li').filter({ hasText: 'Wrist-forward release' }),
-  ).toContainText('wrist hanging');
+  ).toContainText('wrist half hanging');
 });

@@ -16,48 +16,25 @@ use HandGarden\Client\Intake;
 use HandGarden\Client\ScreeningAnswer;
 use HandGarden\Client\Stamina;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Content\Format\DoseFormat;
 use HandGarden\Content\Format\ReadingFormat;
-use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Measure\Ink\InkTask;
 use HandGarden\Core\Placement\RungOnSide;
-use HandGarden\Core\Routine\Brief;
-use HandGarden\Core\Routine\Builder;
 use HandGarden\Core\Routine\Goals;
-use HandGarden\Core\Routine\Item;
-use HandGarden\Core\Routine\ItemKey;
-use HandGarden\Core\Routine\SittingDefaults;
 use HandGarden\Core\Screening\Answer;
-use HandGarden\Core\Sitting\EventKind;
-use HandGarden\Core\Sitting\Fold;
-use HandGarden\Core\Words\Phrase;
-use HandGarden\Core\Words\PhraseFormat;
-use HandGarden\Planning\DoseSource;
-use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanBlock;
-use HandGarden\Planning\PlanRepository;
-use HandGarden\Planning\PrescribedDose;
-use HandGarden\Planning\Prescribing;
-use HandGarden\Planning\RoutineKind;
-use HandGarden\Planning\SavedRoutine;
 use HandGarden\Planning\SignOff;
-use HandGarden\Planning\Suspension;
 use HandGarden\Planning\Teaching;
-use HandGarden\Sitting\EventTime;
 use HandGarden\Sitting\ItemMemories;
-use HandGarden\Sitting\Sitting;
-use HandGarden\Sitting\SittingEvent;
-use HandGarden\Sitting\SittingItem;
 use HandGarden\Web\Clock;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /**
- * Makes the made-up clients of `demo/`: assessments by week, a routine by the builder, and weeks of sittings with good
- * days, a setback and missed days. Dates count back from today.
+ * Makes the made-up clients of `demo/`: assessments, who helps, the weeks that the virtual clinic lived through with
+ * them, and the last days told by hand where a story wants them exactly so. Dates count back from today.
  */
 final readonly class DemoClients
 {
@@ -75,11 +52,10 @@ final readonly class DemoClients
     public function __construct(
         private EntityManagerInterface $entities,
         private CatalogueStore $catalogue,
-        private Plan $plan,
-        private PlanRepository $plans,
         private DemoRecordings $recordings,
         private ItemMemories $memories,
         private DemoHistory $history,
+        private DemoLastDays $lastDays,
         #[Autowire('%kernel.project_dir%/demo')]
         private string $demoDir,
     ) {
@@ -123,30 +99,18 @@ final readonly class DemoClients
             $this->helper($story, $client, $therapist, $now);
             $this->block($story, $client, $therapist, $now);
             $this->entities->flush();
-            $this->plan->reset();
-            if (null === $story->optional('practice')) {
-                $items = $this->routine(
-                    $story,
-                    $client,
-                    $therapist,
-                    $today,
-                    now: $now,
-                );
-                $this->sittings(
-                    $story->get('sittings'),
-                    $client,
-                    $items,
-                    $assistant,
-                    now: $now,
-                );
+            $lived = $this->file('lived/'.$name.'.json');
+            $this->history->load(
+                $lived,
+                $client,
+                $therapist->id,
+                $assistant->id,
+                now: $now,
+            );
+            if (null === $story->optional('sittings')) {
+                $this->history->routine($lived, $client, $therapist->id, $now);
             } else {
-                $this->history->load(
-                    $this->file('lived/'.$name.'.json'),
-                    $client,
-                    $therapist->id,
-                    $assistant->id,
-                    now: $now,
-                );
+                $this->lastDays->load($story, $client, $therapist, $assistant, now: $now);
             }
             $this->entities->flush();
             $after($name);
@@ -338,209 +302,5 @@ final readonly class DemoClients
                 ),
             );
         }
-    }
-
-    /** @return list<Item> */
-    private function routine(
-        Node $story,
-        Client $client,
-        Staff $staff,
-        \DateTimeImmutable $today,
-        \DateTimeImmutable $now,
-    ): array {
-        $catalogue = $this->catalogue->get();
-        $doses = [];
-        foreach ($story->get('doses')->map() as $key => $dose) {
-            $doses[$key] = DoseFormat::read(
-                $dose,
-                $catalogue->rung(ItemKey::fromText($key)->rungId ?? '')->dosing->start,
-            );
-            $this->entities->persist(
-                new PrescribedDose(
-                    $client->clinicId,
-                    $client->id,
-                    $key,
-                    DoseFormat::write($doses[$key]),
-                    byStaffId: $staff->id,
-                    at: $now->modify('-15 days'),
-                    source: DoseSource::Therapist,
-                ),
-            );
-        }
-        $routine = (new Builder($catalogue))->build(
-            new Brief(
-                $this->plan->placements($client),
-                $this->plan->facts($client),
-                Goals::chosen($catalogue->goals, $client->goals),
-                RoutineKind::Home->limits($client, new SittingDefaults()),
-                today: $today,
-                doses: $doses,
-            ),
-        );
-        $this->entities->persist(
-            SavedRoutine::suggested(
-                $routine,
-                $client,
-                RoutineKind::Home,
-                $staff->id,
-                at: $now->modify('-15 days'),
-            ),
-        );
-
-        $this->entities->flush();
-        $this->plans->prescribeNew(
-            $client,
-            $routine->sequence->items,
-            new Prescribing($staff->id, $now->modify('-15 days')),
-        );
-
-        return $routine->sequence->items;
-    }
-
-    /**
-     * @param list<Item> $items
-     */
-    private function sittings(
-        Node $node,
-        Client $client,
-        array $items,
-        Staff $staff,
-        \DateTimeImmutable $now,
-    ): void {
-        foreach ($node->items() as $sitting) {
-            $daysAgo = $sitting->get('days_ago')->int();
-            $at = $now->modify('-'.$daysAgo.' days')->setTime(
-                8,
-                30,
-            );
-            $day = Clock::dayOf($at, $client->zone);
-            $record = new Sitting(
-                $client,
-                $day,
-                painBefore: $sitting->get('pain')->int(),
-                actor: Actor::staff($staff->id),
-                startedAt: $at,
-            );
-            $record->finishedAt = $at->modify('+25 minutes');
-            $record->note = $sitting->optional('note')?->string() ?? '';
-            $this->entities->persist($record);
-            $this->entities->persist(
-                $this->noted($record, EventKind::Begun, $at, $client),
-            );
-            $this->entities->persist(
-                $this->noted(
-                    $record,
-                    EventKind::Finished,
-                    $at->modify('+25 minutes'),
-                    $client,
-                ),
-            );
-            $special = $sitting->optional('items')?->map() ?? [];
-            foreach ($items as $place => $item) {
-                $of = $special[$item->key()] ?? null;
-                $this->line(
-                    $record,
-                    $place,
-                    $item,
-                    $sitting,
-                    special: $of,
-                    time: EventTime::now(
-                        $at->modify('+'.(2 * $place).' minutes'),
-                        $client->zone,
-                    ),
-                );
-                if (true === $of?->optional('new_tingling')?->bool()) {
-                    $suspension = new Suspension(
-                        $client->clinicId,
-                        $client->id,
-                        $item->key(),
-                        PhraseFormat::write(new Phrase(
-                            'suspension.tingling',
-                            [
-                                'item' => $item->rung->name,
-                                'on' => Phrase::day($day),
-                            ],
-                        )),
-                        at: $at,
-                    );
-                    $this->reopen($suspension, $of, $staff);
-                    $this->entities->persist($suspension);
-                }
-            }
-        }
-    }
-
-    private function reopen(Suspension $suspension, Node $of, Staff $staff): void
-    {
-        $note = $of->optional('reopened')?->string();
-        if (null !== $note) {
-            $suspension->reopen($staff->id, $suspension->at->modify('+1 day'), $note);
-        }
-    }
-
-    private function line(
-        Sitting $sitting,
-        int $place,
-        Item $item,
-        Node $of,
-        ?Node $special,
-        EventTime $time,
-    ): void {
-        $pain = $of->get('pain')->int();
-        $body = [
-            'outcome' => 'done',
-            'pain_before' => $pain,
-            'pain_after' => $pain,
-            'tone' => 'same',
-            'help' => 'none',
-            'fatigue' => $of->get('fatigue')->int(),
-        ];
-        foreach ($special?->map() ?? [] as $key => $value) {
-            if (!\in_array($key, ['reopened', 'dose'], true)) {
-                $body[$key] = $value->raw();
-            }
-        }
-        $dose = DoseFormat::read(
-            $special?->optional('dose'),
-            $item->dose,
-        );
-        $planned = SittingItem::from(
-            $sitting,
-            $place,
-            $item->withDose($dose),
-        );
-        $event = SittingEvent::noted(
-            $sitting,
-            $planned,
-            EventKind::Line,
-            actor: $sitting->actor(),
-            time: $time,
-            body: $body,
-        );
-        $planned->keep(
-            Fold::item([$event->folded()]),
-        );
-        $this->entities->persist($planned);
-        $this->entities->persist($event);
-    }
-
-    private function noted(
-        Sitting $sitting,
-        EventKind $kind,
-        \DateTimeImmutable $at,
-        Client $client,
-    ): SittingEvent {
-        $body = EventKind::Begun === $kind
-            ? ['pain_before' => $sitting->painBefore]
-            : ['note' => $sitting->note];
-
-        return SittingEvent::noted(
-            $sitting,
-            null,
-            $kind,
-            actor: $sitting->actor(),
-            time: EventTime::now($at, $client->zone),
-            body: $body,
-        );
     }
 }

@@ -76,6 +76,13 @@ final readonly class DemoHistory
                 $this->sitting($sitting, $client, $runBy, $at);
             }
         }
+        $this->alerts->load($lived, $client, $therapistId, $now);
+        $this->entities->flush();
+    }
+
+    /** The routine as it stands at the end of what was lived. */
+    public function routine(Node $lived, Client $client, string $therapistId, \DateTimeImmutable $now): void
+    {
         $routine = SavedRoutine::byHand(
             $client,
             RoutineKind::Home,
@@ -87,8 +94,6 @@ final readonly class DemoHistory
             $lived->get('routine')->items(),
         );
         $this->entities->persist($routine);
-        $this->alerts->load($lived, $client, $therapistId, $now);
-        $this->entities->flush();
     }
 
     private function dose(Node $dose, Client $client, string $byId, \DateTimeImmutable $at): void
