@@ -5,11 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Following;
 
 use HandGarden\Assessment\Change;
-use HandGarden\Assessment\Chart\Chart;
 use HandGarden\Assessment\InkCharts;
 use HandGarden\Assessment\MeasuredChanges;
-use HandGarden\Assessment\Recording;
-use HandGarden\Assessment\RecordingKind;
 use HandGarden\Assessment\RecordingRepository;
 use HandGarden\Client\Client;
 use HandGarden\Core\Measure\Change\Judgement;
@@ -17,7 +14,6 @@ use HandGarden\Core\Measure\Statistics;
 use HandGarden\Core\Progress\Adherence;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\ProposalKind;
-use HandGarden\Core\Week\Block;
 use HandGarden\Core\Week\BlockEvidence;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanBlock;
@@ -45,6 +41,7 @@ final readonly class BlockLooks
         private SittingRepository $sittings,
         private MeasuredChanges $changes,
         private RecordingRepository $recordings,
+        private BlockSamples $samples,
         private DecisionRepository $decisions,
         private Alerts $alerts,
         private Plan $plan,
@@ -91,6 +88,7 @@ final readonly class BlockLooks
                 $today,
             ),
         );
+        $pair = $this->samples->of($client, $kept);
         $taken = $this->recordings->daysOf($client, $kept->sample);
 
         return new BlockLook(
@@ -101,7 +99,7 @@ final readonly class BlockLooks
             changes: $changes,
             before: $kept->block()->before($taken, $today),
             after: $kept->block()->after($taken, $today),
-            sample: $this->sample($client, $kept),
+            sample: null === $pair ? null : InkCharts::of($kept->sample, $pair),
             steps: $steps,
             adherence: Adherence::of(
                 Prescribed::in($this->plan->items($client)),
@@ -132,36 +130,6 @@ final readonly class BlockLooks
                 && DecisionAnswer::Declined !== $d->answer
                 && true === ProposalKind::tryFrom($d->kind)?->isMore(),
         ));
-    }
-
-    private function sample(Client $client, PlanBlock $kept): ?Chart
-    {
-        $same = array_values(array_filter(
-            $this->recordings->for($client, RecordingKind::Ink),
-            static fn (Recording $r): bool => \in_array(
-                $r->task,
-                $kept->sample->names(),
-                true,
-            ),
-        ));
-        $from = $kept->beginsOn->modify('-'.Block::LATE_AFTER.' days');
-        $within = array_values(array_filter(
-            array_reverse($same),
-            static fn (Recording $r): bool => $r->onDay >= $from,
-        ));
-        $side = $within[0]->side ?? null;
-        $pair = array_values(array_filter(
-            $within,
-            static fn (Recording $r): bool => $r->side === $side,
-        ));
-
-        return \count($pair) < 2 ? null : InkCharts::of(
-            $kept->sample,
-            [
-                $pair[0],
-                $pair[\count($pair) - 1],
-            ],
-        );
     }
 
     /** @param list<Change> $changes */

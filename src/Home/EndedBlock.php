@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace HandGarden\Home;
 
+use HandGarden\Assessment\Chart\InkLines;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Content\Format\InkFormat;
+use HandGarden\Core\Data\Node;
+use HandGarden\Core\Home\ConsentKind;
+use HandGarden\Following\BlockSamples;
 use HandGarden\Following\Looks;
 use HandGarden\Planning\PlanBlock;
 use HandGarden\Planning\PlanRepository;
@@ -19,6 +24,8 @@ final readonly class EndedBlock
         private SittingRepository $sittings,
         private Looks $looks,
         private BlockWords $words,
+        private BlockSamples $samples,
+        private Consents $consents,
         private CatalogueStore $catalogue,
     ) {
     }
@@ -34,7 +41,7 @@ final readonly class EndedBlock
                 : null;
     }
 
-    /** @return ?array{id: string, days: int, of: int, task: string, lookOn: ?string} null: nothing is asked */
+    /** @return ?array<string, mixed> null: nothing is asked */
     public function asked(Client $client, \DateTimeImmutable $today): ?array
     {
         $kept = $this->of($client, $today);
@@ -53,6 +60,26 @@ final readonly class EndedBlock
             'of' => $kept->days,
             'task' => '' !== $client->goalWords ? $client->goalWords : $task ?? '',
             'lookOn' => $this->looks->nextVisit($client, $today)?->format('Y-m-d'),
+            'sample' => $this->consents->holds($client, ConsentKind::SampleKept)
+                ? $this->sample($client, $kept)
+                : null,
+        ];
+    }
+
+    /** @return array<string, mixed>|null null: it was not taken twice */
+    private function sample(Client $client, PlanBlock $kept): ?array
+    {
+        $pair = $this->samples->of($client, $kept);
+        $drawn = null === $pair ? null : InkLines::pair(
+            InkFormat::sheet(Node::fromJson($pair[0]->raw)),
+            InkFormat::sheet(Node::fromJson($pair[1]->raw)),
+        );
+
+        return null === $pair || null === $drawn ? null : [
+            'width' => $drawn['width'],
+            'height' => $drawn['height'],
+            'before' => ['on' => $pair[0]->onDay->format('Y-m-d'), 'lines' => $drawn[0]],
+            'now' => ['on' => $pair[1]->onDay->format('Y-m-d'), 'lines' => $drawn[1]],
         ];
     }
 }

@@ -1,4 +1,6 @@
 import { made, one } from '../core/dom.js';
+import { dayName } from './clock.js';
+import { showSample } from './sample.js';
 import { touching } from '../player/touching.js';
 
 /** A block is over: how it goes, in two answers; then it is done, and the therapist looks at it. */
@@ -43,6 +45,7 @@ export class BlockEnd {
     one(faces.get('block'), '[data-look]', HTMLElement).replaceChildren(
       made('span', { textContent: look }),
     );
+    showSample(one(faces.get('block'), '[data-sample]', HTMLElement), day.block.sample);
     faces.show('block');
   }
 
@@ -56,12 +59,3 @@ export class BlockEnd {
     faces.show('sent');
   }
 }
-
-/** @param {string} day such as 2026-11-30 */
-const dayName = (day) =>
-  new Date(`${day}T12:00:00Z`).toLocaleDateString('en', {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    timeZone: 'UTC',
-  });

@@ -32,3 +32,12 @@ export const daysSince = (since, now) => Math.floor((+now - +new Date(since)) / 
 
 /** @param {string} time such as 09:30 */
 export const minutesOf = (time) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5));
+
+/** @param {string} day such as 2026-11-30 */
+export const dayName = (day) =>
+  new Date(`${day}T12:00:00Z`).toLocaleDateString('en', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  });
