@@ -66,4 +66,21 @@ final readonly class DiaryTrials
             ? self::USUAL_BREAK
             : max(self::LEAST_BREAK, min(self::MOST_BREAK, (int) round($median / 2.0)));
     }
+
+    /**
+     * After how many minutes it rings in a trial: as it was when the trial began, so that it does not move under it.
+     *
+     * @param list<DiaryEntry> $entries
+     *
+     * @return ?int null: nothing rings in it
+     */
+    public function bellMinutes(DiaryTrial $trial, array $entries): ?int
+    {
+        return Factor::FineWorkMinutes === $trial->factor
+            ? $this->breakMinutes(array_values(array_filter(
+                $entries,
+                static fn (DiaryEntry $e): bool => $e->day < $trial->beganOn,
+            )))
+            : null;
+    }
 }

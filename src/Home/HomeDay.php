@@ -48,6 +48,7 @@ final readonly class HomeDay
         private HomePlans $changes,
         private Messages $messages,
         private Diaries $diaries,
+        private DiaryTrials $trials,
         private Consents $consents,
         private Helpers $helpers,
         private HelperWords $helperWords,
@@ -264,10 +265,22 @@ final readonly class HomeDay
                 $this->diaries->entriesOn($client, $today),
             ),
             'lately' => $this->lately($client, $today),
-            'trial' => null === $trial ? null : [
-                'words' => $this->wording->word('diary_advice.'.$trial->factor->value, ['minutes' => 15]),
-                'until' => $trial->lastDay()->format('Y-m-d'),
-            ],
+            'trial' => null === $trial ? null : $this->trial($client, $trial),
+        ];
+    }
+
+    /** @return array{words: string, until: string, bell: ?int} bell: minutes after which it rings in fine work */
+    private function trial(Client $client, DiaryTrial $trial): array
+    {
+        $bell = $this->trials->bellMinutes($trial, $this->diaries->entries($client));
+
+        return [
+            'words' => $this->wording->word(
+                'diary_advice.'.$trial->factor->value,
+                null === $bell ? [] : ['minutes' => $bell],
+            ),
+            'until' => $trial->lastDay()->format('Y-m-d'),
+            'bell' => $bell,
         ];
     }
 

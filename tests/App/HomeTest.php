@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
+use HandGarden\Assessment\Recording;
+use HandGarden\Assessment\RecordingKind;
 use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Anatomy\Hands;
+use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Diary\Doing;
+use HandGarden\Core\Diary\Factor;
 use HandGarden\Core\Diary\Moment;
 use HandGarden\Core\Diary\Trouble;
 use HandGarden\Core\Home\ConsentKind;
@@ -16,7 +20,9 @@ use HandGarden\Core\Progress\Proposal;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Home\Consent;
+use HandGarden\Home\Diary;
 use HandGarden\Home\DiaryEntry;
+use HandGarden\Home\DiaryTrial;
 use HandGarden\Home\HomeDevice;
 use HandGarden\Home\Message;
 use HandGarden\Home\Pairing;
@@ -577,6 +583,92 @@ final class HomeTest extends AtHomeTestCase
         $this->browser->request('GET', '/clients/'.$this->odalys->id.'/block/review');
         self::assertStringContainsString('goes 6 of 10', $this->shown());
         self::assertCheckboxChecked('ease');
+    }
+
+    public function testTheSampleOfABlockIsShownAtHomeOnlyWhenTheClientAgreed(): void
+    {
+        $begins = new \DateTimeImmutable('-15 days midnight');
+        $this->keep(new PlanBlock(
+            $this->odalys->clinicId,
+            $this->odalys->id,
+            $begins,
+            14,
+            sample: InkTask::Word,
+            byStaffId: $this->odalys->therapistId,
+            at: $begins,
+        ));
+        foreach ([[-15, 20], [-2, 40]] as [$days, $high]) {
+            $this->keep(new Recording(
+                $this->odalys->clinicId,
+                $this->odalys->id,
+                RecordingKind::Ink,
+                InkTask::Word->value,
+                side: Side::Right,
+                raw: json_encode(
+                    ['pixels_per_mm' => 4, 'strokes' => [[[0, 0, 0], [90, 40, $high], [180, 80, 0]]]],
+                    \JSON_THROW_ON_ERROR,
+                ),
+                found: [],
+                series: '',
+                onDay: new \DateTimeImmutable($days.' days midnight'),
+                at: new \DateTimeImmutable($days.' days'),
+                byStaffId: $this->odalys->therapistId,
+            ));
+        }
+        $this->letIn();
+        self::assertNull(((array) $this->day()['block'])['sample']);
+
+        $this->agree(ConsentKind::SampleKept);
+        $shown = (array) ((array) $this->day()['block'])['sample'];
+        self::assertSame(['2,2 12,7 22,2'], ((array) $shown['before'])['lines']);
+        self::assertSame(['2,2 12,12 22,2'], ((array) $shown['now'])['lines'], 'at the same scale');
+        self::assertEqualsWithDelta([24.0, 14.0], [$shown['width'], $shown['height']], 0.01);
+    }
+
+    public function testATrialOfBreaksRingsAtHalfOfWhatWasUsualBeforeIt(): void
+    {
+        $this->letIn();
+        $today = new \DateTimeImmutable('today');
+        $this->keep(new Diary(
+            $this->odalys->clinicId,
+            $this->odalys->id,
+            '08:00',
+            '18:00',
+            beganOn: $today->modify('-20 days'),
+            byId: $this->odalys->therapistId,
+        ));
+        foreach ([-20 => 30.0, -19 => 30.0, -18 => 20.0, -1 => 2.0, 0 => 2.0] as $days => $minutes) {
+            $at = $today->modify($days.' days 08:00');
+            $this->keep(new DiaryEntry(
+                Uuid::v7()->toRfc4122(),
+                $this->odalys->clinicId,
+                $this->odalys->id,
+                $this->devices()[0]->id,
+                person: ActorKind::Client,
+                moment: Moment::First,
+                day: $today->modify($days.' days'),
+                trouble: Trouble::Cramp,
+                hand: Hands::Right,
+                severity: 4,
+                doing: Doing::FineWork,
+                answers: [Factor::FineWorkMinutes->value => $minutes],
+                isLate: false,
+                at: $at,
+                receivedAt: $at,
+            ));
+        }
+        $before = (array) $this->day()['diary'];
+        self::assertNull($before['trial']);
+        $this->keep(new DiaryTrial(
+            $this->odalys->clinicId,
+            $this->odalys->id,
+            Factor::FineWorkMinutes,
+            $today->modify('-5 days'),
+            byId: $this->odalys->therapistId,
+        ));
+        $shown = (array) ((array) $this->day()['diary'])['trial'];
+        self::assertSame(15, $shown['bell']);
+        self::assertStringContainsString('every 15 minutes', self::text($shown['words']));
     }
 
     public function testAPlanIsKeptByVersionAndHandsOutWhatIsNeededOnce(): void

@@ -305,6 +305,43 @@ test('a cramp that does not let go: support after ten minutes, the clinic after 
   }).toPass();
 });
 
+test('while breaks are tried, a bell rings once, and a break is over when it is over', async ({
+  page,
+  phone,
+}) => {
+  await phone.route('**/home/day', async (route) => {
+    const answer = await route.fetch();
+    const told = await answer.json();
+    const diary = {
+      runs: false,
+      first: '08:00',
+      second: '18:00',
+      factors: [],
+      done: [],
+      lately: [],
+    };
+    told.day.diary = { ...diary, trial: { words: 'Stop', until: told.day.today, bell: 12 } };
+    await route.fulfill({ response: answer, json: told });
+  });
+  await phone.clock.install();
+  await signIn(page);
+  await letIn(page, phone, 'Noor Achterberg');
+  await phone.clock.runFor(1000);
+  await phone.getByRole('button', { name: 'Fine work: ring after 12 minutes' }).click();
+  await expect(phone.getByRole('heading', { name: 'Fine work' })).toBeVisible();
+  await phone.clock.runFor(11 * 60000);
+  await expect(phone.locator('[data-face="bell"] [data-clock]')).toHaveText(/^1:00|0:5\d$/);
+  await phone.clock.runFor(61000);
+  await expect(phone.getByRole('heading', { name: 'Put it down' })).toBeVisible();
+  await phone.clock.runFor(5 * 60000); // nobody is hurried
+  await phone.getByRole('button', { name: 'I rest now' }).click();
+  await expect(phone.getByRole('heading', { name: 'Shake out' })).toBeVisible();
+  await phone.clock.runFor(121000);
+  await expect(phone.getByRole('heading', { name: 'The break is over' })).toBeVisible();
+  await phone.getByRole('button', { name: 'No more bell' }).click();
+  await expect(phone.getByRole('heading', { name: /Today is|done for today/ })).toBeVisible();
+});
+
 test('three pictures in their order are a curtain; something is wrong opens without it', async ({
   page,
   phone,

@@ -2,6 +2,7 @@ import { all, data, one } from '../core/dom.js';
 import { listen } from '../player/keys.js';
 import { Sound } from '../player/sound.js';
 import { Alarm } from './alarm.js';
+import { Bell } from './bell.js';
 import { BlockEnd } from './block.js';
 import { localTime } from './clock.js';
 import { Cramp } from './cramp.js';
@@ -25,6 +26,7 @@ export function partsOf(home) {
   const alarm = new Alarm(home);
   const starting = new Starting(home, alarm);
   const managing = new Managing(home);
+  const bell = new Bell(home);
   const blockEnd = new BlockEnd(home);
   const messages = new Messages(faces, running, guard, (kind, body) => sync.tell(kind, body));
   const diary = new DiaryFaces(faces, running, guard, (body) => sync.tell('diary', body));
@@ -65,6 +67,7 @@ export function partsOf(home) {
     show(state, day) {
       starting.show(state);
       managing.show(day);
+      bell.show(day);
       blockEnd.show(day);
       remind(state, day.zone).catch(() => {});
       one(root, '[data-to="diary"]', HTMLElement).hidden = !day.diary?.runs;

@@ -23,13 +23,16 @@
  * @typedef {{code: string, yesNo: boolean, morning: boolean, most: number, step: number}} Factor
  * @typedef {{runs: boolean, first: string, second: string, factors: Factor[], done: string[],
  *   lately: {day: string, worst: number|null}[],
- *   trial: {words: string, until: string}|null}} Diary
+ *   trial: {words: string, until: string, bell: number|null}|null}} Diary
  * @typedef {{id: string, about: string, text: string, at: string, answer: string, by: string, on: string|null,
  *   isRead: boolean}} Message
  * @typedef {{id: string, kind: string, item: string, before: string, now: string, why: string, on: string,
  *   isSeen: boolean}} Change
  * @typedef {{id: string, name: string}} Helper
- * @typedef {{id: string, days: number, of: number, task: string, lookOn: string|null}} EndedBlock days: with practice
+ * @typedef {{on: string, lines: string[]}} Drawn lines: points of a polyline
+ * @typedef {{width: number, height: number, before: Drawn, now: Drawn}} Sample both at the same scale
+ * @typedef {{id: string, days: number, of: number, task: string, lookOn: string|null,
+ *   sample: Sample|null}} EndedBlock days: with practice
  * @typedef {{person: string, client: string, first: string, me: string|null, asksHelper: boolean,
  *   helpers: Helper[], today: string, zone: string,
  *   now: string, clinic: {name: string, phone: string, night: string, emergency: string, whom: string},
