@@ -9,13 +9,11 @@ use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Client\Helper;
 use HandGarden\Client\HelperKind;
-use HandGarden\Client\HelperLeft;
 use HandGarden\Client\Helpers;
 use HandGarden\Core\Helping\SignEnd;
 use HandGarden\Core\Placement\RungOnSide;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\EventDispatcher\EventDispatcherInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -32,7 +30,7 @@ final class ShowHelpers extends AbstractController
         private readonly Cautions $cautions,
         private readonly Audit $audit,
         private readonly Clock $clock,
-        private readonly EventDispatcherInterface $events,
+        private readonly HelperLeaves $leaving,
     ) {
     }
 
@@ -115,17 +113,12 @@ final class ShowHelpers extends AbstractController
         return $comes ? 'Counts as being there during sittings.' : 'Does not count as being there any more.';
     }
 
-    /** What they were signed for ends today, and what opens the plan to them is taken out. */
     private function leaves(Helper $helper): string
     {
-        $helper->leftAt = $this->clock->now();
-        $ended = $this->marks->end($helper, SignEnd::HelperLeft);
-        $this->events->dispatch(new HelperLeft($helper));
-
         return \sprintf(
             '%s has left. %d signed exercises end today; tell the client who is needed.',
             $helper->name,
-            $ended,
+            $this->leaving->leave($helper),
         );
     }
 
