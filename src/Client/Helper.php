@@ -42,6 +42,9 @@ class Helper implements TellsOfClient
         public HelperKind $kind,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
         public readonly \DateTimeImmutable $at,
+        /** Who they are in the care home where the client lives; null: nobody there. */
+        #[ORM\Column(type: Types::GUID, nullable: true)]
+        public readonly ?string $careWorkerId = null,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
     }

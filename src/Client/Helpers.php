@@ -55,6 +55,22 @@ final readonly class Helpers
             : null;
     }
 
+    /** As whom somebody who works in a care home helps a client. */
+    public function ofWorker(Client $client, string $careWorkerId): ?Helper
+    {
+        return $this->entities->getRepository(Helper::class)->findOneBy(
+            $client->scope() + ['careWorkerId' => $careWorkerId, 'leftAt' => null],
+        );
+    }
+
+    /** @return list<Helper> whom somebody who works in a care home is to its residents */
+    public function whoAre(string $careWorkerId): array
+    {
+        return $this->entities->getRepository(Helper::class)->findBy(
+            ['careWorkerId' => $careWorkerId, 'leftAt' => null],
+        );
+    }
+
     public function keep(Helper ...$helpers): void
     {
         foreach ($helpers as $helper) {

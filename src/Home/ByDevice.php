@@ -27,6 +27,7 @@ final class ByDevice extends AbstractAuthenticator implements AuthenticationEntr
         'home_claim',
         'home_key',
         'home_emptied',
+        'home_house',
     ];
 
     /** What was told before it was taken out is still handed in. */
@@ -42,7 +43,8 @@ final class ByDevice extends AbstractAuthenticator implements AuthenticationEntr
     public function supports(Request $request): bool
     {
         return null !== HomeCookie::secretOf($request)
-            && !\in_array($request->attributes->get('_route'), self::OPEN, true);
+            && !\in_array($request->attributes->get('_route'), self::OPEN, true)
+            && !Shared\ByTablet::isAsked($request);
     }
 
     public function authenticate(Request $request): SelfValidatingPassport
@@ -59,8 +61,8 @@ final class ByDevice extends AbstractAuthenticator implements AuthenticationEntr
         if ($device->isAsleep($now)) {
             throw new DeviceRefused(DeviceRefused::ASLEEP);
         }
-        if ($device->isIn() && $device->wasOpenedBy($secret, $now)) {
-            $this->cookie->give($request, $device);
+        if ($device->isIn() && $device->secret->wasShown($secret, $now)) {
+            $this->cookie->give($request, $device->secret);
         }
         $device->lastSeenAt = $now;
         $this->devices->keep();

@@ -11,6 +11,7 @@ use HandGarden\Core\Actor\Actor;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Home\LetInCode;
+use HandGarden\Home\Shared\SharedTablet;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -60,7 +61,7 @@ final class EnterDevice extends AbstractController
                 $pairing->clinicId,
                 Actor::system(),
                 'refused: let-in code used again',
-                $pairing->clientId,
+                $pairing->clientId ?? '',
             );
 
             return self::refuse('code-over');
@@ -89,21 +90,45 @@ final class EnterDevice extends AbstractController
         if (null === $pairing->confirmedAt) {
             return new JsonResponse(['state' => 'waits']);
         }
-        $device = new HomeDevice(
-            $pairing->clinicId,
-            $pairing->clientId,
-            $pairing->helperId,
-            $pairing->label,
-            madeById: $pairing->madeById,
-            madeAt: $now,
+        $device = $this->device($pairing, $now);
+        $this->cookie->give(
+            $request,
+            $device->secret,
+            $device instanceof SharedTablet ? HomeCookie::TABLET : HomeCookie::PLAN,
         );
-        $this->cookie->give($request, $device);
         $pairing->endedAt = $now;
         $pairing->deviceId = $device->id;
         $this->devices->keep($device);
-        $this->audit->by($device->clinicId, $device->actor(), 'let in', $device->id);
+        $this->audit->by(
+            $device->clinicId,
+            $device instanceof SharedTablet ? Actor::system() : $device->actor(),
+            'let in',
+            $device->id,
+        );
 
-        return new JsonResponse(['state' => 'in']);
+        return new JsonResponse(['state' => $device instanceof SharedTablet ? 'in-house' : 'in']);
+    }
+
+    private function device(Pairing $pairing, \DateTimeImmutable $now): HomeDevice|SharedTablet
+    {
+        return null === $pairing->clientId
+            ? new SharedTablet(
+                $pairing->clinicId,
+                $pairing->careHomeId ?? throw new \LogicException(
+                    'A pairing is for a client or a care home.',
+                ),
+                $pairing->label,
+                $pairing->madeById,
+                madeAt: $now,
+            )
+            : new HomeDevice(
+                $pairing->clinicId,
+                $pairing->clientId,
+                $pairing->helperId,
+                $pairing->label,
+                madeById: $pairing->madeById,
+                madeAt: $now,
+            );
     }
 
     private static function refuse(

@@ -12,66 +12,89 @@ use Symfony\Component\HttpKernel\Event\ResponseEvent;
 use Symfony\Component\HttpKernel\KernelEvents;
 use Symfony\Contracts\Service\ResetInterface;
 
-/** The secret of a device: out of reach of scripts, sent to the pages at home and to no other, nor from elsewhere. */
+/**
+ * The secret of a device: out of reach of scripts, sent to the pages at home and to no other, nor from elsewhere. A
+ * tablet of a care home has one of its own, besides that of whoever's plan is open on it.
+ */
 final class HomeCookie implements ResetInterface
 {
-    private const NAME = 'garden-home';
+    public const PLAN = 'garden-home';
+    public const TABLET = 'garden-tablet';
     private const PATH = '/home';
 
-    private ?Cookie $wanted = null;
+    /** @var array<string, Cookie> by name */
+    private array $wanted = [];
 
     public function __construct(
         private readonly Clock $clock,
     ) {
     }
 
-    public static function secretOf(Request $request): ?string
+    /** @param self::* $name */
+    public static function secretOf(Request $request, string $name = self::PLAN): ?string
     {
-        $secret = $request->cookies->get(self::NAME);
+        $secret = $request->cookies->get($name);
 
         return \is_string($secret) && '' !== $secret ? $secret : null;
     }
 
-    /** Another secret goes out with the answer. */
-    public function give(Request $request, HomeDevice $device): void
+    /**
+     * Another secret goes out with the answer.
+     *
+     * @param self::* $name
+     */
+    public function give(Request $request, DeviceSecret $secret, string $name = self::PLAN): void
     {
         $now = $this->clock->now();
-        $this->wanted = new Cookie(
-            self::NAME,
-            $device->renewSecret($now),
+        $this->wanted[$name] = self::cookie(
+            $request,
+            $name,
+            $secret->renew($now),
             $now->modify('+'.HomeDevice::ASLEEP_DAYS.' days'),
-            self::PATH,
-            secure: $request->isSecure(),
-            httpOnly: true,
-            sameSite: Cookie::SAMESITE_STRICT,
         );
     }
 
-    /** The device opens nothing more. */
-    public function takeBack(Request $request): void
+    /**
+     * The device opens nothing more.
+     *
+     * @param self::* $name
+     */
+    public function takeBack(Request $request, string $name = self::PLAN): void
     {
-        $this->wanted = new Cookie(
-            self::NAME,
-            '',
-            1,
-            self::PATH,
-            secure: $request->isSecure(),
-            httpOnly: true,
-            sameSite: Cookie::SAMESITE_STRICT,
-        );
+        $this->wanted[$name] = self::cookie($request, $name, '', 1);
     }
 
     #[AsEventListener(KernelEvents::RESPONSE)]
     public function send(ResponseEvent $event): void
     {
-        if (null !== $this->wanted && $event->isMainRequest()) {
-            $event->getResponse()->headers->setCookie($this->wanted);
-            $this->wanted = null;
+        if ($event->isMainRequest()) {
+            foreach ($this->wanted as $cookie) {
+                $event->getResponse()->headers->setCookie($cookie);
+            }
+            $this->wanted = [];
         }
     }
 
     public function reset(): void
     {
-        $this->wanted = null;
+        $this->wanted = [];
+    }
+
+    private static function cookie(
+        Request $request,
+        string $name,
+        #[\SensitiveParameter]
+        string $secret,
+        \DateTimeImmutable|int $until,
+    ): Cookie {
+        return new Cookie(
+            $name,
+            $secret,
+            $until,
+            self::PATH,
+            secure: $request->isSecure(),
+            httpOnly: true,
+            sameSite: Cookie::SAMESITE_STRICT,
+        );
     }
 }

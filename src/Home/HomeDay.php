@@ -17,10 +17,10 @@ use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Diary\Factor;
 use HandGarden\Core\Helping\Burden;
 use HandGarden\Core\Home\AlertWord;
-use HandGarden\Core\Home\ConsentKind;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Progress\Away;
 use HandGarden\Core\Sitting\Waited;
+use HandGarden\Home\Shared\SharedTablet;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\Alert;
@@ -49,7 +49,7 @@ final readonly class HomeDay
         private Messages $messages,
         private Diaries $diaries,
         private DiaryTrials $trials,
-        private Consents $consents,
+        private WhatIsSeen $seen,
         private Helpers $helpers,
         private HelperWords $helperWords,
         private EndedBlock $ended,
@@ -65,7 +65,7 @@ final readonly class HomeDay
     {
         $clinic = $this->clinics->own();
         $names = $this->clinics->namesOfStaff();
-        $isHelper = $user->isHelper();
+        $seen = $this->seen->by($user, $client);
         $today = $this->clock->today($client->zone);
 
         return [
@@ -73,7 +73,8 @@ final readonly class HomeDay
             'client' => $client->id,
             'first' => $client->givenName,
             'me' => $user->device->helperId,
-            'block' => $isHelper ? null : $this->ended->asked($client, $today),
+            'block' => $seen->block ? $this->ended->asked($client, $today) : null,
+            'shared' => null === $user->device->tabletId ? null : SharedTablet::MINUTES,
             'asksHelper' => $this->asksHelper($user, $client, $today),
             'helpers' => array_map(
                 static fn (Helper $h): array => ['id' => $h->id, 'name' => $h->name],
@@ -91,14 +92,10 @@ final readonly class HomeDay
                 'usable' => $this->usableSide($client)->value,
             ],
             'sittings' => $this->sittings->startedLately($client, self::RECENT),
-            'changes' => $this->changesOf($client),
-            'alerts' => $isHelper && !$this->consents->holds($client, ConsentKind::HelperHearsOfStops)
-                ? []
-                : $this->alertsOf($client, $names, $clinic),
-            'messages' => $this->messagesOf($user, $client, $names),
-            'diary' => $isHelper && !$this->consents->holds($client, ConsentKind::DiaryShared)
-                ? null
-                : $this->diary($client, $today),
+            'changes' => $seen->changes ? $this->changesOf($client) : [],
+            'alerts' => $seen->alerts ? $this->alertsOf($client, $names, $clinic) : [],
+            'messages' => $this->messagesOf($user, $client, $names, $seen->messages),
+            'diary' => $seen->diary ? $this->diary($client, $today) : null,
         ];
     }
 
@@ -108,7 +105,7 @@ final readonly class HomeDay
         $id = $user->device->helperId;
         $last = null === $id ? null : $this->helperWords->last($client, $id);
 
-        return null !== $id && Burden::isAskedOn(
+        return null !== $id && null === $user->device->tabletId && Burden::isAskedOn(
             null === $last ? null : Clock::dayOf($last->at, $client->zone),
             $today,
         );
@@ -216,9 +213,8 @@ final readonly class HomeDay
      *
      * @return list<array<string, mixed>> newest first; a helper's own, and the client's where they agreed
      */
-    private function messagesOf(HomeUser $user, Client $client, array $names): array
+    private function messagesOf(HomeUser $user, Client $client, array $names, bool $seesAll): array
     {
-        $seesAll = !$user->isHelper() || $this->consents->holds($client, ConsentKind::HelperSees);
         $shown = array_filter(
             $this->messages->of($client),
             static fn (Message $m): bool => $m->deviceId === $user->device->id

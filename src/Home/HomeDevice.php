@@ -19,23 +19,13 @@ class HomeDevice
     public const MOST = 3;
     /** Days without use after which it sleeps until a visit. */
     public const ASLEEP_DAYS = 180;
-    /** Days after which it gets another secret. */
-    public const SECRET_DAYS = 30;
-    private const TOGETHER_MINUTES = 10;
 
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
     public readonly string $id;
 
-    #[ORM\Column(length: 64)]
-    private string $secretHash = '';
-
-    #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
-    private \DateTimeImmutable $secretSince;
-
-    /** The secret before, for one more use: the answer that brought the new one may have been lost. */
-    #[ORM\Column(length: 64, nullable: true)]
-    private ?string $previousHash = null;
+    #[ORM\Embedded(class: DeviceSecret::class, columnPrefix: false)]
+    public readonly DeviceSecret $secret;
 
     #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
     public ?\DateTimeImmutable $lastSeenAt = null;
@@ -75,45 +65,12 @@ class HomeDevice
         public readonly string $madeById,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
         public readonly \DateTimeImmutable $madeAt,
+        /** The tablet of a care home on which it is opened; null: a device of its own. */
+        #[ORM\Column(type: Types::GUID, nullable: true)]
+        public readonly ?string $tabletId = null,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
-        $this->secretSince = $madeAt;
-    }
-
-    /** @return string a new secret, which is shown once; the one before opens once more */
-    public function renewSecret(\DateTimeImmutable $now): string
-    {
-        $secret = bin2hex(random_bytes(32));
-        $this->previousHash = '' === $this->secretHash ? null : $this->secretHash;
-        $this->secretHash = self::hash($secret);
-        $this->secretSince = $now;
-
-        return $secret;
-    }
-
-    /**
-     * A secret was shown. After the new one has come the one before opens nothing more; the one before opens once.
-     *
-     * @return bool whether it has to have another one now
-     */
-    public function wasOpenedBy(#[\SensitiveParameter] string $secret, \DateTimeImmutable $now): bool
-    {
-        if (self::hash($secret) === $this->previousHash) {
-            if ($now < $this->secretSince->modify('+'.self::TOGETHER_MINUTES.' minutes')) {
-                return false; // several requests went out together, the new one is on its way
-            }
-            $this->secretHash = ''; // it never came
-
-            return true;
-        }
-        $this->previousHash = null;
-
-        return $this->secretSince < $now->modify('-'.self::SECRET_DAYS.' days');
-    }
-
-    public static function hash(#[\SensitiveParameter] string $secret): string
-    {
-        return hash('sha256', 'home|'.$secret);
+        $this->secret = new DeviceSecret($madeAt);
     }
 
     public function person(): ActorKind

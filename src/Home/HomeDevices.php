@@ -19,9 +19,9 @@ final readonly class HomeDevices
 
     public function bySecret(#[\SensitiveParameter] string $secret): ?HomeDevice
     {
-        $hash = HomeDevice::hash($secret);
+        $hash = DeviceSecret::hash($secret);
         $found = $this->entities->createQuery(
-            'SELECT d FROM '.HomeDevice::class.' d WHERE d.secretHash = :hash OR d.previousHash = :hash',
+            'SELECT d FROM '.HomeDevice::class.' d WHERE d.secret.secretHash = :hash OR d.secret.previousHash = :hash',
         )->setParameter('hash', $hash)->getOneOrNullResult();
 
         return $found instanceof HomeDevice ? $found : null;
@@ -55,7 +55,7 @@ final readonly class HomeDevices
     {
         return \count(array_filter(
             $this->of($client),
-            static fn (HomeDevice $d): bool => $d->isIn() && $d->helperId === $helperId,
+            static fn (HomeDevice $d): bool => $d->isIn() && $d->helperId === $helperId && null === $d->tabletId,
         ));
     }
 
@@ -71,6 +71,28 @@ final readonly class HomeDevices
         }
 
         return null;
+    }
+
+    public function pairingOfCareHome(string $careHomeId, \DateTimeImmutable $now): ?Pairing
+    {
+        foreach ($this->entities->getRepository(Pairing::class)->findBy(
+            ['careHomeId' => $careHomeId, 'endedAt' => null],
+            ['madeAt' => 'DESC'],
+        ) as $pairing) {
+            if ($pairing->isOpen($now)) {
+                return $pairing;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<HomeDevice> opened on a tablet of a care home, that are in */
+    public function onTablet(string $tabletId): array
+    {
+        return $this->entities->getRepository(HomeDevice::class)->findBy(
+            ['tabletId' => $tabletId, 'takenOutAt' => null],
+        );
     }
 
     public function pairingByCode(LetInCode $code): ?Pairing

@@ -23,6 +23,12 @@ final class HomeShell extends AbstractController
         return $this->render('Home/enter.html.twig');
     }
 
+    #[Route('/home/house', name: 'home_house', methods: ['GET'], stateless: true)]
+    public function house(): Response
+    {
+        return $this->render('Home/house.html.twig');
+    }
+
     #[Route('/home/play', name: 'home_play_shell', methods: ['GET'], stateless: true)]
     public function play(): Response
     {

@@ -42,8 +42,9 @@ class Pairing
     public function __construct(
         #[ORM\Column(type: Types::GUID)]
         public readonly string $clinicId,
-        #[ORM\Column(type: Types::GUID)]
-        public readonly string $clientId,
+        /** Null: it is to be a tablet of a care home. */
+        #[ORM\Column(type: Types::GUID, nullable: true)]
+        public readonly ?string $clientId,
         /** Whose device it is to be; null: the client's own. */
         #[ORM\Column(type: Types::GUID, nullable: true)]
         public readonly ?string $helperId,
@@ -55,6 +56,9 @@ class Pairing
         public readonly string $madeById,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
         public readonly \DateTimeImmutable $madeAt,
+        /** Whose residents it is to open. */
+        #[ORM\Column(type: Types::GUID, nullable: true)]
+        public readonly ?string $careHomeId = null,
     ) {
         $this->id = Uuid::v7()->toRfc4122();
     }

@@ -13,4 +13,10 @@ enum TakenOutWhy: string
     case HelperLeft = 'helper-left';
     case Consent = 'consent';
     case Other = 'other';
+
+    /** @return list<self> why a tablet that several share is taken out */
+    public static function ofTablets(): array
+    {
+        return [self::Replaced, self::Lost, self::Other];
+    }
 }

@@ -30,6 +30,7 @@ final readonly class ToldAtHome
         private HelperWords $helpers,
         private BlockWords $blocks,
         private EndedBlock $ended,
+        private WhatIsSeen $seen,
         private HomePlans $plans,
         private Audit $audit,
         private Clock $clock,
@@ -45,6 +46,13 @@ final readonly class ToldAtHome
         Node $body,
         EventTime $time,
     ): void {
+        $seen = $this->seen->by($user, $client);
+        if (
+            (ToldKind::Diary === $kind && !$seen->diary && $user->device->isIn())
+            || (ToldKind::Changes === $kind && !$seen->changes)
+        ) {
+            throw $body->fail('is of what is not seen here');
+        }
         match ($kind) {
             ToldKind::Message => $this->message($user, $client, $id, $body, time: $time),
             ToldKind::Diary => $this->entry($user, $client, $id, $body, time: $time),

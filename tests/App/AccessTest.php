@@ -22,6 +22,7 @@ use HandGarden\Device\Device;
 use HandGarden\Home\Consent;
 use HandGarden\Home\HomeDevice;
 use HandGarden\Home\Message;
+use HandGarden\Home\Shared\CareHome;
 use HandGarden\Library\OwnExercise;
 use HandGarden\Library\OwnExerciseForm;
 use HandGarden\Planning\ShapeFormat;
@@ -87,6 +88,14 @@ final class AccessTest extends GardenTestCase
         'home_take_out',
         'home_talked',
         'home_consent',
+        'home_care_homes',
+        'home_care_homes_add',
+        'home_care_homes_one',
+        'home_care_homes_change',
+        'home_care_homes_tablet',
+        'home_care_homes_tablet_state',
+        'home_care_homes_tablet_confirm',
+        'home_care_homes_tablet_out',
         'home_diary_side',
         'home_set_diary',
         'home_pause_diary',
@@ -136,9 +145,17 @@ final class AccessTest extends GardenTestCase
     /** Asks for a token of its own, whoever is signed in. */
     private const BY_TOKEN = ['device_frames', 'sitting_events'];
     /** Asks for the cookie of a device at home, whoever is signed in. */
-    private const BY_DEVICE = ['home_day', 'home_told'];
+    private const BY_DEVICE = [
+        'home_day',
+        'home_told',
+        'home_house_now',
+        'home_house_sign_in',
+        'home_house_open',
+        'home_house_close',
+    ];
     private const PUBLIC = [
         'home_shell',
+        'home_house',
         'home_enter',
         'home_play_shell',
         'home_play',
@@ -198,6 +215,7 @@ final class AccessTest extends GardenTestCase
         'sitting_events',
         'sitting_shell',
         'home_shell',
+        'home_house',
         'home_enter',
         'home_play_shell',
         'home_play',
@@ -206,6 +224,12 @@ final class AccessTest extends GardenTestCase
         'home_emptied',
         'home_day',
         'home_told',
+        'home_house_now',
+        'home_house_sign_in',
+        'home_house_open',
+        'home_house_close',
+        'home_care_homes',
+        'home_care_homes_add',
     ];
 
     /** @return iterable<string, array{?Role}> */
@@ -387,6 +411,8 @@ final class AccessTest extends GardenTestCase
     ): array {
         $ids = [
             'client' => 'x',
+            'home' => 'x',
+            'tablet' => 'x',
             'alert' => 'x',
             'telephone' => 'x',
             'consent' => 'x',
@@ -507,7 +533,8 @@ final class AccessTest extends GardenTestCase
                 madeById: $therapist->id,
                 madeAt: $now,
             );
-            $telephone->renewSecret($now);
+            $telephone->secret->renew($now);
+            $ids['home'] = $this->keep(new CareHome($clinicId, 'x', at: $now))->id;
             $ids['helper'] = $this->keep(
                 new Helper($clinicId, $client->id, 'x', HelperKind::Family, at: $now),
             )->id;

@@ -60,7 +60,7 @@ abstract class AtHomeTestCase extends OdalysTestCase
             madeById: $this->odalys->therapistId,
             madeAt: new \DateTimeImmutable(),
         );
-        $secret = $device->renewSecret(new \DateTimeImmutable());
+        $secret = $device->secret->renew(new \DateTimeImmutable());
         $this->keep($device);
         $this->browser->getCookieJar()->set(
             new Cookie('garden-home', $secret, null, '/home', domain: 'localhost'),

@@ -503,14 +503,17 @@ final class HomeTest extends AtHomeTestCase
     {
         $now = new \DateTimeImmutable();
         $device = new HomeDevice('c', 'x', null, 't', madeById: 's', madeAt: $now);
-        $first = $device->renewSecret($now);
-        self::assertFalse($device->wasOpenedBy($first, $now->modify('+29 days')));
-        self::assertTrue($device->wasOpenedBy($first, $now->modify('+31 days')));
-        $second = $device->renewSecret($now->modify('+31 days'));
-        self::assertFalse($device->wasOpenedBy($first, $now->modify('+31 days 1 minute')), 'sent together');
-        self::assertTrue($device->wasOpenedBy($first, $now->modify('+32 days')), 'the answer was lost');
-        $third = $device->renewSecret($now->modify('+32 days'));
-        self::assertFalse($device->wasOpenedBy($third, $now->modify('+33 days')));
+        $first = $device->secret->renew($now);
+        self::assertFalse($device->secret->wasShown($first, $now->modify('+29 days')));
+        self::assertTrue($device->secret->wasShown($first, $now->modify('+31 days')));
+        $second = $device->secret->renew($now->modify('+31 days'));
+        self::assertFalse(
+            $device->secret->wasShown($first, $now->modify('+31 days 1 minute')),
+            'sent together',
+        );
+        self::assertTrue($device->secret->wasShown($first, $now->modify('+32 days')), 'the answer was lost');
+        $third = $device->secret->renew($now->modify('+32 days'));
+        self::assertFalse($device->secret->wasShown($third, $now->modify('+33 days')));
         self::assertNotSame($second, $third);
     }
 

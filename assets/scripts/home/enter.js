@@ -4,7 +4,7 @@ import { Faces } from '../player/faces.js';
 import { Guard } from '../player/guard.js';
 import { draw, hex, sha256 } from './curtain.js';
 import { pickPictures } from './picked.js';
-import { ask } from './sync.js';
+import { ask } from './asking.js';
 
 const AGAIN_MS = 1500;
 
@@ -50,6 +50,7 @@ export function connect(root) {
     running.after(async () => {
       const answer = await ask(data(root, 'keyAt'), { key });
       if (answer?.state === 'in') faces.show('lock');
+      else if (answer?.state === 'in-house') location.assign(data(root, 'house'));
       else if (answer === null || answer.state === 'waits') wait();
       else {
         problem.textContent = PROBLEMS[String(answer.state)] ?? PROBLEMS['code-over'];

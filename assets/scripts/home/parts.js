@@ -13,6 +13,7 @@ import { Messages } from './messages.js';
 import { showMore } from './more.js';
 import { askToRemind, remind } from './remind.js';
 import { Starting } from './starting.js';
+import { ToList } from './to-list.js';
 import { touching } from '../player/touching.js';
 
 /** @typedef {import('./home.js').Home} Home */
@@ -28,6 +29,7 @@ export function partsOf(home) {
   const managing = new Managing(home);
   const bell = new Bell(home);
   const blockEnd = new BlockEnd(home);
+  const toList = new ToList(home);
   const messages = new Messages(faces, running, guard, (kind, body) => sync.tell(kind, body));
   const diary = new DiaryFaces(faces, running, guard, (body) => sync.tell('diary', body));
   const write = (/** @type {string|null} */ trouble) => {
@@ -69,6 +71,7 @@ export function partsOf(home) {
       managing.show(day);
       bell.show(day);
       blockEnd.show(day);
+      toList.show(day);
       remind(state, day.zone).catch(() => {});
       one(root, '[data-to="diary"]', HTMLElement).hidden = !day.diary?.runs;
       const hasNews = day.messages.some((message) => message.answer !== '' && !message.isRead);

@@ -1,7 +1,8 @@
-import { Keeper } from '../player/keeper.js';
+import { ask, erase } from './asking.js';
 import { Outbox } from './outbox.js';
 
 /**
+ * @typedef {import('../player/keeper.js').Keeper} Keeper
  * @typedef {import('./store.js').Store} Store
  * @typedef {{out: string}|{day: import('./types.js').Day}|null} Heard null: there is no network
  */
@@ -79,38 +80,24 @@ export class Sync {
   }
 
   /**
+   * What this device still has goes out.
+   * @returns {Promise<boolean>} nothing of it is left that can be handed in
+   */
+  async handIn() {
+    await this.post.flush();
+    await this.#sendWords();
+    return (await this.unsent()) <= this.post.refused.size;
+  }
+
+  /**
    * This device opens nothing more: what it still has is handed in, then its store is erased.
    * @returns {Promise<boolean>} all was handed in
    */
   async leave() {
-    await this.post.flush();
-    await this.#sendWords();
-    if ((await this.unsent()) > this.post.refused.size) return false;
+    if (!(await this.handIn())) return false;
     this.keeper.close();
-    await Keeper.erase();
-    for (const key of Object.keys(localStorage)) {
-      if (key.startsWith('garden-')) localStorage.removeItem(key);
-    }
-    await caches?.delete('garden-hands');
+    await erase();
     await ask(this.addresses.emptied, {});
     return true;
-  }
-}
-
-/**
- * @param {string} address
- * @param {unknown} body
- * @returns {Promise<Record<string, unknown>|null>} null: there is no network, or no answer that can be read
- */
-export async function ask(address, body) {
-  try {
-    const response = await fetch(address, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json', Accept: 'application/json' },
-      body: JSON.stringify(body),
-    });
-    return await response.json();
-  } catch {
-    return null;
   }
 }

@@ -40,7 +40,8 @@
  *   asks: {medicine: boolean, hands: string[], usable: string},
  *   sittings: {id: string, day: string, at: string, isFinished: boolean}[],
  *   changes: Change[], alerts: {id: string, sign: string, state: string, words: string, at: string}[],
- *   messages: Message[], diary: Diary|null, block: EndedBlock|null}} Day
+ *   messages: Message[], diary: Diary|null, block: EndedBlock|null,
+ *   shared: number|null}} Day shared: minutes after which a tablet of several asks anew who it is
  * @typedef {{kind: 'held'|'nothing'|'done'|'unfinished'|'next'|'unknown', sitting?: Begun,
  *   nth?: number, at?: string, minutes?: number, later?: {at: string, minutes: number}|null, planDay?: PlanDay,
  *   doneAt?: string, waits?: boolean}} State
