@@ -24,6 +24,10 @@ final class DemoTest extends GardenTestCase
         '/trends',
         '/growing',
         '/helpers',
+        '/shown',
+        '/wearing',
+        '/goals',
+        '/home',
         '/routine',
         '/week',
     ];
