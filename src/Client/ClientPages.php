@@ -52,6 +52,11 @@ final class ClientPages
                     under: ['planning_helpers_add', 'planning_teach'],
                 ),
                 new ClientPage(
+                    'Wearing',
+                    'wearing_plans',
+                    under: ['wearing_plans_begin', 'wearing_plans_change'],
+                ),
+                new ClientPage(
                     'Week',
                     'planning_week',
                     key: 'w',

@@ -12,6 +12,7 @@ use HandGarden\Planning\Marks;
 use HandGarden\Planning\PlanBlock;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\SignOff;
+use HandGarden\Wearing\WearSheets;
 
 /** What is due with a client on a day, beside decisions: a step of the block, a sign-off, a look after an injection. */
 final readonly class DueList
@@ -23,6 +24,7 @@ final readonly class DueList
         private Looks $looks,
         private Marks $marks,
         private Helpers $helpers,
+        private WearSheets $wears,
     ) {
     }
 
@@ -39,6 +41,7 @@ final readonly class DueList
             ),
             $this->afterInjection($client, $today, $measuredOn),
             $this->signOff($client, $today),
+            $this->worn($client, $today),
         ]));
     }
 
@@ -105,6 +108,24 @@ final readonly class DueList
                     'helper' => $this->helpers->names($client)[$signed->helperId] ?? '',
                     'until' => Phrase::day($signed->until),
                 ]);
+            }
+        }
+
+        return null;
+    }
+
+    /** Worn longer after clean looks, or its fit is looked at. */
+    private function worn(Client $client, \DateTimeImmutable $today): ?Phrase
+    {
+        foreach ($this->wears->of($client) as $sheet) {
+            $code = match (true) {
+                $sheet->isHeld => null, // its alert stands above
+                $sheet->growth()->isAsked => 'due.wear-longer',
+                $sheet->fitDueOn <= $today => 'due.wear-fit',
+                default => null,
+            };
+            if (null !== $code) {
+                return new Phrase($code, ['worn' => $sheet->plan->worn->value]);
             }
         }
 

@@ -10,12 +10,15 @@ use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\Progress\WorkedParts;
+use HandGarden\Core\Wearing\WearVerdict;
 use HandGarden\Progress\Decision;
 use HandGarden\Progress\DecisionRepository;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\LoggedDay;
 use HandGarden\Sitting\LoggedDays;
+use HandGarden\Wearing\Wear;
+use HandGarden\Wearing\Wears;
 use HandGarden\Web\Clock;
 
 /** What happened with a client in a month, out of everything that keeps a trace. */
@@ -28,6 +31,7 @@ final readonly class Logbook
         private ReadingRepository $readings,
         private DecisionRepository $decisions,
         private Alerts $alerts,
+        private Wears $wears,
         private CatalogueStore $catalogue,
     ) {
     }
@@ -96,6 +100,11 @@ final readonly class Logbook
                 $alert,
             );
         }
+        foreach ($filter->wants('wears') ? $this->wears->since($client, $filter->month) : [] as $wear) {
+            if (!$filter->onlySymptoms || WearVerdict::Suspended === $wear->verdict()) {
+                $entries[] = new LogbookEntry('wears', $wear->day, $wear->onAt, $wear);
+            }
+        }
         if (!$filter->onlySymptoms) {
             foreach ($filter->wants('visits') ? $this->visits($client, $filter) : [] as $visit) {
                 $entries[] = new LogbookEntry(
@@ -152,6 +161,7 @@ final readonly class Logbook
         return match (true) {
             $entry->of instanceof Visit => $entry->of->byStaffId,
             $entry->of instanceof Alert => $entry->of->answeredById ?? '',
+            $entry->of instanceof Wear => $entry->of->personId,
             default => $entry->of->actorId,
         };
     }

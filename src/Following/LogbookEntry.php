@@ -8,6 +8,7 @@ use HandGarden\Assessment\Visit;
 use HandGarden\Progress\Decision;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\LoggedDay;
+use HandGarden\Wearing\Wear;
 
 /** One thing that happened, on its day of the client's calendar. */
 final readonly class LogbookEntry
@@ -16,7 +17,7 @@ final readonly class LogbookEntry
         public string $kind,
         public \DateTimeImmutable $day,
         public \DateTimeImmutable $at,
-        public LoggedDay|Visit|Decision|Alert $of,
+        public LoggedDay|Visit|Decision|Alert|Wear $of,
     ) {
     }
 }

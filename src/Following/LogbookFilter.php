@@ -10,7 +10,7 @@ use Symfony\Component\HttpFoundation\InputBag;
 /** Which month of a logbook, and what of it. */
 final readonly class LogbookFilter
 {
-    public const KINDS = ['sittings', 'visits', 'decisions', 'alerts'];
+    public const KINDS = ['sittings', 'wears', 'visits', 'decisions', 'alerts'];
 
     /**
      * @param \DateTimeImmutable $month  its first day

@@ -50,6 +50,7 @@ final readonly class HomeDay
         private Diaries $diaries,
         private DiaryTrials $trials,
         private WhatIsSeen $seen,
+        private HomeWears $wears,
         private Helpers $helpers,
         private HelperWords $helperWords,
         private EndedBlock $ended,
@@ -86,6 +87,7 @@ final readonly class HomeDay
             'clinic' => $this->clinic($clinic),
             'back' => $this->back($client, $today),
             'held' => $this->heldBy($client),
+            'wears' => $this->wears->of($client, $today),
             'asks' => [
                 'medicine' => \in_array(Condition::Parkinsons, $client->conditions(), true),
                 'hands' => array_map(static fn (Side $s): string => $s->value, $client->affected()),

@@ -31,6 +31,7 @@ final readonly class ToldAtHome
         private BlockWords $blocks,
         private EndedBlock $ended,
         private WhatIsSeen $seen,
+        private HomeWears $wears,
         private HomePlans $plans,
         private Audit $audit,
         private Clock $clock,
@@ -63,6 +64,7 @@ final readonly class ToldAtHome
             ),
             ToldKind::Block => $this->block($user, $client, $body, $time->at),
             ToldKind::Helper => $this->helper($user, $client, $id, $body, at: $time->at),
+            ToldKind::Wear => $this->wears->take($user, $client, $body, $time),
         };
     }
 

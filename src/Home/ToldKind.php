@@ -17,4 +17,6 @@ enum ToldKind: string
     case Helper = 'helper';
     /** How the task goes, when a block is over. */
     case Block = 'block';
+    /** Something worn was put on, came off, or was looked at again. */
+    case Wear = 'wear';
 }

@@ -18,6 +18,7 @@ use HandGarden\Core\Home\ConsentWay;
 use HandGarden\Core\Home\MessageAbout;
 use HandGarden\Core\Routine\Shape;
 use HandGarden\Core\Sitting\AlertKind;
+use HandGarden\Core\Wearing\Worn;
 use HandGarden\Device\Device;
 use HandGarden\Home\Consent;
 use HandGarden\Home\HomeDevice;
@@ -30,6 +31,7 @@ use HandGarden\Planning\StartingPoint;
 use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Sitting;
+use HandGarden\Wearing\WearPlan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Routing\RouterInterface;
 
@@ -82,6 +84,8 @@ final class AccessTest extends GardenTestCase
         'planning_helpers_add',
         'planning_helpers_change',
         'planning_teach',
+        'wearing_plans_begin',
+        'wearing_plans_change',
         'home_let_in',
         'home_let_in_state',
         'home_confirm',
@@ -412,6 +416,7 @@ final class AccessTest extends GardenTestCase
         $ids = [
             'client' => 'x',
             'home' => 'x',
+            'plan' => 'x',
             'tablet' => 'x',
             'alert' => 'x',
             'telephone' => 'x',
@@ -534,6 +539,20 @@ final class AccessTest extends GardenTestCase
                 madeAt: $now,
             );
             $telephone->secret->renew($now);
+            $ids['plan'] = $this->keep(new WearPlan(
+                $clinicId,
+                $client->id,
+                Worn::Band,
+                'palm-flattening-band',
+                side: Side::Right,
+                step: 0,
+                when: '',
+                morningId: null,
+                beganOn: $now,
+                fitOn: $now,
+                byStaffId: $therapist->id,
+                at: $now,
+            ))->id;
             $ids['home'] = $this->keep(new CareHome($clinicId, 'x', at: $now))->id;
             $ids['helper'] = $this->keep(
                 new Helper($clinicId, $client->id, 'x', HelperKind::Family, at: $now),

@@ -28,8 +28,8 @@ final class QueryCountTest extends GardenTestCase
         yield 'placement' => ['/placement', 15];
         yield 'routine' => ['/routine', 24];
         yield 'decisions' => ['/decisions', 17];
-        yield 'four minutes' => ['/look', 37];
-        yield 'logbook' => ['/logbook', 11];
+        yield 'four minutes' => ['/look', 38];
+        yield 'logbook' => ['/logbook', 12];
         yield 'trends' => ['/trends', 18];
         yield 'review' => ['/block/review', 8];
     }

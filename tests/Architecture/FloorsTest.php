@@ -20,6 +20,7 @@ final class FloorsTest
         ['Device'],
         ['Planning'],
         ['Sitting'],
+        ['Wearing'],
         ['Progress'],
         ['Following'],
         ['Home'],

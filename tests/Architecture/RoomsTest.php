@@ -22,7 +22,7 @@ final class RoomsTest extends TestCase
         ['Placement', 'Approach', 'Helping'],
         ['Routine', 'Goal'],
         ['Progress', 'Week'],
-        ['Release', 'Score', 'Sitting', 'WhatIf'],
+        ['Release', 'Score', 'Sitting', 'Wearing', 'WhatIf'],
         ['Home'],
         ['Setting'],
     ];
@@ -61,6 +61,8 @@ final class RoomsTest extends TestCase
         'care_home' => 'Home',
         'care_worker' => 'Home',
         'shared_tablet' => 'Home',
+        'wear_plan' => 'Wearing',
+        'wear' => 'Wearing',
         'home_pairing' => 'Home',
         'home_plan' => 'Home',
         'home_slot' => 'Home',

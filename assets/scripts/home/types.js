@@ -41,7 +41,8 @@
  *   sittings: {id: string, day: string, at: string, isFinished: boolean}[],
  *   changes: Change[], alerts: {id: string, sign: string, state: string, words: string, at: string}[],
  *   messages: Message[], diary: Diary|null, block: EndedBlock|null,
- *   shared: number|null}} Day shared: minutes after which a tablet of several asks anew who it is
+ *   wears: import('./worn.js').Wears, shared: number|null}} Day
+ *   shared: minutes after which a tablet of several asks anew who it is
  * @typedef {{kind: 'held'|'nothing'|'done'|'unfinished'|'next'|'unknown', sitting?: Begun,
  *   nth?: number, at?: string, minutes?: number, later?: {at: string, minutes: number}|null, planDay?: PlanDay,
  *   doneAt?: string, waits?: boolean}} State

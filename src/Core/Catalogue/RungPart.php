@@ -24,4 +24,9 @@ enum RungPart: string
     case CarriesTask = 'carries a task';
     /** Harder to try than what comes after it. */
     case NeverTriedFirst = 'never tried first';
+    /** What is put on in it is worn on afterwards, by a plan of its own. */
+    case PutsBandOn = 'puts a band on';
+    case PutsGloveOn = 'puts a glove on';
+    case PutsWalkingGlovesOn = 'puts walking gloves on';
+    case PutsSplintOn = 'puts a splint on';
 }
