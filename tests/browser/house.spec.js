@@ -4,7 +4,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { everyDay, test } from './at-home.js';
 import { client, signIn, steadily } from './steps.js';
 
-const RESIDENTS = ['Leandro Pask', 'Wilhelmina Oyelaran'];
+const RESIDENTS = ['Noor Achterberg', 'Wilhelmina Oyelaran'];
 
 test.use({ viewport: { width: 1280, height: 800 } });
 
@@ -71,7 +71,7 @@ test('on a shared tablet a worker opens one plan at a time, and nothing of it st
   expect.soft((await new AxeBuilder({ page: tablet }).analyze()).violations).toEqual([]);
   await expect(tablet.getByRole('button', { name: 'Wilhelmina' })).toBeVisible();
   await steadily(tablet);
-  await tablet.getByRole('button', { name: 'Leandro' }).click();
+  await tablet.getByRole('button', { name: 'Noor' }).click();
   await expect(tablet.getByRole('heading', { name: /Today is|on hold/ })).toBeVisible();
   await expect(tablet.getByRole('button', { name: 'Diary' })).toBeHidden();
 
@@ -134,7 +134,7 @@ test('untouched for ten minutes, a shared tablet asks anew who it is', async ({
   await signInAs(tablet, 'PV', '2580');
   await expect(tablet.getByRole('heading', { name: 'Whose plan?' })).toBeVisible();
   await tablet.clock.runFor(1000);
-  await tablet.getByRole('button', { name: 'Leandro' }).click();
+  await tablet.getByRole('button', { name: 'Noor' }).click();
   await expect(tablet.getByRole('heading', { name: /Today is|on hold/ })).toBeVisible();
   await tablet.clock.runFor(9 * 60000);
   await expect(tablet.getByRole('heading', { name: /Today is|on hold/ })).toBeVisible();
