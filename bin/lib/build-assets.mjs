@@ -18,6 +18,7 @@ import { dirname, join, relative, resolve } from 'node:path';
 import { tmpdir } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { build } from 'esbuild';
+import { unpack } from './woff.mjs';
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
 const out = join(root, 'public/build');
@@ -105,11 +106,18 @@ for (const name of new Set(builds.flat())) {
   if (!existsSync(join(made, name)) && existsSync(served)) cpSync(served, join(made, name));
 }
 
+// What is printed is set in the same typeface; the program that sets it reads TrueType alone.
+const paperDir = join(root, 'node_modules/@fontsource/atkinson-hyperlegible-next/files');
+mkdirSync(kept, { recursive: true });
+for (const [name, weight] of Object.entries({ regular: 400, bold: 700 })) {
+  const woff = readFileSync(join(paperDir, `atkinson-hyperlegible-next-latin-${weight}-normal.woff`));
+  writeFileSync(join(kept, `paper-${name}.ttf`), unpack(woff));
+}
+
 const php = Object.entries(manifest)
   .map(([name, target]) => `    '${name}' => '${target}',`)
   .join('\n');
 rmSync(work, { recursive: true, force: true });
-mkdirSync(kept, { recursive: true });
 writeFileSync(builtBefore, JSON.stringify(builds));
 writeFileSync(join(kept, 'manifest.php'), `<?php\n\nreturn [\n${php}\n];\n`);
 chmodSync(made, 0o755); // the web server runs as somebody else

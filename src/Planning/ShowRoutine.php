@@ -7,6 +7,7 @@ namespace HandGarden\Planning;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\CautionsView;
 use HandGarden\Client\Client;
+use HandGarden\Client\Helpers;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Catalogue\Catalogue;
 use HandGarden\Core\Placement\LadderPlacement;
@@ -39,6 +40,8 @@ final class ShowRoutine extends AbstractController
         private readonly PlanWeek $week,
         private readonly Paper $paper,
         private readonly StartingPoints $points,
+        private readonly Helpers $helpers,
+        private readonly string $publicUrl,
     ) {
     }
 
@@ -162,6 +165,9 @@ final class ShowRoutine extends AbstractController
                         static fn (string $key): string => $handbook->material($key)->label ?? $key,
                         $week->materials(),
                     ),
+                    'techniques' => $handbook->techniques,
+                    'isHelped' => [] !== $this->helpers->there($client),
+                    'publicUrl' => $this->publicUrl,
                 ],
             );
 

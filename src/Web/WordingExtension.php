@@ -7,6 +7,7 @@ namespace HandGarden\Web;
 use HandGarden\Core\Catalogue\Challenge;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\DoseWords;
+use HandGarden\Core\Catalogue\PlainDose;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;
 use Twig\TwigFunction;
@@ -32,6 +33,10 @@ final class WordingExtension extends AbstractExtension
         return [
             new TwigFilter('say', $this->wording->say(...)),
             new TwigFilter('dose', fn (Dose $dose): string => $this->wording->say(DoseWords::of($dose))),
+            new TwigFilter(
+                'plain_dose',
+                fn (Dose $dose): string => $this->wording->say(PlainDose::of($dose)),
+            ),
             new TwigFilter('sentence', $this->wording->sentence(...)),
         ];
     }

@@ -68,6 +68,36 @@ final class WeekTest extends OdalysTestCase
         self::assertStringStartsWith('%PDF-', $this->page());
         self::assertGreaterThan(2, preg_match_all('#/Type /Page\b#', $this->page()));
         self::assertStringNotContainsString('/URI', $this->page());
+        self::assertStringContainsString('AtkinsonHyperlegibleNext', $this->page());
+        self::assertStringContainsString('/FontFile2', $this->page(), 'it is in the file');
+        self::assertStringNotContainsString('DejaVu', $this->page());
+    }
+
+    public function testANameWithALetterThatTheTypefaceLacksIsSetInOneThatHasIt(): void
+    {
+        $client = $this->fresh($this->odalys);
+        $client->familyName = 'Szymański';
+        $this->entities->flush();
+        $this->browser->request('GET', '/clients/'.$client->id.'/handout.pdf');
+
+        self::assertStringContainsString('DejaVu', $this->page());
+        self::assertStringNotContainsString('AtkinsonHyperlegible', $this->page());
+    }
+
+    public function testThreeOrFourExercisesStandOnAPage(): void
+    {
+        $this->post('/clients/'.$this->odalys->id.'/routine/suggest', []);
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/routine');
+        $items = $this->browser->getCrawler()->filter('#items > li')->count();
+        self::assertGreaterThan(6, $items);
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/handout.pdf');
+        $pages = preg_match_all('#/Type /Page\b#', $this->page());
+
+        self::assertLessThanOrEqual(
+            2 + (int) ceil($items / 2.5),
+            $pages,
+            'at a glance, the week, and the exercises',
+        );
     }
 
     public function testAFileThatIsNoCalendarChangesNothing(): void
