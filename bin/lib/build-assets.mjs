@@ -110,7 +110,9 @@ for (const name of new Set(builds.flat())) {
 const paperDir = join(root, 'node_modules/@fontsource/atkinson-hyperlegible-next/files');
 mkdirSync(kept, { recursive: true });
 for (const [name, weight] of Object.entries({ regular: 400, bold: 700 })) {
-  const woff = readFileSync(join(paperDir, `atkinson-hyperlegible-next-latin-${weight}-normal.woff`));
+  const woff = readFileSync(
+    join(paperDir, `atkinson-hyperlegible-next-latin-${weight}-normal.woff`),
+  );
   writeFileSync(join(kept, `paper-${name}.ttf`), unpack(woff));
 }
 
