@@ -6,12 +6,14 @@ namespace HandGarden\Following;
 
 use HandGarden\Client\Client;
 use HandGarden\Client\Helpers;
+use HandGarden\Core\Progress\TurnedAway;
 use HandGarden\Core\Week\BlockStage;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\Marks;
 use HandGarden\Planning\PlanBlock;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\SignOff;
+use HandGarden\Sitting\SittingRepository;
 use HandGarden\Wearing\WearSheets;
 
 /** What is due with a client on a day, beside decisions: a step of the block, a sign-off, a look after an injection. */
@@ -25,6 +27,7 @@ final readonly class DueList
         private Marks $marks,
         private Helpers $helpers,
         private WearSheets $wears,
+        private SittingRepository $sittings,
     ) {
     }
 
@@ -34,6 +37,9 @@ final readonly class DueList
         $block = $this->plans->block($client);
 
         return array_values(array_filter([
+            TurnedAway::isForADoctor($this->sittings->log($client), $today) ? new Phrase(
+                'due.turned-away',
+            ) : null,
             null === $block ? null : $this->ofBlock(
                 $client,
                 $block,

@@ -19,13 +19,16 @@ use HandGarden\Core\Helping\Burden;
 use HandGarden\Core\Home\AlertWord;
 use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Progress\Away;
+use HandGarden\Core\Progress\TurnedAway;
 use HandGarden\Core\Sitting\Waited;
 use HandGarden\Home\Shared\SharedTablet;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\Suspension;
+use HandGarden\Planning\UsesIt;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\AlertTimes;
+use HandGarden\Sitting\ReadsSigns;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 use HandGarden\Web\Wording;
@@ -51,6 +54,7 @@ final readonly class HomeDay
         private DiaryTrials $trials,
         private WhatIsSeen $seen,
         private HomeWears $wears,
+        private UsesIt $uses,
         private Helpers $helpers,
         private HelperWords $helperWords,
         private EndedBlock $ended,
@@ -87,11 +91,14 @@ final readonly class HomeDay
             'clinic' => $this->clinic($clinic),
             'back' => $this->back($client, $today),
             'held' => $this->heldBy($client),
+            'doctor' => TurnedAway::isForADoctor($this->sittings->log($client), $today),
             'wears' => $this->wears->of($client, $today),
+            'use' => $this->used($client, $today),
             'asks' => [
                 'medicine' => \in_array(Condition::Parkinsons, $client->conditions(), true),
                 'hands' => array_map(static fn (Side $s): string => $s->value, $client->affected()),
                 'usable' => $this->usableSide($client)->value,
+                'signs' => ReadsSigns::of($client),
             ],
             'sittings' => $this->sittings->startedLately($client, self::RECENT),
             'changes' => $seen->changes ? $this->changesOf($client) : [],
@@ -111,6 +118,16 @@ final readonly class HomeDay
             null === $last ? null : Clock::dayOf($last->at, $client->zone),
             $today,
         );
+    }
+
+    /** @return ?array{id: string, words: string, isDone: bool} what the hand does in the day; null: nothing */
+    private function used(Client $client, \DateTimeImmutable $today): ?array
+    {
+        $use = $this->uses->current($client);
+
+        return null === $use
+            ? null
+            : ['id' => $use->id, 'words' => $use->words, 'isDone' => $use->wasDoneOn($today)];
     }
 
     /** @return array<string, string> */

@@ -6,6 +6,7 @@ namespace HandGarden\Home;
 
 use HandGarden\Client\Client;
 use HandGarden\Client\Helper;
+use HandGarden\Client\KeptOfClient;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
@@ -37,6 +38,7 @@ final readonly class HomeWears
         private MayWear $may,
         private Briefs $briefs,
         private CatalogueStore $catalogue,
+        private KeptOfClient $kept,
     ) {
     }
 
@@ -44,10 +46,10 @@ final readonly class HomeWears
     public function of(Client $client, \DateTimeImmutable $today): array
     {
         return [
-            'plans' => array_map(
+            'plans' => $this->kept->get('wears-at-home', $client, fn (): array => array_map(
                 fn (WearSheet $s): array => $this->plan($client, $s),
                 $this->sheets->of($client),
-            ),
+            )),
             'on' => array_map(static fn (Wear $w): array => [
                 'id' => $w->id,
                 'plan' => $w->planId,

@@ -28,6 +28,7 @@ use HandGarden\Planning\RoutineFormat;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SignOff;
 use HandGarden\Sitting\HelperLines;
+use HandGarden\Sitting\ReadsSigns;
 use HandGarden\Sitting\ScoreSheet;
 use HandGarden\Sitting\StopSheet;
 use HandGarden\Web\Clock;
@@ -147,6 +148,7 @@ final readonly class PlanSheet
 
         return ['items' => $rows] + $sheet
             + $this->helper->in($client, $ids, $items)
+            + ReadsSigns::in($client)
             + ['short' => self::shortest($items)];
     }
 

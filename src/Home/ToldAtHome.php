@@ -16,6 +16,7 @@ use HandGarden\Core\Diary\Moment;
 use HandGarden\Core\Diary\Trouble;
 use HandGarden\Core\Helping\Managing;
 use HandGarden\Core\Home\MessageAbout;
+use HandGarden\Planning\UsesIt;
 use HandGarden\Sitting\EventTime;
 use HandGarden\Web\Clock;
 
@@ -32,6 +33,7 @@ final readonly class ToldAtHome
         private EndedBlock $ended,
         private WhatIsSeen $seen,
         private HomeWears $wears,
+        private UsesIt $uses,
         private HomePlans $plans,
         private Audit $audit,
         private Clock $clock,
@@ -65,6 +67,7 @@ final readonly class ToldAtHome
             ToldKind::Block => $this->block($user, $client, $body, $time->at),
             ToldKind::Helper => $this->helper($user, $client, $id, $body, at: $time->at),
             ToldKind::Wear => $this->wears->take($user, $client, $body, $time),
+            ToldKind::Used => $this->used($client, $body, $time),
         };
     }
 
@@ -88,6 +91,14 @@ final readonly class ToldAtHome
             receivedAt: $time->receivedAt,
         ));
         $this->audit->wrote('wrote from home', $client->id, $id);
+    }
+
+    private function used(Client $client, Node $body, EventTime $time): void
+    {
+        $use = $this->uses->find($client, $body->only('use')->get('use')->string())
+            ?? throw $body->get('use')->fail('was never chosen');
+        $use->tick($time->day);
+        $this->uses->keep();
     }
 
     private function read(Client $client, Node $body): void

@@ -19,4 +19,6 @@ enum ToldKind: string
     case Block = 'block';
     /** Something worn was put on, came off, or was looked at again. */
     case Wear = 'wear';
+    /** The chosen act of the day was done. */
+    case Used = 'used';
 }

@@ -156,7 +156,9 @@ final class StartSitting extends AbstractController
             $client,
             $items,
             $this->plan->worseSide($client),
-            more: fn (array $ids): array => $this->helper->in($client, $ids, $items),
+            more: fn (array $ids): array => $this->helper->in($client, $ids, $items) + ReadsSigns::in(
+                $client,
+            ),
         );
 
         return $sitting;

@@ -84,6 +84,7 @@ final class AccessTest extends GardenTestCase
         'planning_helpers_add',
         'planning_helpers_change',
         'planning_teach',
+        'planning_use_it',
         'wearing_plans_begin',
         'wearing_plans_change',
         'home_let_in',

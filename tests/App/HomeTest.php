@@ -674,6 +674,40 @@ final class HomeTest extends AtHomeTestCase
         self::assertStringContainsString('every 15 minutes', self::text($shown['words']));
     }
 
+    public function testTheActOfTheDayIsTickedOnceADayAndAnotherOneBeginsAnew(): void
+    {
+        $this->letIn();
+        self::assertNull($this->day()['use']);
+        $choose = fn (string $words): mixed => $this->post(
+            '/clients/'.$this->odalys->id.'/use-it',
+            ['words' => $words],
+        );
+        $choose('Hold the cup while I pour');
+        $use = (array) $this->day()['use'];
+        self::assertSame(['Hold the cup while I pour', false], [$use['words'], $use['isDone']]);
+        foreach ([1, 2] as $ignored) {
+            $now = (new \DateTimeImmutable())->format(\DATE_RFC3339);
+            $told = $this->home('/home/told', ['sent_at' => $now, 'told' => [[
+                'id' => Uuid::v7()->toRfc4122(),
+                'kind' => 'used',
+                'at' => $now,
+                'body' => ['use' => $use['id']],
+            ]]]);
+            self::assertSame([], $told['refused'], (string) $ignored);
+        }
+        $done = (array) $this->day()['use'];
+        self::assertTrue($done['isDone']);
+        $this->browser->request('GET', '/clients/'.$this->odalys->id.'/goals');
+        self::assertCount(1, $this->browser->getCrawler()->filter('.use-days .is-done'));
+
+        $choose('Push the door with it');
+        $other = (array) $this->day()['use'];
+        self::assertSame(['Push the door with it', false], [$other['words'], $other['isDone']]);
+        $choose('');
+        $none = $this->day()['use'];
+        self::assertNull($none);
+    }
+
     public function testAPlanIsKeptByVersionAndHandsOutWhatIsNeededOnce(): void
     {
         $this->letIn();

@@ -61,6 +61,7 @@ final class RoomsTest extends TestCase
         'care_home' => 'Home',
         'care_worker' => 'Home',
         'shared_tablet' => 'Home',
+        'use_it' => 'Planning',
         'wear_plan' => 'Wearing',
         'wear' => 'Wearing',
         'home_pairing' => 'Home',

@@ -62,6 +62,7 @@ export async function answerBefore(phone, { helper = 'Nobody', pain = '1' } = {}
     with: helper,
     trouble: 'No',
     pain,
+    'pain-seen': 'Some signs',
     place: 'Wrist',
     later: 'No',
     tired: '2',

@@ -1,6 +1,7 @@
 // Something worn at home: looked at, put on, rung for until it is off, and a mark that does not go.
 import { expect } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
+import { rowsOf } from '../../assets/scripts/home/worn.js';
 import { letIn, test } from './at-home.js';
 import { client, face, signIn } from './steps.js';
 
@@ -101,4 +102,46 @@ test('a band for five minutes, rung for until it is off; a mark that does not go
   await expect(page.getByText('off until its fit was looked at').first()).toBeVisible();
   await page.goto('/');
   await expect(page.getByRole('link', { name: 'Something worn' })).toBeVisible();
+});
+
+test('what is worn stands on today: by who is there, one thing on a hand, the night until morning', () => {
+  const plan = {
+    plan: 'p',
+    worn: 'band',
+    name: 'Band',
+    hand: 'right',
+    minutes: 10,
+    night: false,
+    look: 5,
+    when: '',
+    alone: true,
+    helpers: [],
+    waits: false,
+  };
+  const glove = { ...plan, worn: 'glove', name: 'Glove', alone: false, helpers: ['h'] };
+  const splint = { ...plan, worn: 'splint', name: 'Splint', hand: 'left', night: true };
+  const wears = { plans: [plan, glove, splint], on: [], marks: 20, colour: 10 };
+  const helpers = [{ id: 'h', name: 'Sister' }];
+  const now = new Date(2026, 10, 30, 22, 0);
+  const rows = (me, here, at = now) =>
+    rowsOf(wears, here, { me, helpers }, at).map(({ kind, words }) => `${kind}: ${words}`);
+
+  expect(rows(null, [])).toEqual([
+    'put: Band, right hand: for 10 minutes. When the hand is warm.',
+    'put: Glove, right hand: for 10 minutes. When the hand is warm. Only with Sister.',
+    'put: Splint, left hand: for the night. When the hand is warm.',
+  ]);
+  expect(rows('somebody', []), 'who was not shown it puts nothing on').toEqual([]);
+  expect(rows('h', [])).toEqual(['put: Glove, right hand: for 10 minutes. When the hand is warm.']);
+
+  const wear = { id: 'w', plan: 'p', hand: 'right', off: null, gone: false, back: false };
+  const on = { ...wear, worn: 'band', on: new Date(2026, 10, 30, 21, 55).toISOString() };
+  expect(rows(null, [on]).map((row) => row.split(':')[0])).toEqual(['on', 'put']);
+  expect(rows(null, [on], new Date(2026, 10, 30, 22, 5))[0]).toBe('due: Take it off now: Band.');
+
+  const night = { ...wear, worn: 'splint', hand: 'left', on: now.toISOString() };
+  expect(rows(null, [night], new Date(2026, 11, 1, 4, 0))[0]).toContain('Off in the morning.');
+  expect(rows(null, [night], new Date(2026, 11, 1, 6, 0))[0]).toBe(
+    'due: Take it off: Splint. Look at the skin.',
+  );
 });

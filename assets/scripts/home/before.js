@@ -14,7 +14,9 @@ const SIGNS = [
   ['swollen', 'Is the hand, arm or calf newly swollen, hot or red?'],
 ];
 
-const ASKED = 'with trouble signs pain place later tired short medicine off skin'.split(' ');
+const ASKED = 'with trouble signs pain pain-seen place later tired short medicine off skin'.split(
+  ' ',
+);
 
 /** One question a screen; no answer is filled in, none runs out of time. */
 export class Before {
@@ -47,7 +49,8 @@ export class Before {
 
   /**
    * @param {{helpers: import('./types.js').Helper[], me: string|null, later: boolean, medicine: boolean, skin: boolean,
-   *   tired: number}} asks me: whose device it is; tired: from where on the short list is offered
+   *   signs: boolean, tired: number}} asks me: whose device it is; signs: pain is read from face
+   *   and body; tired: from where on the short list is offered
    * @returns {Promise<Asked>}
    */
   async all(asks) {
@@ -56,7 +59,7 @@ export class Before {
     await this.#who(answers, asks);
     const wrong = await this.#trouble(answers);
     if (wrong !== null) return { answers, wrong, waits: false };
-    answers.pain_before = await this.#ask('pain');
+    answers.pain_before = await this.#ask(asks.signs ? 'pain-seen' : 'pain');
     if (answers.pain_before !== '0') answers.pain_at = await this.#ask('place');
     if (asks.later) answers.hurt_later = await this.#ask('later');
     answers.tired = await this.#ask('tired');

@@ -14,6 +14,7 @@ import { showMore } from './more.js';
 import { askToRemind, remind } from './remind.js';
 import { Starting } from './starting.js';
 import { ToList } from './to-list.js';
+import { UseIt } from './use-it.js';
 import { WornAtHome } from './wearing.js';
 import { touching } from '../player/touching.js';
 
@@ -32,6 +33,7 @@ export function partsOf(home) {
   const blockEnd = new BlockEnd(home);
   const toList = new ToList(home);
   const worn = new WornAtHome(home);
+  const useIt = new UseIt(home);
   const messages = new Messages(faces, running, guard, (kind, body) => sync.tell(kind, body));
   const diary = new DiaryFaces(faces, running, guard, (body) => sync.tell('diary', body));
   const write = (/** @type {string|null} */ trouble) => {
@@ -75,6 +77,7 @@ export function partsOf(home) {
       blockEnd.show(day);
       toList.show(day);
       worn.show(day);
+      useIt.show(day);
       remind(state, day.zone).catch(() => {});
       one(root, '[data-to="diary"]', HTMLElement).hidden = !day.diary?.runs;
       const hasNews = day.messages.some((message) => message.answer !== '' && !message.isRead);

@@ -64,6 +64,7 @@ export class Starting {
       me: day.me,
       later: last !== null && last !== (await store.askedLater()),
       medicine: day.asks.medicine,
+      signs: day.asks.signs,
       tired: plan.sheet.limits.tired,
       skin: list.items.some(({ outBy }) => outBy.includes('broken-skin')),
     });

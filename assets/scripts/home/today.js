@@ -39,6 +39,7 @@ export function showToday(faces, words, { day, planned, waits, heard, isOnline, 
   const welcome = one(face, '[data-welcome]', HTMLElement);
   welcome.textContent = wordsOfBack(day);
   welcome.hidden = day.back === null;
+  one(face, '[data-doctor]', HTMLElement).hidden = !day.doctor;
   const trial = one(face, '[data-trial]', HTMLElement);
   trial.textContent = day.diary?.trial ? `Worth trying: ${day.diary.trial.words}` : '';
   trial.hidden = !day.diary?.trial;

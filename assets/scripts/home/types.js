@@ -37,11 +37,12 @@
  *   helpers: Helper[], today: string, zone: string,
  *   now: string, clinic: {name: string, phone: string, night: string, emergency: string, whom: string},
  *   back: {days: number, isLong: boolean}|null, held: {what: string, key: string}[],
- *   asks: {medicine: boolean, hands: string[], usable: string},
+ *   asks: {medicine: boolean, hands: string[], usable: string, signs: boolean}, doctor: boolean,
  *   sittings: {id: string, day: string, at: string, isFinished: boolean}[],
  *   changes: Change[], alerts: {id: string, sign: string, state: string, words: string, at: string}[],
  *   messages: Message[], diary: Diary|null, block: EndedBlock|null,
- *   wears: import('./worn.js').Wears, shared: number|null}} Day
+ *   wears: import('./worn.js').Wears, shared: number|null,
+ *   use: {id: string, words: string, isDone: boolean}|null}} Day
  *   shared: minutes after which a tablet of several asks anew who it is
  * @typedef {{kind: 'held'|'nothing'|'done'|'unfinished'|'next'|'unknown', sitting?: Begun,
  *   nth?: number, at?: string, minutes?: number, later?: {at: string, minutes: number}|null, planDay?: PlanDay,

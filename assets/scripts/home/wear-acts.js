@@ -1,5 +1,5 @@
 import { isClear, Looking } from './looking.js';
-import { dueOf, timeOf } from './worn.js';
+import { dueOf, timeOf } from './wear-time.js';
 
 const MINUTE_MS = 60000;
 const FIT = 'Your therapist looks at the fit first. The clinic is told.';

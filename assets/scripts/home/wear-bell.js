@@ -1,5 +1,5 @@
 import { Sound } from '../player/sound.js';
-import { dueOf } from './worn.js';
+import { dueOf } from './wear-time.js';
 
 const MINUTE_MS = 60000;
 const AGAIN_MS = 5 * MINUTE_MS;

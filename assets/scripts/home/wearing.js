@@ -32,7 +32,7 @@ export class WornAtHome {
     await this.#read();
     const face = this.home.faces.get('today');
     const place = one(face, '[data-wears]', HTMLElement);
-    const rows = rowsOf(day.wears, this.#all(day), day.me, new Date());
+    const rows = rowsOf(day.wears, this.#all(day), day, new Date());
     const shown = JSON.stringify(rows);
     if (shown === this.#shown) return; // a button that is being touched is not taken away
     this.#shown = shown;

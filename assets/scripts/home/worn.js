@@ -1,3 +1,5 @@
+import { dueOf, timeOf } from './wear-time.js';
+
 /**
  * @typedef {{plan: string, worn: string, name: string, hand: string, minutes: number|null, night: boolean,
  *   look: number|null, when: string, alone: boolean, helpers: string[], waits: boolean}} WearPlan helpers: who may
@@ -11,30 +13,25 @@
  */
 
 const MINUTE_MS = 60000;
-const WAKING_HOUR = 5;
 
 /**
  * What today says of everything that is worn, what presses first.
  * @param {Wears} wears
  * @param {Wear[]} here what this device knows to be on, or to be looked at once more
- * @param {string|null} me whose device it is; null: the client's
+ * @param {{me: string|null, helpers: {id: string, name: string}[]}} who whose device it is, null: the client's; and
+ *   who may be there
  * @param {Date} now
  * @returns {Row[]}
  */
-export function rowsOf(wears, here, me, now) {
+export function rowsOf(wears, here, who, now) {
   const rows = here.map((wear) => rowOfWear(wears, wear, now));
   const busy = new Set(here.filter(({ off }) => off === null).map(({ hand }) => hand));
   for (const plan of wears.plans) {
-    if (
-      here.some(
-        (wear) => wear.plan === plan.plan || (wear.worn === plan.worn && wear.hand === plan.hand),
-      )
-    )
-      continue;
+    if (here.some(({ worn, hand }) => worn === plan.worn && hand === plan.hand)) continue;
     if (plan.waits)
       rows.push({ kind: 'waits', words: `${plan.name} waits for your therapist.`, act: '', plan });
-    else if (mayPut(plan, me) && !busy.has(plan.hand))
-      rows.push({ kind: 'put', words: wordsOf(plan), act: 'Put it on', plan });
+    else if (mayPut(plan, who.me) && !busy.has(plan.hand))
+      rows.push({ kind: 'put', words: wordsOf(plan, who), act: 'Put it on', plan });
   }
   const order = ['due', 'again', 'on', 'look', 'put', 'waits'];
   return rows.sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
@@ -44,14 +41,20 @@ export function rowsOf(wears, here, me, now) {
 const mayPut = (plan, me) =>
   me === null ? plan.alone || plan.helpers.length > 0 : plan.helpers.includes(me);
 
-/** @param {WearPlan} plan */
-function wordsOf(plan) {
+/**
+ * @param {WearPlan} plan
+ * @param {{me: string|null, helpers: {id: string, name: string}[]}} who
+ */
+function wordsOf(plan, { me, helpers }) {
+  const names = helpers.filter(({ id }) => plan.helpers.includes(id)).map(({ name }) => name);
+  const only = me === null && !plan.alone ? ` Only with ${names.join(' or ')}.` : '';
   const time = plan.night
     ? 'for the night'
     : plan.minutes === null
       ? 'for the walk'
       : `for ${plan.minutes} minutes`;
-  return `${plan.name}, ${plan.hand} hand: ${time}. ${plan.when === '' ? 'When the hand is warm' : plan.when}.`;
+  const when = plan.when === '' ? 'When the hand is warm' : plan.when;
+  return `${plan.name}, ${plan.hand} hand: ${time}. ${when}.${only}`;
 }
 
 /**
@@ -98,22 +101,3 @@ function rowOfWear(wears, wear, now) {
         wear,
       };
 }
-
-/**
- * When it is to come off; null: with the end of a walk. What is worn at night comes off in the morning.
- * @param {WearPlan|undefined} plan @param {Wear} wear
- */
-export function dueOf(plan, wear) {
-  const on = new Date(wear.on);
-  if (plan?.night) {
-    const morning = new Date(on);
-    if (on.getHours() >= WAKING_HOUR) morning.setDate(morning.getDate() + 1);
-    morning.setHours(WAKING_HOUR, 0, 0, 0);
-    return morning;
-  }
-  return plan?.minutes ? new Date(+on + MINUTE_MS * plan.minutes) : null;
-}
-
-/** @param {Date} at */
-export const timeOf = (at) =>
-  at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

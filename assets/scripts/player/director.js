@@ -8,7 +8,7 @@ import { showDots } from './status.js';
 
 /** Leads from one face to the next, and says what happened. */
 export class Director {
-  #stretch = 0;
+  stretch = 0;
 
   /**
    * @param {HTMLElement} root
@@ -34,22 +34,22 @@ export class Director {
   }
 
   ready() {
-    const items = this.course.itemsOf(this.#stretch);
-    showReady(this.faces, items, this.#stretch === 0);
+    const items = this.course.itemsOf(this.stretch);
+    showReady(this.faces, items, this.stretch === 0);
     this.stage.helper.begin(items, this.sheet.score.helper);
     for (const item of items) this.stage.moving.load(item);
-    showDots(this.root, this.course.dots, this.#stretch);
+    showDots(this.root, this.course.dots, this.stretch);
     this.faces.show('ready');
   }
 
   begin() {
     this.awake.hold();
     this.faces.show('work');
-    this.stage.playing.begin(this.course.cuesOf(this.#stretch));
+    this.stage.playing.begin(this.course.cuesOf(this.stretch));
   }
 
   ended() {
-    this.stage.logging.show(this.course.itemsOf(this.#stretch), this.stage.counter.totals);
+    this.stage.logging.show(this.course.itemsOf(this.stretch), this.stage.counter.totals);
   }
 
   /** @param {{item: string, body: Record<string, unknown>}[]} lines */
@@ -67,15 +67,15 @@ export class Director {
   skip(reason) {
     this.logged(
       this.course
-        .itemsOf(this.#stretch)
+        .itemsOf(this.stretch)
         .map(({ id }) => ({ item: id, body: { outcome: 'skipped', reason } })),
     );
   }
 
-  back = () => this.#go(Math.max(0, this.#stretch - 1));
+  back = () => this.#go(Math.max(0, this.stretch - 1));
 
   somethingIsWrong() {
-    const [first = null] = this.course.left(this.#stretch);
+    const [first = null] = this.course.left(this.stretch);
     const item = this.faces.current === 'work' ? this.stage.playing.item : first;
     this.stage.playing.pause();
     this.stage.wrong.ask(['work', 'log', 'ready'].includes(this.faces.current) ? item : null);
@@ -92,7 +92,7 @@ export class Director {
     for (const id of stopped) this.act('line', id, { outcome: 'skipped', reason: 'stopped' });
   }
 
-  onwards = () => this.#go(this.course.next(this.#stretch));
+  onwards = () => this.#go(this.course.next(this.stretch));
 
   /** @param {Record<string, unknown>} body what was told at the end; empty: nothing was asked */
   async finish(body) {
@@ -104,7 +104,7 @@ export class Director {
   /** @param {number|null} stretch null: all is played */
   #go(stretch) {
     if (stretch !== null) {
-      this.#stretch = stretch;
+      this.stretch = stretch;
       this.ready();
       return;
     }
@@ -115,6 +115,6 @@ export class Director {
 
   #end() {
     endOf(this.faces, this.course, this.sheet.page.next);
-    showDots(this.root, this.course.dots, this.#stretch);
+    showDots(this.root, this.course.dots, this.stretch);
   }
 }

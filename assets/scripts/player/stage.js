@@ -16,6 +16,7 @@ import { Wearing } from './wearing.js';
 import { Work } from './work.js';
 import { WrongFaces } from './wrong.js';
 import { touching } from './touching.js';
+import { Noes } from './turned.js';
 
 /**
  * Sets up everything that can be seen, heard and touched, and ties it to the director.
@@ -70,6 +71,7 @@ export function stageOf(root, running, director) {
   on(faces.get('ready'), 'big', () => director.begin());
   on(faces.get('ready'), 'skip', () => faces.show('skip'));
   on(faces.get('ready'), 'back', () => director.back());
+  new Noes(director, running, guard);
   on(faces.get('skip'), 'unskip', () => faces.show('ready'));
   on(faces.get('skip'), 'reason', (reason) => director.skip(reason));
   running.on(one(root, '[data-wrong]', HTMLElement), 'click', () => director.somethingIsWrong());

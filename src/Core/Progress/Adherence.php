@@ -65,6 +65,9 @@ final readonly class Adherence
                 continue;
             }
             $done += $line->outcome->share();
+            if (SkipReason::TurnedAway === $line->reason) {
+                --$planned; // a no was not asked for
+            }
             if (Outcome::Done !== $line->outcome && null !== $line->reason) {
                 $reasons[$line->reason->value] = ($reasons[$line->reason->value] ?? 0) + 1;
             }
@@ -73,8 +76,8 @@ final readonly class Adherence
 
         return new self(
             $item,
-            $planned,
-            min($done, $planned),
+            max(0.0, $planned),
+            min($done, max(0.0, $planned)),
             $reasons,
         );
     }
@@ -82,7 +85,7 @@ final readonly class Adherence
     /** 0 to 1. */
     public function share(): float
     {
-        return $this->done / $this->planned;
+        return $this->planned > 0.0 ? $this->done / $this->planned : 1.0;
     }
 
     /** What was said most often; null: nothing was. */

@@ -18,13 +18,15 @@ enum SkipReason: string
     case Other = 'other';
     /** Something was wrong, and the program took it out. */
     case Stopped = 'stopped';
+    /** Who cannot say so turned away, stiffened or pushed: a no. Nothing is asked, and it is not held against them. */
+    case TurnedAway = 'turned-away';
 
     /** @return list<self> what somebody may give as their reason */
     public static function ofPeople(): array
     {
         $reasons = [];
         foreach (self::cases() as $reason) {
-            if (self::Stopped !== $reason) {
+            if (!\in_array($reason, [self::Stopped, self::TurnedAway], true)) {
                 $reasons[] = $reason;
             }
         }
