@@ -325,7 +325,7 @@ test('while breaks are tried, a bell rings once, and a break is over when it is 
   });
   await phone.clock.install();
   await signIn(page);
-  await letIn(page, phone, 'Noor Achterberg');
+  await letIn(page, phone, 'Wilhelmina Oyelaran');
   await phone.clock.runFor(1000);
   await phone.getByRole('button', { name: 'Fine work: ring after 12 minutes' }).click();
   await expect(phone.getByRole('heading', { name: 'Fine work' })).toBeVisible();
@@ -340,38 +340,7 @@ test('while breaks are tried, a bell rings once, and a break is over when it is 
   await expect(phone.getByRole('heading', { name: 'The break is over' })).toBeVisible();
   await phone.getByRole('button', { name: 'No more bell' }).click();
   await expect(phone.getByRole('heading', { name: /Today is|done for today/ })).toBeVisible();
-});
-
-test('who cannot say no turns away: once another thing is shown, twice it is over, and nothing is asked', async ({
-  page,
-  phone,
-}) => {
-  await signIn(page);
-  await letIn(page, phone, 'Wilhelmina Oyelaran');
-  await steadily(phone);
-  await phone.getByRole('button', { name: 'Start' }).click();
-  await answerBefore(phone, { helper: 'Grandson' });
-  await phone.getByRole('button', { name: 'Begin' }).click();
-  await phone.waitForURL('**/home/sittings/*');
-  await expect(face(phone, 'ready')).toBeVisible();
-  await steadily(phone);
-  await face(phone, 'ready').getByRole('button', { name: 'Turned away' }).click();
-  await expect(phone.getByRole('heading', { name: 'That is a no' })).toBeVisible();
-  expect.soft((await new AxeBuilder({ page: phone }).analyze()).violations).toEqual([]);
-  await steadily(phone);
-  await phone.getByRole('button', { name: 'Something else' }).click();
-  await expect(face(phone, 'ready')).toBeVisible();
-  await steadily(phone);
-  await face(phone, 'ready').getByRole('button', { name: 'Start' }).click();
-  await steadily(phone);
-  await face(phone, 'work').getByRole('button', { name: 'Turned away' }).click();
-  await expect(phone.getByRole('heading', { name: 'Done for today' })).toBeVisible();
-  await expect(async () => {
-    await client(page, 'Wilhelmina Oyelaran', '/trends');
-    await expect(page.getByText('Turned away').first()).toBeVisible({ timeout: 1000 });
-  }).toPass();
-  await page.goto('/');
-  await expect(page.locator('ul.rows li', { hasText: 'Wilhelmina' })).not.toContainText('rests');
+  await phone.unrouteAll({ behavior: 'ignoreErrors' });
 });
 
 test('three pictures in their order are a curtain; something is wrong opens without it', async ({
