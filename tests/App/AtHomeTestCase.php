@@ -13,6 +13,7 @@ use HandGarden\Core\Home\ConsentWay;
 use HandGarden\Home\Consent;
 use HandGarden\Home\HomeDevice;
 use Symfony\Component\BrowserKit\Cookie;
+use Symfony\Component\Routing\RouterInterface;
 use Symfony\Component\Uid\Uuid;
 
 /** Odalys has a routine, her clinic its numbers: devices may be let in. */
@@ -219,5 +220,33 @@ abstract class AtHomeTestCase extends OdalysTestCase
             'item' => $item,
             'at' => gmdate('Y-m-d\TH:i:s\Z'),
         ], static fn (mixed $v): bool => null !== $v) + ['body' => (object) $body];
+    }
+
+    /** With nothing but what a device has, over all routes of the router and with the ids of the client. */
+    protected function assertOpensNothingOfTheStaffSide(): void
+    {
+        $this->browser->getCookieJar()->expire('garden', '/');
+        $this->browser->getCookieJar()->expire('MOCKSESSID', '/');
+        $tried = 0;
+        foreach ($this->service(RouterInterface::class)->getRouteCollection() as $called => $route) {
+            if (str_starts_with($called, 'home_') && str_starts_with($route->getPath(), '/home')) {
+                continue;
+            }
+            $path = $route->getPath();
+            foreach ($route->compile()->getPathVariables() as $name) {
+                self::assertIsString($name);
+                $path = str_replace('{'.$name.'}', $this->odalys->id, $path);
+            }
+            foreach ([] === $route->getMethods() ? ['GET'] : $route->getMethods() as $method) {
+                $this->browser->request($method, $path);
+                $status = $this->browser->getResponse()->getStatusCode();
+                self::assertFalse(
+                    200 === $status && str_contains($this->page(), 'Odalys'),
+                    "$method $called: $status",
+                );
+                ++$tried;
+            }
+        }
+        self::assertGreaterThan(100, $tried);
     }
 }

@@ -102,6 +102,20 @@ final class SharedTabletTest extends AtHomeTestCase
         self::assertFalse($helper->isThere(), 'until the stop signs were told, they count as nobody');
     }
 
+    public function testATabletOpensAListOfFirstNamesAndNothingElse(): void
+    {
+        $this->signInWith('PV', '2580');
+        $this->assertOpensNothingOfTheStaffSide();
+        $this->home('/home/day', []);
+        $this->assertStatus(403);
+        $this->home('/home/told', ['sent_at' => null, 'told' => []]);
+        $this->assertStatus(403);
+
+        $this->ask('open', ['client' => $this->odalys->id]);
+        $this->assertOpensNothingOfTheStaffSide();
+        self::assertSame('Odalys', $this->day()['first']);
+    }
+
     public function testWhoIsNotOnTheListOrDoesNotAgreeIsNotOpened(): void
     {
         $this->signInWith('PV', '2580');
