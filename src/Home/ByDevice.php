@@ -5,18 +5,15 @@ declare(strict_types=1);
 namespace HandGarden\Home;
 
 use HandGarden\Web\Clock;
-use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
-use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
 use Symfony\Component\Security\Core\Exception\AuthenticationException;
-use Symfony\Component\Security\Http\Authenticator\AbstractAuthenticator;
 use Symfony\Component\Security\Http\Authenticator\Passport\Badge\UserBadge;
 use Symfony\Component\Security\Http\Authenticator\Passport\SelfValidatingPassport;
 use Symfony\Component\Security\Http\EntryPoint\AuthenticationEntryPointInterface;
 
 /** Knows a device at home by its secret. One that was taken out is told so, whatever it asks for. */
-final class ByDevice extends AbstractAuthenticator implements AuthenticationEntryPointInterface
+final class ByDevice extends BySecret implements AuthenticationEntryPointInterface
 {
     /** Pages with nobody in them, and how one comes in and goes. */
     private const OPEN = [
@@ -73,24 +70,8 @@ final class ByDevice extends AbstractAuthenticator implements AuthenticationEntr
         ));
     }
 
-    public function onAuthenticationSuccess(
-        Request $request,
-        TokenInterface $token,
-        string $firewallName,
-    ): ?Response {
-        return null;
-    }
-
-    public function onAuthenticationFailure(Request $request, AuthenticationException $exception): Response
-    {
-        return new JsonResponse(
-            ['out' => $exception instanceof DeviceRefused ? $exception->why : DeviceRefused::UNKNOWN],
-            Response::HTTP_FORBIDDEN,
-        );
-    }
-
     public function start(Request $request, ?AuthenticationException $authException = null): Response
     {
-        return new JsonResponse(['out' => DeviceRefused::UNKNOWN], Response::HTTP_FORBIDDEN);
+        return self::refused(DeviceRefused::UNKNOWN);
     }
 }

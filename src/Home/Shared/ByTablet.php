@@ -4,20 +4,16 @@ declare(strict_types=1);
 
 namespace HandGarden\Home\Shared;
 
+use HandGarden\Home\BySecret;
 use HandGarden\Home\DeviceRefused;
 use HandGarden\Home\HomeCookie;
 use HandGarden\Web\Clock;
-use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
-use Symfony\Component\HttpFoundation\Response;
-use Symfony\Component\Security\Core\Authentication\Token\TokenInterface;
-use Symfony\Component\Security\Core\Exception\AuthenticationException;
-use Symfony\Component\Security\Http\Authenticator\AbstractAuthenticator;
 use Symfony\Component\Security\Http\Authenticator\Passport\Badge\UserBadge;
 use Symfony\Component\Security\Http\Authenticator\Passport\SelfValidatingPassport;
 
 /** Knows a tablet of a care home by its secret. */
-final class ByTablet extends AbstractAuthenticator
+final class ByTablet extends BySecret
 {
     private const ROUTES = 'home_house_';
 
@@ -57,21 +53,5 @@ final class ByTablet extends AbstractAuthenticator
             $tablet->id,
             static fn (): TabletUser => new TabletUser($tablet),
         ));
-    }
-
-    public function onAuthenticationSuccess(
-        Request $request,
-        TokenInterface $token,
-        string $firewallName,
-    ): ?Response {
-        return null;
-    }
-
-    public function onAuthenticationFailure(Request $request, AuthenticationException $exception): Response
-    {
-        return new JsonResponse(
-            ['out' => $exception instanceof DeviceRefused ? $exception->why : DeviceRefused::UNKNOWN],
-            Response::HTTP_FORBIDDEN,
-        );
     }
 }
