@@ -61,30 +61,12 @@ final readonly class HomeDevices
 
     public function pairing(Client $client, \DateTimeImmutable $now): ?Pairing
     {
-        foreach ($this->entities->getRepository(Pairing::class)->findBy(
-            $client->scope() + ['endedAt' => null],
-            ['madeAt' => 'DESC'],
-        ) as $pairing) {
-            if ($pairing->isOpen($now)) {
-                return $pairing;
-            }
-        }
-
-        return null;
+        return $this->openPairing($client->scope(), $now);
     }
 
     public function pairingOfCareHome(string $careHomeId, \DateTimeImmutable $now): ?Pairing
     {
-        foreach ($this->entities->getRepository(Pairing::class)->findBy(
-            ['careHomeId' => $careHomeId, 'endedAt' => null],
-            ['madeAt' => 'DESC'],
-        ) as $pairing) {
-            if ($pairing->isOpen($now)) {
-                return $pairing;
-            }
-        }
-
-        return null;
+        return $this->openPairing(['careHomeId' => $careHomeId], $now);
     }
 
     /** @return list<HomeDevice> opened on a tablet of a care home, that are in */
@@ -137,5 +119,20 @@ final readonly class HomeDevices
             $this->entities->persist($record);
         }
         $this->entities->flush();
+    }
+
+    /** @param array<string, string> $of */
+    private function openPairing(array $of, \DateTimeImmutable $now): ?Pairing
+    {
+        foreach ($this->entities->getRepository(Pairing::class)->findBy(
+            $of + ['endedAt' => null],
+            ['madeAt' => 'DESC'],
+        ) as $pairing) {
+            if ($pairing->isOpen($now)) {
+                return $pairing;
+            }
+        }
+
+        return null;
     }
 }

@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace HandGarden\Home;
 
-use HandGarden\Account\Audit;
 use HandGarden\Account\ClinicRepository;
-use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Client\Helper;
 use HandGarden\Client\Helpers;
 use HandGarden\Core\Home\ConsentKind;
-use HandGarden\Core\Home\LetInCode;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -24,16 +21,13 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_THERAPIST')]
 final class LetDeviceIn extends AbstractController
 {
-    private const LABEL_LETTERS = 60;
-
     public function __construct(
         private readonly HomeDevices $devices,
         private readonly Consents $consents,
         private readonly Helpers $helpers,
         private readonly HomeAddress $address,
         private readonly ClinicRepository $clinics,
-        private readonly Who $who,
-        private readonly Audit $audit,
+        private readonly Letting $letting,
         private readonly Clock $clock,
     ) {
     }
@@ -43,31 +37,25 @@ final class LetDeviceIn extends AbstractController
     {
         $asked = (string) $request->request->get('person', '');
         $helper = '' === $asked ? null : $this->helpers->find($client, $asked);
-        $label = mb_substr(trim((string) $request->request->get('label', '')), 0, self::LABEL_LETTERS);
+        $label = mb_substr(trim((string) $request->request->get('label', '')), 0, Pairing::LABEL_LETTERS);
         $problem = $this->problem($request, $client, $label, $asked, helper: $helper);
         if (null !== $problem) {
             $this->addFlash('problem', $problem);
 
             return $this->back($client);
         }
-        $now = $this->clock->now();
-        $before = $this->devices->pairing($client, $now);
-        if (null !== $before) {
-            $before->endedAt = $now; // one at a time
-        }
-        $code = LetInCode::made(random_int(...));
-        $pairing = new Pairing(
-            $client->clinicId,
-            $client->id,
-            $helper?->id,
-            $label,
-            codeHash: Pairing::hash($code),
-            madeById: $this->who->staff()->id,
-            madeAt: $now,
-        );
-        $this->devices->keep($pairing);
-        $this->audit->wrote('made let-in code', $client->id, $pairing->id);
-        $this->addFlash(ShowHome::CODE, $code->words());
+        $this->addFlash(ShowHome::CODE, $this->letting->begin(
+            $this->devices->pairing($client, $this->clock->now()),
+            static fn (string $codeHash, string $byId, \DateTimeImmutable $now): Pairing => new Pairing(
+                $client->clinicId,
+                $client->id,
+                $helper?->id,
+                $label,
+                codeHash: $codeHash,
+                madeById: $byId,
+                madeAt: $now,
+            ),
+        ));
 
         return $this->back($client);
     }
@@ -76,34 +64,21 @@ final class LetDeviceIn extends AbstractController
     #[Route('/clients/{client}/home/let-in/state', name: 'home_let_in_state', methods: ['GET'])]
     public function state(Client $client): JsonResponse
     {
-        $pairing = $this->devices->pairing($client, $this->clock->now());
-
-        return new JsonResponse([
-            'open' => null !== $pairing,
-            'pictures' => $pairing?->pictures() ?? [],
-        ]);
+        return new JsonResponse(Letting::state($this->devices->pairing($client, $this->clock->now())));
     }
 
     #[Route('/clients/{client}/home/let-in/confirm', name: 'home_confirm', methods: ['POST'])]
     public function confirm(Request $request, Client $client): Response
     {
-        $now = $this->clock->now();
-        $pairing = $this->devices->pairing($client, $now);
-        if (null === $pairing || null === $pairing->keyHash) {
-            $this->addFlash('problem', 'This code is over. Make a new one.');
-        } elseif ('same' === $request->request->get('pictures')) {
-            $pairing->confirmedAt = $now;
-            $this->audit->wrote('confirmed device', $client->id, $pairing->id);
-            $this->addFlash('done', 'The device opens the plan now.');
-        } else {
-            $pairing->endedAt = $now;
-            $this->audit->wrote('refused device', $client->id, $pairing->id);
-            $this->addFlash(
-                'problem',
-                'Nobody was let in. Make a new code and type it into the right device.',
-            );
-        }
-        $this->devices->keep();
+        $isIn = $this->letting->confirm(
+            $this->devices->pairing($client, $this->clock->now()),
+            'same' === $request->request->get('pictures'),
+        );
+        $this->addFlash(true === $isIn ? 'done' : 'problem', match ($isIn) {
+            true => 'The device opens the plan now.',
+            false => 'Nobody was let in. Make a new code and type it into the right device.',
+            null => 'This code is over. Make a new one.',
+        });
 
         return $this->back($client);
     }

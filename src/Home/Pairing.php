@@ -18,6 +18,8 @@ use Symfony\Component\Uid\Uuid;
 #[ORM\Table(name: 'home_pairing')]
 class Pairing
 {
+    public const LABEL_LETTERS = 60;
+
     #[ORM\Id]
     #[ORM\Column(type: Types::GUID)]
     public readonly string $id;
@@ -48,7 +50,7 @@ class Pairing
         /** Whose device it is to be; null: the client's own. */
         #[ORM\Column(type: Types::GUID, nullable: true)]
         public readonly ?string $helperId,
-        #[ORM\Column(length: 60)]
+        #[ORM\Column(length: self::LABEL_LETTERS)]
         public readonly string $label,
         #[ORM\Column(length: 64)]
         public readonly string $codeHash,

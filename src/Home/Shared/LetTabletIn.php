@@ -6,10 +6,9 @@ namespace HandGarden\Home\Shared;
 
 use HandGarden\Account\Audit;
 use HandGarden\Account\ClinicRepository;
-use HandGarden\Account\Who;
-use HandGarden\Core\Home\LetInCode;
 use HandGarden\Home\HomeAddress;
 use HandGarden\Home\HomeDevices;
+use HandGarden\Home\Letting;
 use HandGarden\Home\Pairing;
 use HandGarden\Home\ShowHome;
 use HandGarden\Home\TakenOutWhy;
@@ -26,15 +25,13 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_THERAPIST')]
 final class LetTabletIn extends AbstractController
 {
-    private const LABEL_LETTERS = 60;
-
     public function __construct(
         private readonly CareHomes $homes,
         private readonly HomeDevices $devices,
         private readonly TabletsOut $out,
         private readonly HomeAddress $address,
         private readonly ClinicRepository $clinics,
-        private readonly Who $who,
+        private readonly Letting $letting,
         private readonly Audit $audit,
         private readonly Clock $clock,
     ) {
@@ -44,7 +41,7 @@ final class LetTabletIn extends AbstractController
     public function begin(Request $request, string $home): Response
     {
         $found = $this->home($home);
-        $label = mb_substr(trim((string) $request->request->get('label', '')), 0, self::LABEL_LETTERS);
+        $label = mb_substr(trim((string) $request->request->get('label', '')), 0, Pairing::LABEL_LETTERS);
         $in = array_filter($this->homes->tablets($found), static fn (SharedTablet $t): bool => $t->isIn());
         $problem = match (true) {
             null !== $this->address->hindrance(
@@ -63,25 +60,19 @@ final class LetTabletIn extends AbstractController
 
             return $this->back($found);
         }
-        $now = $this->clock->now();
-        $before = $this->devices->pairingOfCareHome($found->id, $now);
-        if (null !== $before) {
-            $before->endedAt = $now; // one at a time
-        }
-        $code = LetInCode::made(random_int(...));
-        $pairing = new Pairing(
-            $found->clinicId,
-            null,
-            null,
-            $label,
-            codeHash: Pairing::hash($code),
-            madeById: $this->who->staff()->id,
-            madeAt: $now,
-            careHomeId: $found->id,
-        );
-        $this->devices->keep($pairing);
-        $this->audit->wrote('made let-in code', null, $pairing->id);
-        $this->addFlash(ShowHome::CODE, $code->words());
+        $this->addFlash(ShowHome::CODE, $this->letting->begin(
+            $this->pairing($found),
+            static fn (string $codeHash, string $byId, \DateTimeImmutable $now): Pairing => new Pairing(
+                $found->clinicId,
+                null,
+                null,
+                $label,
+                codeHash: $codeHash,
+                madeById: $byId,
+                madeAt: $now,
+                careHomeId: $found->id,
+            ),
+        ));
 
         return $this->back($found);
     }
@@ -89,32 +80,22 @@ final class LetTabletIn extends AbstractController
     #[Route('/state', name: '_state', methods: ['GET'])]
     public function state(string $home): JsonResponse
     {
-        $pairing = $this->devices->pairingOfCareHome($this->home($home)->id, $this->clock->now());
-
-        return new JsonResponse(['open' => null !== $pairing, 'pictures' => $pairing?->pictures() ?? []]);
+        return new JsonResponse(Letting::state($this->pairing($this->home($home))));
     }
 
     #[Route('/confirm', name: '_confirm', methods: ['POST'])]
     public function confirm(Request $request, string $home): Response
     {
         $found = $this->home($home);
-        $now = $this->clock->now();
-        $pairing = $this->devices->pairingOfCareHome($found->id, $now);
-        if (null === $pairing || null === $pairing->keyHash) {
-            $this->addFlash('problem', 'This code is over. Make a new one.');
-        } elseif ('same' === $request->request->get('pictures')) {
-            $pairing->confirmedAt = $now;
-            $this->audit->wrote('confirmed device', null, $pairing->id);
-            $this->addFlash('done', 'The tablet opens the list now.');
-        } else {
-            $pairing->endedAt = $now;
-            $this->audit->wrote('refused device', null, $pairing->id);
-            $this->addFlash(
-                'problem',
-                'Nobody was let in. Make a new code and type it into the right tablet.',
-            );
-        }
-        $this->devices->keep();
+        $isIn = $this->letting->confirm(
+            $this->pairing($found),
+            'same' === $request->request->get('pictures'),
+        );
+        $this->addFlash(true === $isIn ? 'done' : 'problem', match ($isIn) {
+            true => 'The tablet opens the list now.',
+            false => 'Nobody was let in. Make a new code and type it into the right tablet.',
+            null => 'This code is over. Make a new one.',
+        });
 
         return $this->back($found);
     }
@@ -133,6 +114,11 @@ final class LetTabletIn extends AbstractController
         }
 
         return $this->back($found);
+    }
+
+    private function pairing(CareHome $home): ?Pairing
+    {
+        return $this->devices->pairingOfCareHome($home->id, $this->clock->now());
     }
 
     private function home(string $id): CareHome
