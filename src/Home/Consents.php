@@ -38,6 +38,13 @@ final readonly class Consents
         return null !== $this->holding($client, $kind);
     }
 
+    /** Whether a plan may be opened: to the client, or to somebody who helps. */
+    public function openPlan(Client $client, bool $toHelper): bool
+    {
+        return $this->holds($client, ConsentKind::HomeUse)
+            && (!$toHelper || $this->holds($client, ConsentKind::HelperSees));
+    }
+
     public function find(Client $client, string $id): ?Consent
     {
         return Uuid::isValid($id)

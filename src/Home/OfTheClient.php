@@ -7,7 +7,6 @@ namespace HandGarden\Home;
 use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
 use HandGarden\Client\Helpers;
-use HandGarden\Core\Home\ConsentKind;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The one client whose plan a device opens, while they agree to it. */
@@ -25,20 +24,18 @@ final readonly class OfTheClient
         $client = $toChange
             ? $this->clients->findToChange($user->clinicId(), $user->clientId())
             : $this->clients->find($user->clinicId(), $user->clientId());
-        $wants = $user->isHelper() ? [ConsentKind::HomeUse, ConsentKind::HelperSees] : [ConsentKind::HomeUse];
         if (null === $client) {
             throw new NotFoundHttpException('There is no plan here.');
         }
         if (!$user->device->isIn()) { // it only hands in what it still has
             return $client;
         }
-        if ($client->isArchived() || !$this->helps($client, $user)) {
+        if (
+            $client->isArchived()
+            || !$this->helps($client, $user)
+            || !$this->consents->openPlan($client, $user->isHelper())
+        ) {
             throw new NotFoundHttpException('There is no plan here.');
-        }
-        foreach ($wants as $kind) {
-            if (!$this->consents->holds($client, $kind)) {
-                throw new NotFoundHttpException('There is no plan here.');
-            }
         }
 
         return $client;

@@ -9,7 +9,6 @@ use HandGarden\Client\ClientRepository;
 use HandGarden\Client\Helper;
 use HandGarden\Client\HelperKind;
 use HandGarden\Client\Helpers;
-use HandGarden\Core\Home\ConsentKind;
 use HandGarden\Home\Consents;
 use HandGarden\Home\HomeDevice;
 use HandGarden\Home\HomeDevices;
@@ -18,9 +17,6 @@ use HandGarden\Web\Clock;
 /** Whose plans the tablets of a care home open: residents on its list, while they agree, through a helper each. */
 final readonly class Residents
 {
-    /** What a resident has agreed to before anybody else opens their plan. */
-    public const AGREED = [ConsentKind::HomeUse, ConsentKind::HelperSees];
-
     public function __construct(
         private ClientRepository $clients,
         private Helpers $helpers,
@@ -58,13 +54,7 @@ final readonly class Residents
 
     public function agrees(Client $client): bool
     {
-        foreach (self::AGREED as $kind) {
-            if (!$this->consents->holds($client, $kind)) {
-                return false;
-            }
-        }
-
-        return true;
+        return $this->consents->openPlan($client, toHelper: true);
     }
 
     /** As whom a worker helps a client; made when it is asked for first. */
