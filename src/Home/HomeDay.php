@@ -264,6 +264,8 @@ final readonly class HomeDay
             static fn (DiaryTrial $t): bool => $t->runsOn($today),
         ))[0] ?? null;
 
+        $entries = $this->diaries->entries($client);
+
         return [
             'runs' => $diary->runsOn($today),
             'first' => $diary->firstAt,
@@ -279,15 +281,19 @@ final readonly class HomeDay
                 static fn (DiaryEntry $e): string => $e->moment->value,
                 $this->diaries->entriesOn($client, $today),
             ),
-            'lately' => $this->lately($client, $today),
-            'trial' => null === $trial ? null : $this->trial($client, $trial),
+            'lately' => $this->lately($entries, $today),
+            'trial' => null === $trial ? null : $this->trial($trial, $entries),
         ];
     }
 
-    /** @return array{words: string, until: string, bell: ?int} bell: minutes after which it rings in fine work */
-    private function trial(Client $client, DiaryTrial $trial): array
+    /**
+     * @param list<DiaryEntry> $entries
+     *
+     * @return array{words: string, until: string, bell: ?int} bell: minutes after which it rings in fine work
+     */
+    private function trial(DiaryTrial $trial, array $entries): array
     {
-        $bell = $this->trials->bellMinutes($trial, $this->diaries->entries($client));
+        $bell = $this->trials->bellMinutes($trial, $entries);
 
         return [
             'words' => $this->wording->word(
@@ -299,11 +305,15 @@ final readonly class HomeDay
         ];
     }
 
-    /** @return list<array{day: string, worst: ?int}> of the last days, oldest first; null: nothing was written */
-    private function lately(Client $client, \DateTimeImmutable $today): array
+    /**
+     * @param list<DiaryEntry> $entries
+     *
+     * @return list<array{day: string, worst: ?int}> of the last days, oldest first; null: nothing was written
+     */
+    private function lately(array $entries, \DateTimeImmutable $today): array
     {
         $worst = [];
-        foreach ($this->diaries->entries($client) as $entry) {
+        foreach ($entries as $entry) {
             $day = $entry->day->format('Y-m-d');
             $worst[$day] = max($worst[$day] ?? 0, $entry->severity);
         }
