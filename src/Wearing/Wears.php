@@ -25,20 +25,6 @@ final readonly class Wears
         );
     }
 
-    /** @return array<string, WearPlan> those that have ended too, by id */
-    public function everPlanned(Client $client): array
-    {
-        $plans = [];
-        foreach ($this->entities->getRepository(WearPlan::class)->findBy(
-            $client->scope(),
-            ['at' => 'ASC'],
-        ) as $plan) {
-            $plans[$plan->id] = $plan;
-        }
-
-        return $plans;
-    }
-
     public function plan(Client $client, string $id): ?WearPlan
     {
         return Uuid::isValid($id)

@@ -29,7 +29,7 @@ final readonly class WearEnd
         return match (true) {
             !$this->look->skin->isYes(),
             $this->hasMark() && null !== $this->gone && !$this->gone->isYes(),
-            $this->wantsBack() && null !== $this->back && !$this->back->isYes() => WearVerdict::Suspended,
+            $this->isAnEmergency() => WearVerdict::Suspended,
             $this->hasMark() && null === $this->gone,
             $this->wantsBack() && null === $this->back => WearVerdict::Waits,
             !$this->look->isClear() => WearVerdict::Shorter,

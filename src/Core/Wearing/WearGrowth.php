@@ -13,7 +13,6 @@ final readonly class WearGrowth
     public const CLEAN_DAYS = 2;
 
     private function __construct(
-        public int $step,
         public bool $isAsked,
         public int $cleanDays,
     ) {
@@ -35,7 +34,6 @@ final readonly class WearGrowth
         }
 
         return new self(
-            $step,
             isAsked: \count($clean) >= self::CLEAN_DAYS && isset($worn->steps()[$step + 1]),
             cleanDays: \count($clean),
         );
