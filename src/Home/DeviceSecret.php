@@ -35,7 +35,7 @@ class DeviceSecret
     public function renew(\DateTimeImmutable $now): string
     {
         $secret = bin2hex(random_bytes(32));
-        $this->previousHash = '' === $this->secretHash ? null : $this->secretHash;
+        $this->previousHash = $this->secretHash;
         $this->secretHash = self::hash($secret);
         $this->secretSince = $now;
 
@@ -60,7 +60,7 @@ class DeviceSecret
             if ($now < $this->secretSince->modify('+'.self::TOGETHER_MINUTES.' minutes')) {
                 return false; // several requests went out together, the new one is on its way
             }
-            $this->secretHash = ''; // it never came
+            $this->forget(); // it never came
 
             return true;
         }
