@@ -68,6 +68,18 @@ export function made(name, properties) {
 }
 
 /**
+ * @template {keyof SVGElementTagNameMap} N
+ * @param {N} name
+ * @param {Record<string, string|number>} attributes
+ * @returns {SVGElementTagNameMap[N]}
+ */
+export function drawn(name, attributes) {
+  const element = document.createElementNS('http://www.w3.org/2000/svg', name);
+  for (const [key, value] of Object.entries(attributes)) element.setAttribute(key, String(value));
+  return element;
+}
+
+/**
  * The fields of a form as an address carries them: no files, nothing empty unless it is wanted.
  * @param {HTMLFormElement} form
  * @returns {[string, string][]}

@@ -3,6 +3,7 @@ import { Running } from '../core/running.js';
 import { Faces } from '../player/faces.js';
 import { Guard } from '../player/guard.js';
 import { draw, hex, sha256 } from './curtain.js';
+import { keyPicture } from './key-picture.js';
 import { pickPictures } from './picked.js';
 import { ask } from './asking.js';
 
@@ -94,11 +95,7 @@ function showPictures(root, names) {
       const figure = made('span', { className: 'key-picture' });
       figure.setAttribute('role', 'img');
       figure.setAttribute('aria-label', name);
-      const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
-      const use = document.createElementNS('http://www.w3.org/2000/svg', 'use');
-      use.setAttribute('href', `#key-${name}`);
-      svg.append(use);
-      figure.append(svg);
+      figure.append(keyPicture(name));
       return figure;
     }),
   );

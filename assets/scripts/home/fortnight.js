@@ -1,6 +1,5 @@
-import { made } from '../core/dom.js';
+import { drawn, made } from '../core/dom.js';
 
-const SVG = 'http://www.w3.org/2000/svg';
 const WIDE = 20;
 const HIGH = 60;
 const MOST = 10;
@@ -14,24 +13,14 @@ export function showFortnight(place, days) {
   const written = days.filter(({ worst }) => worst !== null);
   place.hidden = written.length === 0;
   if (place.hidden) return;
-  const svg = document.createElementNS(SVG, 'svg');
-  svg.setAttribute('viewBox', `0 0 ${WIDE * days.length} ${HIGH + 4}`);
-  svg.setAttribute('role', 'img');
-  svg.setAttribute(
-    'aria-label',
-    `The worst of each day: ${written.map(({ day, worst }) => `${dayOf(day)} ${worst}`).join(', ')}`,
-  );
+  const svg = drawn('svg', {
+    viewBox: `0 0 ${WIDE * days.length} ${HIGH + 4}`,
+    role: 'img',
+    'aria-label': `The worst of each day: ${written.map(({ day, worst }) => `${dayOf(day)} ${worst}`).join(', ')}`,
+  });
   days.forEach(({ worst }, nth) => {
-    const rect = document.createElementNS(SVG, 'rect');
     const height = worst === null ? 0 : Math.max(3, (HIGH * worst) / MOST);
-    for (const [name, value] of Object.entries({
-      x: nth * WIDE + 3,
-      y: HIGH + 2 - height,
-      width: WIDE - 6,
-      height,
-    }))
-      rect.setAttribute(name, String(value));
-    svg.append(rect);
+    svg.append(drawn('rect', { x: nth * WIDE + 3, y: HIGH + 2 - height, width: WIDE - 6, height }));
   });
   const last = written[written.length - 1];
   place.replaceChildren(

@@ -5,14 +5,13 @@ import { Guard } from '../player/guard.js';
 import { Keeper } from '../player/keeper.js';
 import { touching } from '../player/touching.js';
 import { Idle } from './idle.js';
+import { keyPicture } from './key-picture.js';
 import { Outbox } from './outbox.js';
 import { ask, erase } from './asking.js';
 
-const SVG = 'http://www.w3.org/2000/svg';
-
 /**
  * @typedef {{id: string, first: string, picture: string}} Resident
- * @typedef {{home: string, phone: string, worker: string|null, isOpen: boolean, residents: Resident[], minutes: number,
+ * @typedef {{home: string, worker: string|null, residents: Resident[], minutes: number,
  *   problem: string}} House worker: who is signed in; minutes: untouched, it asks anew
  */
 
@@ -110,11 +109,7 @@ async function nothingWaits() {
 function buttonOf({ id, first, picture }) {
   const button = made('button', { type: 'button', className: 'btn home-resident' });
   button.dataset.resident = id;
-  const svg = document.createElementNS(SVG, 'svg');
-  svg.setAttribute('aria-hidden', 'true');
-  const use = document.createElementNS(SVG, 'use');
-  use.setAttribute('href', `#key-${picture}`);
-  svg.append(use);
-  button.append(svg, made('span', { textContent: first }));
+  const hidden = { 'aria-hidden': 'true' };
+  button.append(keyPicture(picture, hidden), made('span', { textContent: first }));
   return button;
 }

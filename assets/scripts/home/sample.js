@@ -1,7 +1,5 @@
-import { made } from '../core/dom.js';
+import { drawn, made } from '../core/dom.js';
 import { dayName } from './clock.js';
-
-const SVG = 'http://www.w3.org/2000/svg';
 
 /**
  * The agreed sample as it was and as it is, at the same scale and without a word about which is better.
@@ -12,31 +10,25 @@ export function showSample(place, sample) {
   place.hidden = sample === null;
   place.replaceChildren();
   if (sample === null) return;
-  for (const [title, drawn] of /** @type {const} */ ([
+  for (const [title, one] of /** @type {const} */ ([
     ['Before', sample.before],
     ['Now', sample.now],
   ])) {
     const figure = made('figure', {});
-    const name = `${title}, ${dayName(drawn.on)}`;
-    figure.append(made('figcaption', { textContent: name }), svgOf(sample, drawn, name));
+    const name = `${title}, ${dayName(one.on)}`;
+    figure.append(made('figcaption', { textContent: name }), svgOf(sample, one, name));
     place.append(figure);
   }
 }
 
 /**
  * @param {import('./types.js').Sample} sample
- * @param {import('./types.js').Drawn} drawn
+ * @param {import('./types.js').Drawn} of
  * @param {string} name
  */
 function svgOf({ width, height }, { lines }, name) {
-  const svg = document.createElementNS(SVG, 'svg');
-  svg.setAttribute('viewBox', `0 0 ${width} ${height}`);
-  svg.setAttribute('role', 'img');
-  svg.setAttribute('aria-label', name);
-  for (const points of lines) {
-    const line = document.createElementNS(SVG, 'polyline');
-    line.setAttribute('points', points);
-    svg.append(line);
-  }
+  const box = `0 0 ${width} ${height}`;
+  const svg = drawn('svg', { viewBox: box, role: 'img', 'aria-label': name });
+  svg.append(...lines.map((points) => drawn('polyline', { points })));
   return svg;
 }

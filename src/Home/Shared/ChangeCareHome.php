@@ -6,6 +6,7 @@ namespace HandGarden\Home\Shared;
 
 use HandGarden\Account\Audit;
 use HandGarden\Account\ClinicRepository;
+use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
 use HandGarden\Client\Helpers;
 use HandGarden\Planning\HelperLeaves;
@@ -82,7 +83,7 @@ final class ChangeCareHome extends AbstractController
         };
     }
 
-    private function took(CareHome $home, \HandGarden\Client\Client $client): string
+    private function took(CareHome $home, Client $client): string
     {
         $home->takeIn($client);
 

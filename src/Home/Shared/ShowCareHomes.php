@@ -10,7 +10,6 @@ use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
 use HandGarden\Home\HomeAddress;
 use HandGarden\Home\HomeDevices;
-use HandGarden\Home\ShowHome;
 use HandGarden\Home\TakenOutWhy;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -95,7 +94,6 @@ final class ShowCareHomes extends AbstractController
             )),
             'zone' => $own->zone,
             'pairing' => $this->devices->pairingOfCareHome($found->id, $this->clock->now()),
-            'code' => ShowHome::CODE,
             'address' => $this->address->toEnter($request),
             'hindrance' => $this->address->hindrance($request, $own),
             'whys' => TakenOutWhy::ofTablets(),

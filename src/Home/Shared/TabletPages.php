@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace HandGarden\Home\Shared;
 
 use HandGarden\Account\Audit;
-use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\SignIn\Throttle;
 use HandGarden\Account\SignIn\TooManyTries;
 use HandGarden\Core\Data\InvalidData;
@@ -30,7 +29,6 @@ final class TabletPages extends AbstractController
         private readonly Residents $residents,
         private readonly HomeDevices $devices,
         private readonly HomeCookie $cookie,
-        private readonly ClinicRepository $clinics,
         private readonly Throttle $throttle,
         private readonly Audit $audit,
         private readonly Clock $clock,
@@ -81,9 +79,10 @@ final class TabletPages extends AbstractController
     public function open(Request $request, #[CurrentUser] TabletUser $user): JsonResponse
     {
         $tablet = $user->tablet;
-        $worker = $this->worker($tablet);
+        $home = $this->home($tablet);
+        $worker = $this->worker($tablet, $home);
         $clientId = Node::fromJson($request->getContent())->only('client')->get('client')->string();
-        $client = null === $worker ? null : $this->residents->openTo($this->home($tablet), $clientId);
+        $client = null === $worker ? null : $this->residents->openTo($home, $clientId);
         if (null === $worker || null === $client) {
             return $this->shown($tablet, null === $worker ? '' : 'not-open');
         }
@@ -124,11 +123,11 @@ final class TabletPages extends AbstractController
         }
     }
 
-    private function worker(SharedTablet $tablet): ?CareWorker
+    private function worker(SharedTablet $tablet, CareHome $home): ?CareWorker
     {
         $id = $tablet->worker($this->clock->now());
 
-        return null === $id ? null : $this->homes->worker($this->home($tablet), $id);
+        return null === $id ? null : $this->homes->worker($home, $id);
     }
 
     private function home(SharedTablet $tablet): CareHome
@@ -142,13 +141,11 @@ final class TabletPages extends AbstractController
     private function shown(SharedTablet $tablet, string $problem = ''): JsonResponse
     {
         $home = $this->home($tablet);
-        $worker = $this->worker($tablet);
+        $worker = $this->worker($tablet, $home);
 
         return new JsonResponse([
             'home' => $home->name,
-            'phone' => $this->clinics->own()->phone,
             'worker' => $worker?->name,
-            'isOpen' => null !== $tablet->openDeviceId,
             'residents' => null === $worker ? [] : $this->residents->of($home),
             'minutes' => SharedTablet::MINUTES,
             'problem' => $problem,
