@@ -75,6 +75,9 @@ test('every touch of the tapping test counts', async ({ page }) => {
   await page.getByRole('button', { name: 'Take the newest back' }).click();
 });
 
+// the glove is a process of its own: where a busy machine does not start it in time, once more
+test.describe.configure({ retries: 1 });
+
 test('the hand moves with the glove, a key freezes it, and a silent glove loses nothing', async ({
   page,
 }) => {
