@@ -55,6 +55,7 @@ final readonly class LogFormat
         'noticed',
         'whole',
         'paper',
+        'as_shown',
     ];
 
     public function __construct(
@@ -144,6 +145,7 @@ final readonly class LogFormat
             noticed: self::noticed($node->optional('noticed')),
             whole: $node->optional('whole')?->enum(Felt::class),
             fromPaper: $node->optional('paper')?->bool() ?? false,
+            asShown: $node->optional('as_shown')?->bool() ?? false,
         );
     }
 
@@ -223,6 +225,7 @@ final readonly class LogFormat
                     ),
                 'whole' => $told->whole?->value,
                 'paper' => $told->fromPaper ? true : null,
+                'as_shown' => $told->asShown ? true : null,
             ],
             static fn (mixed $value): bool => null !== $value,
         );
@@ -286,6 +289,7 @@ final readonly class LogFormat
                 : [],
             whole: Felt::tryFrom($text('whole')),
             fromPaper: $is('paper'),
+            asShown: $is('as_shown'),
         );
     }
 }

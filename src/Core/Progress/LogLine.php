@@ -24,6 +24,7 @@ final readonly class LogLine
      * @param ?Felt              $whole        of the sitting as a whole; null: nobody told
      * @param ?SkipReason        $reason       why it was not done, or not all of it
      * @param bool               $fromPaper    typed in afterwards: what was reached counts only where it was written
+     * @param bool               $asShown      marked for a whole class at once: done, and no evidence of how
      */
     public function __construct(
         public string $id,
@@ -49,6 +50,7 @@ final readonly class LogLine
         public ?Felt $whole = null,
         public ?SkipReason $reason = null,
         public bool $fromPaper = false,
+        public bool $asShown = false,
     ) {
     }
 
@@ -88,6 +90,7 @@ final readonly class LogLine
             whole: $told->whole,
             reason: $told->reason,
             fromPaper: $told->fromPaper,
+            asShown: $told->asShown,
         );
     }
 
@@ -151,6 +154,7 @@ final readonly class LogLine
     public function metTarget(): bool
     {
         return Outcome::Done === $this->outcome
+            && !$this->asShown
             && [] === $this->compensations
             && (!$this->fromPaper || $this->hasItsNumbers())
             && ($this->repetitions ?? $this->dose->repetitions) >= $this->dose->repetitions

@@ -30,6 +30,7 @@ final readonly class Told
      * @param ?Felt              $whole        how hard the sitting was as a whole, told at its end
      * @param bool               $fromPaper    written down by hand and typed in afterwards
      * @param ?Levels            $levels       at which it was really done, where they were not as planned
+     * @param bool               $asShown      marked for a whole class at once: done, and nobody told how
      */
     public function __construct(
         public Outcome $outcome,
@@ -56,6 +57,7 @@ final readonly class Told
         public array $noticed = [],
         public ?Felt $whole = null,
         public bool $fromPaper = false,
+        public bool $asShown = false,
     ) {
     }
 
@@ -97,6 +99,7 @@ final readonly class Told
             noticed: $this->noticed + $earlier->noticed,
             whole: Felt::harder($this->whole, $earlier->whole),
             fromPaper: $this->fromPaper || $earlier->fromPaper,
+            asShown: $this->asShown,
         );
     }
 

@@ -12,7 +12,8 @@ use HandGarden\Core\Progress\Told;
  * and however often.
  *
  * A later line takes the place of an earlier one for what was done. What hurt is not taken back by it: pain, tone,
- * tingling and trick movements keep the worst that was told. Of running totals the largest counts, where no line says
+ * tingling and trick movements keep the worst that was told. What was marked for a whole class at once stands behind
+ * every word of its own. Of running totals the largest counts, where no line says
  * otherwise. Something wrong makes the item a part of what was planned, unless a line says what was done. The pain told
  * at the end is that of every item that has no answer of its own.
  */
@@ -33,12 +34,18 @@ final class Fold
             $once,
             static fn (ItemEvent $a, ItemEvent $b): int => $a->place() <=> $b->place(),
         );
-        $lines = self::of($once, EventKind::Line);
+        $all = self::of($once, EventKind::Line);
+        $lines = array_values(
+            array_filter($all, static fn (ItemEvent $e): bool => true !== $e->told?->asShown),
+        );
+        $shown = array_values(
+            array_filter($all, static fn (ItemEvent $e): bool => true === $e->told?->asShown),
+        );
         $wrongs = self::of($once, EventKind::Wrong);
         $first = array_values(
             array_filter($once, static fn (ItemEvent $e): bool => null !== $e->told),
         )[0] ?? null;
-        $told = self::lastWord([...$wrongs, ...$lines]);
+        $told = self::lastWord([...$shown, ...$wrongs, ...$lines]);
         if (null === $first || null === $told) {
             return null;
         }

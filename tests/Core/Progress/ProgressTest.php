@@ -92,6 +92,31 @@ final class ProgressTest extends TestCase
         self::assertFalse($proposal?->kind->isMore() ?? false);
     }
 
+    public function testWhatWasMarkedForAWholeClassIsNoEvidenceAndTakesNoneAway(): void
+    {
+        $marked = fn (int $ago): LogLine => $this->line($ago, ['asShown' => true]);
+
+        self::assertNull($this->one('helped-lift-hold', [$marked(4), $marked(3), $marked(2), $marked(1)]));
+        self::assertNull(
+            $this->one('helped-lift-hold', [$this->line(4), $this->line(3), $marked(1)]),
+            'it is none of the three sittings',
+        );
+        $proposal = $this->one(
+            'helped-lift-hold',
+            [$this->line(5), $this->line(4), $marked(3), $this->line(2), $marked(1)],
+        );
+        self::assertSame(ProposalKind::Advance, $proposal?->kind, 'what was told counts as without it');
+        self::assertCount(3, $proposal->evidence);
+    }
+
+    public function testWhatHurtInAClassCountsLikeAnyOtherPain(): void
+    {
+        $hurt = $this->line(1, ['asShown' => true, 'painBefore' => 1, 'painAfter' => 5]);
+        $proposal = $this->one('helped-lift-hold', [$this->line(5), $this->line(4), $this->line(3), $hurt]);
+
+        self::assertSame(ProposalKind::Ease, $proposal?->kind);
+    }
+
     public function testASymptomInTheWindowCancelsAnyAdvance(): void
     {
         foreach (
@@ -594,6 +619,7 @@ final class ProgressTest extends TestCase
             newTingling: true === $of('newTingling', false),
             systemic: true === $of('systemic', false),
             hurtLater: true === $of('hurtLater', false),
+            asShown: true === $of('asShown', false),
         );
     }
 }

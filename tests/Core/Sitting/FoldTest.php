@@ -69,6 +69,18 @@ final class FoldTest extends TestCase
         self::assertTrue($told->hurtLater);
     }
 
+    public function testAMarkForAWholeClassStandsBehindEveryWordOfItsOwn(): void
+    {
+        $marked = new Told(Outcome::Done, asShown: true);
+        $own = new Told(Outcome::Part, repetitions: 3);
+        foreach ([[1, 2], [2, 1]] as [$first, $second]) {
+            $told = Fold::item([self::event($first, $own), self::event($second, $marked)])?->told;
+            self::assertSame(Outcome::Part, $told?->outcome);
+            self::assertFalse($told->asShown);
+        }
+        self::assertTrue(Fold::item([self::event(1, $marked)])?->told->asShown);
+    }
+
     /** @return iterable<string, array{int}> */
     public static function seeds(): iterable
     {

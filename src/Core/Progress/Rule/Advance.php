@@ -24,12 +24,17 @@ final readonly class Advance implements ItemRule
 
     public function propose(ItemHistory $history): ?Proposal
     {
-        $symptoms = $history->symptoms();
-        if (
-            \count($history->window) < $history->settings->leastSittings
-            || [] !== array_filter($history->window, $symptoms->any(...))
-            || $this->tricksForbid($history)
-        ) {
+        if ([] !== array_filter($history->window, $history->symptoms()->any(...))) {
+            return null;
+        }
+        $told = $history->ofWhatWasTold();
+
+        return null === $told ? null : $this->onEvidence($told);
+    }
+
+    private function onEvidence(ItemHistory $history): ?Proposal
+    {
+        if (\count($history->window) < $history->settings->leastSittings || $this->tricksForbid($history)) {
             return null;
         }
         $dose = $history->item->dose;

@@ -42,6 +42,25 @@ final readonly class ItemHistory
     ) {
     }
 
+    /** Without what was marked for a whole class at once; null: nothing else was told. */
+    public function ofWhatWasTold(): ?self
+    {
+        $told = array_values(array_filter($this->window, static fn (LogLine $l): bool => !$l->asShown));
+
+        return [] === $told ? null : new self(
+            $this->item,
+            $told,
+            $this->begunOn,
+            $this->ladder,
+            fitting: $this->fitting,
+            settings: $this->settings,
+            scheduledInWindow: $this->scheduledInWindow,
+            today: $this->today,
+            usualPain: $this->usualPain,
+            atHome: $this->atHome,
+        );
+    }
+
     public function symptoms(): Symptoms
     {
         return new Symptoms($this->settings, $this->usualPain);
