@@ -34,7 +34,13 @@ final readonly class BeginSitting
     /** Pain now, as a form tells it; null: it does not. */
     public static function pain(Request $request): ?int
     {
-        $pain = (string) $request->request->get('pain_before', '');
+        return self::painIn($request, 'pain_before');
+    }
+
+    /** The same of a field by another name. */
+    public static function painIn(Request $request, string $field): ?int
+    {
+        $pain = (string) $request->request->get($field, '');
 
         return 1 === preg_match('/^(10|\d)$/', $pain) ? (int) $pain : null;
     }

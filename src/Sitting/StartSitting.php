@@ -8,7 +8,6 @@ use HandGarden\Account\Audit;
 use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Placement\Decided;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Planning\GivenToday;
 use HandGarden\Planning\ListToday;
@@ -17,7 +16,6 @@ use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Web\Clock;
 use HandGarden\Web\Typed;
-use HandGarden\Web\Wording;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -40,9 +38,9 @@ final class StartSitting extends AbstractController
         private readonly LatePain $latePain,
         private readonly Audit $audit,
         private readonly Clock $clock,
-        private readonly Wording $wording,
         private readonly BeginSitting $begin,
         private readonly HelperLines $helper,
+        private readonly Hindrances $hindrances,
     ) {
     }
 
@@ -57,7 +55,9 @@ final class StartSitting extends AbstractController
         $asked = $request->isMethod('POST') ? $request->request : $request->query;
         $kind = $asked->has('kind') ? RoutineKind::fromForm($asked) : $this->list->kind($client);
         $given = $this->given->for($client, $kind);
-        $hindrance = $this->hindrance($client, [] !== $given->items);
+        $hindrance = $this->hindrances->of($client) ?? ([] === $given->items
+            ? 'There is no routine yet. A therapist makes one under Routine.'
+            : null);
         $problems = [];
         if ($request->isMethod('POST') && null === $hindrance) {
             $pain = BeginSitting::pain($request);
@@ -120,26 +120,6 @@ final class StartSitting extends AbstractController
             'typed' => Typed::texts($request),
             'setUp' => $this->catalogue->get()->screening->setUpCheck,
         ], new Response(status: [] === $problems ? 200 : 422));
-    }
-
-    private function hindrance(Client $client, bool $hasItems): ?string
-    {
-        $today = $this->clock->today($client->zone);
-        foreach ($this->plan->facts($client)->measured->screening->found($today) as $question) {
-            if ($question->bars->everything) {
-                return $question->consequence;
-            }
-        }
-        foreach ($this->plans->suspensions($client) as $suspension) {
-            if (Decided::EVERYTHING === $suspension->itemKey) {
-                return $this->wording->word(
-                    'suspension.hinders',
-                    ['why' => $this->wording->say($suspension->why())],
-                );
-            }
-        }
-
-        return $hasItems ? null : 'There is no routine yet. A therapist makes one under Routine.';
     }
 
     /** @param list<Item> $items */
