@@ -79,6 +79,12 @@ final readonly class Setting
         );
     }
 
+    /** In a class: the clinic's things at hand, and one of the staff beside this client alone, or nobody. */
+    public function inClass(bool $isBeside): self
+    {
+        return new self(supervised: $isBeside, atHome: false);
+    }
+
     /**
      * As when one helper is there.
      *

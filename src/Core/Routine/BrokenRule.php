@@ -9,6 +9,7 @@ use HandGarden\Core\Words\Phrase;
 /** A hard rule that a routine does not keep; `item` is the place in the order, null for the whole. */
 final readonly class BrokenRule
 {
+    public const TOO_LITTLE_OPENING = 'too-little-opening';
     private const AMOUNT = ['over-time', 'over-effort', 'too-many-items'];
 
     public function __construct(

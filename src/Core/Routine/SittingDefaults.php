@@ -16,6 +16,8 @@ final readonly class SittingDefaults
         public float $lowEffort = 2.0,
         public float $usualEffort = 3.0,
         public float $goodEffort = 3.5,
+        /** Places of a class that one of the staff looks after. */
+        public int $classPlaces = 6,
     ) {
     }
 }

@@ -86,6 +86,7 @@ final class SettingList
         'lowEffort' => [SettingUnit::Effort, 1.0, 2.0, 0.1, Touches::TiresQuickly],
         'usualEffort' => [SettingUnit::Effort, 1.5, 3.0, 0.1, Touches::UsualStamina],
         'goodEffort' => [SettingUnit::Effort, 2.0, 3.5, 0.1, Touches::GoodStamina],
+        'classPlaces' => [SettingUnit::Places, 1, 6],
     ];
     private const DOSES = [
         'holdSeconds' => [SettingUnit::Seconds, 5, 60],

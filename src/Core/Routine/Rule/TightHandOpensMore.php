@@ -34,7 +34,7 @@ final readonly class TightHandOpensMore implements SittingRule
         }
 
         return [
-            new BrokenRule('too-little-opening', new Phrase('sitting_rule.too_little_opening', [
+            new BrokenRule(BrokenRule::TOO_LITTLE_OPENING, new Phrase('sitting_rule.too_little_opening', [
                 'times' => self::BALANCE,
                 'opening' => round($balance->extensionSeconds),
                 'gripping' => round($balance->flexionSeconds),
