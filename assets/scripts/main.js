@@ -1,6 +1,7 @@
 // Connects what the page marks with data-behaviour="name" to the module of that name. A page without scripts still
 // works.
 import { connect as choose } from './behaviours/choose.js';
+import { connect as classRun } from './behaviours/class-run.js';
 import { connect as counter } from './behaviours/counter.js';
 import { connect as filters } from './behaviours/filters.js';
 import { connect as flipbook } from './behaviours/flipbook.js';
@@ -21,6 +22,7 @@ import { connect as waiting } from './behaviours/waiting.js';
 /** @type {Record<string, (element: any) => () => void>} each says how to stop it */
 const behaviours = {
   choose,
+  'class-run': classRun,
   counter,
   filters,
   flipbook,

@@ -30,6 +30,7 @@ final readonly class LoggedDay
         public ?int $wornMinutes,
         public bool $hasSymptom,
         public int $mended,
+        public bool $inClass,
     ) {
     }
 
@@ -55,6 +56,7 @@ final readonly class LoggedDay
             wornMinutes: $row->intOrNull('worn'),
             hasSymptom: true === $row->bool('has_symptom'),
             mended: $mended[$row->text('id')] ?? 0,
+            inClass: true === $row->bool('in_class'),
         );
     }
 

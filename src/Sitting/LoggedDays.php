@@ -13,7 +13,7 @@ use HandGarden\Web\Row;
 final readonly class LoggedDays
 {
     private const SITTINGS = "SELECT s.id, s.day, s.started_at, s.finished_at IS NOT NULL AS finished, s.note,
-            s.actor_id, s.from_paper, s.written_by, s.pain_before,
+            s.actor_id, s.from_paper, s.in_class, s.written_by, s.pain_before,
             count(i.id) AS items,
             count(*) FILTER (WHERE told->>'outcome' = 'done') AS done,
             count(*) FILTER (WHERE told->>'outcome' = 'part') AS part,

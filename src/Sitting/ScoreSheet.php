@@ -44,7 +44,8 @@ final readonly class ScoreSheet
      * @param list<Item>                 $items the same, as they were planned
      * @param list<array<string, mixed>> $stops see StopSheet
      *
-     * @return array<string, mixed>
+     * @return array{version: int, seed: int, items: list<array<string, mixed>>, stops: list<array<string, mixed>>,
+     *     stretches: list<array{items: list<int>, cues: list<array<string, mixed>>}>}
      */
     public function of(
         array $ids,

@@ -53,6 +53,10 @@ class Sitting implements TellsOfClient
     #[ORM\Column]
     public bool $fromPaper = false;
 
+    /** At a place of a class, by its own card. */
+    #[ORM\Column]
+    public bool $inClass = false;
+
     /** Who wrote it, where it is from paper. */
     #[ORM\Column(length: 80)]
     public string $writtenBy = '';

@@ -20,6 +20,8 @@ use HandGarden\Core\Routine\Shape;
 use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Core\Wearing\Worn;
 use HandGarden\Device\Device;
+use HandGarden\GroupWork\ClassRun;
+use HandGarden\GroupWork\HandClass;
 use HandGarden\Home\Consent;
 use HandGarden\Home\HomeDevice;
 use HandGarden\Home\Message;
@@ -123,6 +125,8 @@ final class AccessTest extends GardenTestCase
         'library_export',
         'library_import',
         'library_pose',
+        'class_all_add',
+        'class_change',
     ];
     /** For therapists with the mark "trained in hands-on release". */
     private const RELEASE = ['library_release', 'sitting_release'];
@@ -148,7 +152,7 @@ final class AccessTest extends GardenTestCase
         'desk_mailbox',
     ];
     /** Asks for a token of its own, whoever is signed in. */
-    private const BY_TOKEN = ['device_frames', 'sitting_events'];
+    private const BY_TOKEN = ['device_frames', 'sitting_events', 'class_follow'];
     /** Asks for the cookie of a device at home, whoever is signed in. */
     private const BY_DEVICE = [
         'home_day',
@@ -235,6 +239,9 @@ final class AccessTest extends GardenTestCase
         'home_house_close',
         'home_care_homes',
         'home_care_homes_add',
+        'class_all',
+        'class_all_add',
+        'class_follow',
     ];
 
     /** @return iterable<string, array{?Role}> */
@@ -444,6 +451,8 @@ final class AccessTest extends GardenTestCase
             'group' => 'sitting',
             'point' => 'x',
             'code' => str_repeat('A', 48),
+            'class' => 'x',
+            'run' => 'x',
         ];
         if (null !== $therapist) {
             $clinic = $this->entities->find(
@@ -555,6 +564,14 @@ final class AccessTest extends GardenTestCase
                 at: $now,
             ))->id;
             $ids['home'] = $this->keep(new CareHome($clinicId, 'x', at: $now))->id;
+            $class = $this->keep(new HandClass($clinicId, 'x', $therapist->id, $now));
+            $ids['class'] = $class->id;
+            $ids['run'] = $this->keep(new ClassRun(
+                $class,
+                Actor::staff($therapist->id),
+                ['items' => []],
+                $now,
+            ))->id;
             $ids['helper'] = $this->keep(
                 new Helper($clinicId, $client->id, 'x', HelperKind::Family, at: $now),
             )->id;

@@ -6,6 +6,7 @@ namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Staff;
 use HandGarden\Client\Client;
+use HandGarden\Desk\Demo\DemoClass;
 use HandGarden\Desk\Demo\DemoClients;
 use HandGarden\Desk\Demo\LoadDemo;
 use HandGarden\Planning\DrawAhead;
@@ -114,6 +115,7 @@ final class DemoTest extends GardenTestCase
             $this->entities,
             $this->service(UserPasswordHasherInterface::class),
             $this->service(DemoClients::class),
+            $this->service(DemoClass::class),
             clock: $this->service(Clock::class),
             pictures: $this->service(DrawAhead::class),
             onLoopback: $onLoopback,

@@ -24,6 +24,7 @@ final class FloorsTest
         ['Progress'],
         ['Following'],
         ['Home'],
+        ['GroupWork'],
         ['Caseload'],
         ['Exchange'],
         ['Office'],

@@ -5,6 +5,7 @@ import { Director } from './director.js';
 import { Faces } from './faces.js';
 import { HomeSitting } from '../home/sitting.js';
 import { Keeper } from './keeper.js';
+import { LedByWall } from './led.js';
 import { onlyHere } from './only.js';
 import { Post } from './post.js';
 import { Guide } from './release/guide.js';
@@ -94,6 +95,10 @@ async function open(root, running, says) {
     ? new Guide(root, running, faces, { sheet, release, act })
     : new Director(root, running, faces, { sheet, act });
   leads.start(kept.map(({ told }) => told));
+  if (leads instanceof Director) {
+    if (sheet.score.led) new LedByWall(leads, running, sheet.score.led, sheet.secret);
+    if (location.hash === '#wrong') leads.somethingIsWrong();
+  }
   keepForLater(sheet.score.items);
   running.on(window, 'online', () => post.flush());
   running.every(() => post.flush(), AGAIN_MS);

@@ -22,8 +22,8 @@
  *   alert: string|null, calls: boolean, words: string}} StopRow
  * @typedef {{items: Item[], stretches: Stretch[], stops: StopRow[],
  *   release?: import('./release/run.js').Release,
- *   helper?: Record<string, import('./helper.js').Line[]>, signs?: boolean}} Score signs: a no is read from face and
- *   body
+ *   helper?: Record<string, import('./helper.js').Line[]>, signs?: boolean,
+ *   led?: import('./led.js').Led}} Score signs: a no is read from face and body; led: a wall leads
  * @typedef {{score: Score, hash: string, secret: string, page: import('./around.js').Around,
  *   told: Record<string, string|null>, isFinished: boolean,
  *   from?: import('./keeper.js').From, defaults: Record<string, number|string>,

@@ -61,14 +61,19 @@ final readonly class DemoClients
     ) {
     }
 
-    /** @param callable(string): void $after each client */
+    /**
+     * @param callable(string): void $after each client
+     *
+     * @return array<string, Client> by the name of their story
+     */
     public function make(
         Clinic $clinic,
         Staff $therapist,
         Staff $assistant,
         \DateTimeImmutable $now,
         callable $after,
-    ): void {
+    ): array {
+        $clients = [];
         foreach (self::NAMES as $name) {
             $story = $this->file($name.'.json');
             $client = $this->client(
@@ -96,6 +101,7 @@ final readonly class DemoClients
                     $now,
                 );
             }
+            $clients[$name] = $client;
             $this->helper($story, $client, $therapist, $now);
             $this->block($story, $client, $therapist, $now);
             $this->entities->flush();
@@ -116,6 +122,8 @@ final readonly class DemoClients
             $after($name);
         }
         $this->memories->rebuild();
+
+        return $clients;
     }
 
     private function file(string $name): Node

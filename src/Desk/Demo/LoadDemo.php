@@ -32,6 +32,7 @@ final class LoadDemo extends Command
         private readonly EntityManagerInterface $entities,
         private readonly UserPasswordHasherInterface $hasher,
         private readonly DemoClients $clients,
+        private readonly DemoClass $class,
         private readonly Clock $clock,
         private readonly DrawAhead $pictures,
         private readonly bool $onLoopback,
@@ -111,7 +112,7 @@ final class LoadDemo extends Command
         $bar = (new SymfonyStyle($input, $output))->createProgressBar(
             \count(DemoClients::NAMES),
         );
-        $this->clients->make(
+        $clients = $this->clients->make(
             $clinic,
             $lead,
             $assistant,
@@ -121,6 +122,7 @@ final class LoadDemo extends Command
             },
         );
         $bar->finish();
+        $this->class->make($clients, $lead, $this->clock->now());
         $output->writeln('');
         $this->pictures->draw(self::DRAWS_SECONDS);
         $output->writeln('Demonstration data loaded.');
