@@ -14,6 +14,7 @@ use HandGarden\Core\Cue\CountPlan;
 use HandGarden\Core\Cue\Cue;
 use HandGarden\Core\Cue\CueKind;
 use HandGarden\Core\Cue\Flow;
+use HandGarden\Core\Cue\Gaze;
 use HandGarden\Core\Cue\Legs;
 use HandGarden\Core\Cue\UnitOrder;
 use HandGarden\Core\Cue\Walk;
@@ -56,6 +57,7 @@ final readonly class WalkReader
             'danger',
             'later',
             'legs',
+            'looks',
         );
         $kind = $node->get('kind')->enum(WalkKind::class);
         $cues = array_map(self::cue(...), $node->get('cues')->items());
@@ -76,6 +78,7 @@ final readonly class WalkReader
             isQuiet: $node->optional('quiet')?->bool() ?? false,
             laterSeconds: $node->optional('later')?->int(1, 600) ?? 0,
             legs: self::legs($node->optional('legs')),
+            looks: $node->optional('looks')?->enum(Gaze::class) ?? Gaze::Screen,
         );
         self::check($walk, $dose, $node);
 

@@ -113,6 +113,7 @@ final readonly class ScoreSheet
             'counts' => $count->button?->value,
             'drops' => $count->has(Counted::Drops),
             'quiet' => $item->rung->walk->isQuiet,
+            'looks' => $item->rung->walk->looks->value,
             'log' => $item->rung->walk->flow->value,
             'wears' => $item->rung->walk->minutes,
             'fields' => $item->isPause ? [] : $this->fields->of($item),

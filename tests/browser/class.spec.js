@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { complaints, signIn } from './steps.js';
 
@@ -9,6 +10,11 @@ async function touch(page, button) {
   await button.click();
 }
 
+async function isClean(page, what) {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect.soft(violations, what).toEqual([]);
+}
+
 async function openClass(page, who = 'sefa') {
   await signIn(page, who);
   await page.goto('/classes');
@@ -18,6 +24,7 @@ async function openClass(page, who = 'sefa') {
 /** Says of everybody that they are there, without pain; every one of them was asked about the last time. */
 async function sayWhoIsThere(page) {
   await page.getByRole('link', { name: 'Begin it' }).click();
+  await isClean(page, 'who is there');
   for (let n = 1; n <= CLIENTS; n += 1) {
     await page
       .getByRole('group', { name: `Pain now, place ${n}` })
@@ -36,7 +43,9 @@ test('a class of four is led from one wall; something wrong stops one place, an 
 }) => {
   const complained = complaints(page);
   await openClass(page);
+  await isClean(page, 'class');
   await sayWhoIsThere(page);
+  await isClean(page, 'led');
 
   // the wall knows places by their numbers
   const [wall] = await Promise.all([
@@ -47,6 +56,7 @@ test('a class of four is led from one wall; something wrong stops one place, an 
   await expect(wall.locator('[data-places] li')).toHaveCount(CLIENTS);
   for (const name of ['Tomasz', 'Bashir', 'Noor', 'Imke'])
     await expect(wall.locator('body')).not.toContainText(name);
+  await isClean(wall, 'wall');
   await wall.getByRole('button', { name: 'Begin' }).click();
   await expect(page.locator('[data-at]')).toBeVisible();
 
@@ -61,6 +71,7 @@ test('a class of four is led from one wall; something wrong stops one place, an 
   await expect(wall.getByRole('heading', { level: 1 })).toHaveText(/Textured-ball roll/);
   await expect(place.locator('[data-led]')).toContainText('On the wall: Textured-ball roll');
   await expect(place.locator('#ready-title')).toHaveText(/Textured-ball roll/);
+  await isClean(place, 'place');
   await touch(place, place.getByRole('button', { name: 'I have done it' }));
   await touch(place, place.getByRole('button', { name: 'Done as planned' }));
   await expect(page.locator('[data-place="2"]')).toHaveText(/^1 of \d told$/);
@@ -89,6 +100,7 @@ test('a class of four is led from one wall; something wrong stops one place, an 
   await touch(other, other.locator('[data-sign="stroke"]'));
   await expect(wall.getByRole('heading', { name: 'Stop. We all sit still.' })).toBeVisible();
   await expect(place.locator('[data-led]')).toContainText('Stop. Sit still');
+  await isClean(wall, 'wall that stands still');
   await page.getByRole('button', { name: 'It is seen to: the others go on' }).click();
   await expect(wall.locator('[data-face="stopped"]')).toBeHidden();
   await expect(wall.getByRole('button', { name: 'Go on' })).toBeVisible();

@@ -36,7 +36,7 @@ export class Director {
   ready() {
     const items = this.course.itemsOf(this.stretch);
     showReady(this.faces, items, this.stretch === 0);
-    this.stage.helper.begin(items, this.sheet.score.helper);
+    this.stage.reads(items);
     for (const item of items) this.stage.moving.load(item);
     showDots(this.root, this.course.dots, this.stretch);
     this.faces.show('ready');

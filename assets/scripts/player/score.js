@@ -14,7 +14,7 @@
  *   steps: string[], watch: string, easier: string, harder: string, stop: string, side: string, stills: string[],
  *   telling: number, book: string, repetitions: number,
  *   fewest?: number, hold: number, counts: string|null, drops: boolean, quiet: boolean,
- *   log: string, fields: Field[], restsWith: string[], rests: boolean,
+ *   looks?: string, log: string, fields: Field[], restsWith: string[], rests: boolean,
  *   wears?: [number, number]|null,
  * }} Item
  * @typedef {{items: number[], cues: Cue[]}} Stretch

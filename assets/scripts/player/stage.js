@@ -3,6 +3,7 @@ import { Adjust } from './adjust.js';
 import { askAfter } from './after.js';
 import { Buttons } from './buttons.js';
 import { Counter } from './counter.js';
+import { Gaze } from './gaze.js';
 import { Guard } from './guard.js';
 import { HelperLines } from './helper.js';
 import { listen } from './keys.js';
@@ -78,11 +79,17 @@ export function stageOf(root, running, director) {
   const ready = faces.get('ready');
   readAloud(ready, running, sound);
   const helper = new HelperLines(ready, running);
+  const gaze = new Gaze(root, running, wanted);
+  /** @param {import('./score.js').Item[]} items that are read of before the start */
+  const reads = (items) => {
+    helper.begin(items, sheet.score.helper);
+    gaze.reads(items);
+  };
   const wearing = new Wearing(root, running, {
     items,
     sitting: location.pathname.split('/').pop() ?? '',
     say: (words) => sound.say(words),
     tell: (item, body) => director.act('line', item, body),
   });
-  return { playing, counter, logging, wrong, helper, wearing, moving: work.moving };
+  return { playing, counter, logging, wrong, reads, wearing, moving: work.moving };
 }

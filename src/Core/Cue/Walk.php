@@ -19,6 +19,7 @@ final readonly class Walk
      * @param bool                $isQuiet    never counted aloud
      * @param int                 $laterSeconds taken after the sitting
      * @param Legs                $legs         what they do meanwhile
+     * @param Gaze                $looks        where one looks meanwhile
      */
     public function __construct(
         public WalkKind $kind,
@@ -36,6 +37,7 @@ final readonly class Walk
         public bool $isQuiet,
         public int $laterSeconds,
         public Legs $legs = new Legs(),
+        public Gaze $looks = Gaze::Screen,
     ) {
     }
 
