@@ -100,6 +100,29 @@ const spokenOf = (cues) => [
   ),
 ];
 
+for (const [id, words, start] of [
+  ['mirror-open-close', 'Look into the mirror, not here', 'I see it: start'],
+  ['imagine-and-watch', 'Nothing has to move', 'I sit well: start'],
+]) {
+  test(`${id}: one looks elsewhere, is told so before, and hears it`, async ({ page }) => {
+    const score = scoreOf([id]);
+    await play(page, score);
+    const ready = face(page, 'ready');
+    await expect(ready.locator('[data-gaze]')).toContainText(words);
+    await ready.getByRole('button', { name: 'Say it aloud' }).click();
+    await expect(ready.locator('[data-hear]')).toHaveAttribute('aria-pressed', 'false');
+    await ready.getByRole('button', { name: 'Say it aloud' }).click();
+    await expect(ready.locator('[data-hear]')).toHaveAttribute('aria-pressed', 'true');
+    await steadily(page);
+    await ready.getByRole('button', { name: start }).click();
+    const first = score.stretches[0].cues.find(({ part }) => part === 'work');
+    await expect(face(page, 'work').locator('[data-words]')).toHaveText(first.words);
+    await expect(face(page, 'work').locator('.hold-ring')).toBeHidden();
+    await expect(face(page, 'work').locator('[data-count]')).toBeHidden();
+    await expect.poll(() => page.evaluate(() => window.said.join(' '))).toContain(first.words);
+  });
+}
+
 test('what is worn is reminded of, and the skin is looked at when it comes off', async ({
   page,
 }) => {
