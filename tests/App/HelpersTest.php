@@ -8,6 +8,7 @@ use HandGarden\Account\Role;
 use HandGarden\Client\Client;
 use HandGarden\Client\Helper;
 use HandGarden\Client\Helpers;
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\Performer;
 use HandGarden\Core\Home\ConsentKind;
@@ -21,6 +22,7 @@ use HandGarden\Home\HelperWords;
 use HandGarden\Planning\Briefs;
 use HandGarden\Planning\GivenToday;
 use HandGarden\Planning\HandsOn;
+use HandGarden\Planning\InClass;
 use HandGarden\Planning\Marks;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanWeek;
@@ -278,6 +280,70 @@ final class HelpersTest extends AtHomeTestCase
             }
         }
         self::assertGreaterThan(0, $seen, 'what is signed does come in');
+    }
+
+    /** The same by a therapist's hand: at home whoever is there was not shown it. */
+    public function testNothingByHandIsAddedForWhoeverIsNotSigned(): void
+    {
+        $this->nothingAlone();
+        $this->sister();
+        $tried = 0;
+        foreach (Cases::catalogue()->rungs() as $rung) {
+            $item = new Item($rung, Hands::Right, $rung->dosing->start, Phrase::own(''));
+            if ($this->isHandsOn($item) && 0 === $tried++ % 3) {
+                $this->post($this->path('routine'), [
+                    'do' => 'add',
+                    'rung' => $rung->id,
+                    'hands' => 'right',
+                    'note' => 'I want it',
+                    'because' => 'I want it',
+                ]);
+            }
+        }
+        $this->entities->clear();
+        $this->service(Plan::class)->reset();
+        $given = $this->service(GivenToday::class)->for(
+            $this->fresh($this->odalys),
+            RoutineKind::Home,
+        )->items;
+
+        self::assertGreaterThan(6, $tried);
+        self::assertSame([], array_filter($given, $this->isHandsOn(...)));
+    }
+
+    /** And in a class, where nobody's hands are free, whoever is signed. */
+    public function testNoClassAsksForHandsWhoeverIsSigned(): void
+    {
+        foreach ([false, true] as $isSigned) {
+            foreach ($isSigned ? $this->service(HandsOn::class)->of(
+                $this->fresh($this->odalys),
+            ) : [] as $work) {
+                $this->teach($this->sister(), $work, $this->points($work));
+            }
+            $this->entities->clear();
+            $this->service(Plan::class)->reset();
+            $client = $this->fresh($this->odalys);
+            $door = $this->service(InClass::class)->door($client);
+            $cards = $this->service(InClass::class)->cards($client);
+            $seen = 0;
+            foreach (Cases::catalogue()->rungs() as $rung) {
+                [$one] = $cards->of([$rung]);
+                if (null !== $one->item) {
+                    self::assertNull($door->stops($one->item), $rung->id);
+                    self::assertNotSame(
+                        [],
+                        array_udiff(
+                            $one->item->rung->fit->performers,
+                            [Performer::Helper, Performer::TrainedTherapist],
+                            static fn (Performer $a, Performer $b): int => $a->value <=> $b->value,
+                        ),
+                        $rung->id,
+                    );
+                    ++$seen;
+                }
+            }
+            self::assertGreaterThan(3, $seen);
+        }
     }
 
     /** @return list<Item> */
