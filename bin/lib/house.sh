@@ -189,6 +189,13 @@ console_here() { # takes the place of the shell that calls it
     if [ "$(id -u)" = 0 ]; then exec setpriv --reuid="$WEB_USER" --regid="$WEB_USER" --init-groups -- "${run[@]}"; else exec "${run[@]}"; fi
 }
 
+# Where the house is found at home, as a picture for paper: only whoever starts it knows the address.
+draw_address() {
+    [ -n "${HG_PUBLIC_URL:-}" ] || return 0
+    node "$ROOT/bin/lib/code-picture.mjs" "${HG_PUBLIC_URL%/}/home" "$STATE/address" \
+        || say "the address could not be drawn; on paper it stands in words"
+}
+
 # The container and the catalogue are compiled anew when anything they are made of has changed.
 prepare_cache() {
     local print file=$KEEP/compiled

@@ -41,7 +41,7 @@ final class ShowRoutine extends AbstractController
         private readonly Paper $paper,
         private readonly StartingPoints $points,
         private readonly Helpers $helpers,
-        private readonly string $publicUrl,
+        private readonly AddressPicture $address,
     ) {
     }
 
@@ -167,7 +167,8 @@ final class ShowRoutine extends AbstractController
                     ),
                     'techniques' => $handbook->techniques,
                     'isHelped' => [] !== $this->helpers->there($client),
-                    'publicUrl' => $this->publicUrl,
+                    'address' => $this->address->address(),
+                    'addressPicture' => $this->address->inline(),
                 ],
             );
 
