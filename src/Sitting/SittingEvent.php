@@ -14,6 +14,7 @@ use HandGarden\Core\Actor\ActorKind;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Told;
+use HandGarden\Core\Progress\Unlike;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\ItemEvent;
 use HandGarden\Web\Row;
@@ -204,6 +205,9 @@ class SittingEvent implements TellsOfClient
                 : null,
             whole: EventKind::After === $this->kind && \is_string($this->body['felt'] ?? null)
                 ? Felt::tryFrom($this->body['felt'])
+                : null,
+            unlike: EventKind::After === $this->kind && \is_string($this->body['unlike'] ?? null)
+                ? Unlike::tryFrom($this->body['unlike'])
                 : null,
             noticed: EventKind::Noticed === $this->kind
                 ? LogFormat::noticed(Node::root($this->body, 'noticed'))

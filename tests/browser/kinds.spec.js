@@ -123,6 +123,24 @@ for (const [id, words, start] of [
   });
 }
 
+test('who cannot be asked is looked at when it is over', async ({ page }) => {
+  await play(page, { ...scoreOf(['cream-palm-massage']), signs: true });
+  for (const [on, name] of [
+    ['ready', 'Start'],
+    ['work', 'Enough'],
+    ['log', 'Done as planned'],
+    ['seen', 'Some signs'],
+    ['unlike', 'Sleepier'],
+    ['tell', 'Finish'],
+  ]) {
+    await steadily(page);
+    await face(page, on).getByRole('button', { name }).click();
+  }
+  const after = () => page.evaluate(() => window.told.filter(({ kind }) => kind === 'after'));
+  await expect.poll(after).toHaveLength(1);
+  expect((await after())[0].body).toEqual({ pain: 4, unlike: 'sleepy' });
+});
+
 test('what is worn is reminded of, and the skin is looked at when it comes off', async ({
   page,
 }) => {

@@ -24,6 +24,15 @@ export function askAfter(faces, running, guard, done, { asksHowHard } = { asksHo
     if (parts.length > 0) body.parts = parts;
     onwards();
   });
+  // who cannot be asked is looked at
+  each(faces.get('seen'), 'pain', (pain) => {
+    body.pain = Number(pain);
+    faces.show('unlike');
+  });
+  each(faces.get('unlike'), 'unlike', (unlike) => {
+    if (unlike !== 'no') body.unlike = unlike;
+    faces.show('tell');
+  });
   each(faces.get('hard'), 'felt', (felt) => {
     body.felt = felt;
     faces.show('tell');

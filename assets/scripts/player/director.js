@@ -110,7 +110,7 @@ export class Director {
     }
     this.awake.release();
     if (this.course.isOver) this.finish({});
-    else this.faces.show('after');
+    else this.faces.show(this.sheet.score.signs ? 'seen' : 'after');
   }
 
   #end() {

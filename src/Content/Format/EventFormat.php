@@ -12,6 +12,7 @@ use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Noticed;
+use HandGarden\Core\Progress\Unlike;
 use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Core\Sitting\Sign;
 use HandGarden\Core\Sitting\StopTable;
@@ -130,7 +131,7 @@ final readonly class EventFormat
     /** @return array<string, mixed> */
     private static function after(Node $body): array
     {
-        $body->only('pain', 'parts', 'felt', 'note');
+        $body->only('pain', 'parts', 'felt', 'unlike', 'note');
         $parts = [];
         foreach ($body->optional('parts')?->items() ?? [] as $part) {
             $part->only('part', 'side');
@@ -144,6 +145,7 @@ final readonly class EventFormat
             'pain' => $body->optional('pain')?->int(0, StopTable::MOST),
             'parts' => [] === $parts ? null : $parts,
             'felt' => $body->optional('felt')?->enum(Felt::class)->value,
+            'unlike' => $body->optional('unlike')?->enum(Unlike::class)->value,
             'note' => self::text($body->optional('note'), self::NOTE_LETTERS),
         ], static fn (mixed $value): bool => null !== $value);
     }

@@ -21,6 +21,7 @@ use HandGarden\Core\Progress\Skin;
 use HandGarden\Core\Progress\SkipReason;
 use HandGarden\Core\Progress\Told;
 use HandGarden\Core\Progress\ToneAfter;
+use HandGarden\Core\Progress\Unlike;
 use HandGarden\Core\Routine\ItemKey;
 
 /** A log line as named values. */
@@ -56,6 +57,7 @@ final readonly class LogFormat
         'whole',
         'paper',
         'as_shown',
+        'unlike',
     ];
 
     public function __construct(
@@ -146,6 +148,7 @@ final readonly class LogFormat
             whole: $node->optional('whole')?->enum(Felt::class),
             fromPaper: $node->optional('paper')?->bool() ?? false,
             asShown: $node->optional('as_shown')?->bool() ?? false,
+            unlike: $node->optional('unlike')?->enum(Unlike::class),
         );
     }
 
@@ -226,6 +229,7 @@ final readonly class LogFormat
                 'whole' => $told->whole?->value,
                 'paper' => $told->fromPaper ? true : null,
                 'as_shown' => $told->asShown ? true : null,
+                'unlike' => $told->unlike?->value,
             ],
             static fn (mixed $value): bool => null !== $value,
         );
@@ -290,6 +294,7 @@ final readonly class LogFormat
             whole: Felt::tryFrom($text('whole')),
             fromPaper: $is('paper'),
             asShown: $is('as_shown'),
+            unlike: Unlike::tryFrom($text('unlike')),
         );
     }
 }

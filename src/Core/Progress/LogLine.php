@@ -24,6 +24,7 @@ final readonly class LogLine
      * @param ?Felt              $whole        of the sitting as a whole; null: nobody told
      * @param ?SkipReason        $reason       why it was not done, or not all of it
      * @param bool               $fromPaper    typed in afterwards: what was reached counts only where it was written
+     * @param ?Unlike            $unlike       themselves, in that sitting
      * @param bool               $asShown      marked for a whole class at once: done, and no evidence of how
      */
     public function __construct(
@@ -51,6 +52,7 @@ final readonly class LogLine
         public ?SkipReason $reason = null,
         public bool $fromPaper = false,
         public bool $asShown = false,
+        public ?Unlike $unlike = null,
     ) {
     }
 
@@ -91,6 +93,7 @@ final readonly class LogLine
             reason: $told->reason,
             fromPaper: $told->fromPaper,
             asShown: $told->asShown,
+            unlike: $told->unlike,
         );
     }
 

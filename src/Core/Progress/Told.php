@@ -30,6 +30,7 @@ final readonly class Told
      * @param ?Felt              $whole        how hard the sitting was as a whole, told at its end
      * @param bool               $fromPaper    written down by hand and typed in afterwards
      * @param ?Levels            $levels       at which it was really done, where they were not as planned
+     * @param ?Unlike            $unlike       themselves, in that sitting; told of who cannot tell
      * @param bool               $asShown      marked for a whole class at once: done, and nobody told how
      */
     public function __construct(
@@ -58,6 +59,7 @@ final readonly class Told
         public ?Felt $whole = null,
         public bool $fromPaper = false,
         public bool $asShown = false,
+        public ?Unlike $unlike = null,
     ) {
     }
 
@@ -100,6 +102,7 @@ final readonly class Told
             whole: Felt::harder($this->whole, $earlier->whole),
             fromPaper: $this->fromPaper || $earlier->fromPaper,
             asShown: $this->asShown,
+            unlike: $this->unlike ?? $earlier->unlike,
         );
     }
 
@@ -114,11 +117,12 @@ final readonly class Told
      *
      * @param ?int $pain 0 to 10
      */
-    public function withTheEnd(?int $pain, ?Felt $whole): self
+    public function withTheEnd(?int $pain, ?Felt $whole, ?Unlike $unlike = null): self
     {
         return $this->with([
             'painAfter' => $this->painAfter ?? $pain,
             'whole' => $whole ?? $this->whole,
+            'unlike' => $unlike ?? $this->unlike,
         ]);
     }
 

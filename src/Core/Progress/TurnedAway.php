@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace HandGarden\Core\Progress;
 
 /**
- * Somebody who cannot say no has shown it. On two days running it may be a body that is unwell: a doctor looks for
- * pain, infection, bladder, bowels and medicine.
+ * Somebody who cannot say no has shown it, or was more restless or sleepier than usual. On two days running it may be a
+ * body that is unwell: a doctor looks for pain, infection, bladder, bowels and medicine.
  */
 final class TurnedAway
 {
@@ -19,7 +19,9 @@ final class TurnedAway
         $said = [];
         foreach (SittingLog::since($log->lines, $today->modify('-'.self::WITHIN_DAYS.' days')) as $line) {
             $day = $line->day->format('Y-m-d');
-            $said[$day] = ($said[$day] ?? false) || SkipReason::TurnedAway === $line->reason;
+            $said[$day] = ($said[$day] ?? false)
+                || SkipReason::TurnedAway === $line->reason
+                || null !== $line->unlike;
         }
         ksort($said);
         $last = \array_slice($said, -self::DAYS);

@@ -6,6 +6,7 @@ namespace HandGarden\Core\Sitting;
 
 use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Told;
+use HandGarden\Core\Progress\Unlike;
 
 /**
  * The record of an item is the fold of its events: the same events give the same record, in whatever order they come
@@ -53,7 +54,7 @@ final class Fold
             $told = $told->withNoticed($noticed->noticed);
         }
         $told = $told->withTotals(self::totals(self::of($once, EventKind::Counted)));
-        $told = $told->withTheEnd(self::painAfter($once), self::whole($once));
+        $told = $told->withTheEnd(self::painAfter($once), self::whole($once), self::unlike($once));
         $hurtLater = [] !== self::of($once, EventKind::HurtLater);
 
         return new FoldedItem($hurtLater ? $told->hurtLater() : $told, $first->day, $first->at);
@@ -79,6 +80,18 @@ final class Fold
         }
 
         return $whole;
+    }
+
+    /** @param list<ItemEvent> $events */
+    private static function unlike(array $events): ?Unlike
+    {
+        foreach (self::of($events, EventKind::After) as $after) {
+            if (null !== $after->unlike) {
+                return $after->unlike;
+            }
+        }
+
+        return null;
     }
 
     /** @param list<ItemEvent> $events what came later stands later */

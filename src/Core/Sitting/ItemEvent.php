@@ -7,6 +7,7 @@ namespace HandGarden\Core\Sitting;
 use HandGarden\Core\Progress\Felt;
 use HandGarden\Core\Progress\Noticed;
 use HandGarden\Core\Progress\Told;
+use HandGarden\Core\Progress\Unlike;
 
 /** One event of one item, with what decides its place among the others. */
 final readonly class ItemEvent
@@ -21,6 +22,7 @@ final readonly class ItemEvent
      * @param array<string, Noticed> $noticed by what was asked
      * @param ?int                   $pain    0 to 10, told at the end, where the item has its share of it
      * @param ?Felt                  $whole   how hard the sitting was as a whole
+     * @param ?Unlike                $unlike  themselves they were in it
      */
     public function __construct(
         public string $id,
@@ -34,6 +36,7 @@ final readonly class ItemEvent
         public array $noticed = [],
         public ?int $pain = null,
         public ?Felt $whole = null,
+        public ?Unlike $unlike = null,
     ) {
     }
 

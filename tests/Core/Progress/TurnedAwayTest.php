@@ -12,8 +12,11 @@ use HandGarden\Core\Progress\Outcome;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Progress\SkipReason;
+use HandGarden\Core\Progress\Told;
 use HandGarden\Core\Progress\TurnedAway;
+use HandGarden\Core\Progress\Unlike;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Tests\Core\Cases;
 use PHPUnit\Framework\TestCase;
@@ -31,6 +34,28 @@ final class TurnedAwayTest extends TestCase
         );
         self::assertFalse(self::isForADoctor(['28' => true, '29' => false]), 'it goes well again');
         self::assertFalse(self::isForADoctor(['20' => true, '21' => true]), 'long ago');
+    }
+
+    public function testRestlessOrSleepyOnTwoDaysIsForADoctorToo(): void
+    {
+        $line = static fn (string $day, ?SkipReason $why, ?Unlike $unlike): LogLine => LogLine::from(
+            'l-'.$day,
+            's-'.$day,
+            new ItemKey('cream-palm-massage', Hands::Right),
+            Dose::once(),
+            day: new \DateTimeImmutable('2026-11-'.$day),
+            told: new Told(null === $why ? Outcome::Done : Outcome::Skipped, reason: $why, unlike: $unlike),
+        );
+        $isFor = static fn (LogLine ...$lines): bool => TurnedAway::isForADoctor(
+            new SittingLog(array_values($lines)),
+            new \DateTimeImmutable('2026-11-30'),
+        );
+
+        self::assertTrue($isFor($line('28', null, Unlike::Sleepy), $line('29', null, Unlike::Restless)));
+        self::assertTrue(
+            $isFor($line('28', SkipReason::TurnedAway, null), $line('29', null, Unlike::Sleepy)),
+        );
+        self::assertFalse($isFor($line('28', null, null), $line('29', null, Unlike::Sleepy)), 'one day');
     }
 
     public function testANoIsNotHeldAgainstAnybody(): void
