@@ -20,6 +20,7 @@ use HandGarden\Planning\PlanRepository;
 use HandGarden\Planning\Suspension;
 use HandGarden\Sitting\LoggedTrend;
 use HandGarden\Sitting\SittingRepository;
+use HandGarden\Wearing\Wears;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -48,6 +49,7 @@ final class ShowTrends extends AbstractController
         private readonly PlanRepository $plans,
         private readonly Periods $periods,
         private readonly Looks $looks,
+        private readonly Wears $wears,
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
         private readonly KeptOfClient $kept,
@@ -98,6 +100,7 @@ final class ShowTrends extends AbstractController
             'keptUp' => $charts->keptUp($days, $client->daysPerWeek),
             'pain' => $charts->pain($days),
             'felt' => $this->felt($client, $charts, $from),
+            'worn' => $this->worn($client, $charts, $from),
             'adherence' => $adherence,
             'reasons' => Adherence::reasonsOf($adherence),
             'items' => $this->names($client),
@@ -143,6 +146,24 @@ final class ShowTrends extends AbstractController
         );
 
         return [] === $asked ? null : $charts->felt(array_reverse(array_values($asked)), $client->zone);
+    }
+
+    /** @return list<Chart> one for each thing that is worn on a hand */
+    private function worn(Client $client, WorkCharts $charts, \DateTimeImmutable $from): array
+    {
+        $plans = $wears = [];
+        foreach ($this->wears->plansSince($client, $from) as $plan) {
+            $plans[$plan->worn->value.'|'.$plan->side->value][] = $plan;
+        }
+        foreach ([] === $plans ? [] : $this->wears->since($client, $from) as $wear) {
+            $wears[$wear->worn->value.'|'.$wear->side->value][] = $wear;
+        }
+
+        return array_map(
+            static fn (array $of, string $key): Chart => $charts->worn($of, $wears[$key] ?? []),
+            $plans,
+            array_keys($plans),
+        );
     }
 
     /**

@@ -11,9 +11,12 @@ use HandGarden\Core\Measure\Statistics;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\Strip;
 use HandGarden\Core\Progress\StripDay;
+use HandGarden\Core\Wearing\WearVerdict;
 use HandGarden\Core\Words\Joint;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Sitting\DayFigures;
+use HandGarden\Wearing\Wear;
+use HandGarden\Wearing\WearPlan;
 use HandGarden\Web\Clock;
 
 /** What was done and how it felt, day by day, drawn. */
@@ -208,6 +211,50 @@ final readonly class WorkCharts
                 static fn (StripDay $d): bool => $d->reached >= ($d->asked ?? 1),
             )),
         ])));
+    }
+
+    /**
+     * Minutes that something was worn, under the time it was meant for.
+     *
+     * @param non-empty-list<WearPlan> $plans of one thing on one hand, in the order in which they began
+     * @param list<Wear>               $wears of them, oldest first; what is on is left out
+     */
+    public function worn(array $plans, array $wears): Chart
+    {
+        $off = array_values(array_filter($wears, static fn (Wear $w): bool => null !== $w->offAt));
+        $minutes = array_map(static fn (Wear $w): int => $w->minutes(), $off);
+        $meant = [];
+        foreach ($plans as $plan) {
+            $time = $plan->wears()->minutes;
+            if (null !== $time) { // a walk, or a night, is as long as it is
+                $meant[] = ['at' => $plan->beganOn, 'value' => (float) $time];
+            }
+        }
+        $top = max(1, ...$minutes, ...array_map(static fn (array $m): int => (int) $m['value'], $meant));
+        $plot = $this->time->plot(0.0, 1.1 * $top)->up([0 => '0', $top => $top.' min'], '');
+        $this->steps($plot, $meant);
+        foreach ($off as $n => $wear) {
+            $isClean = WearVerdict::Clean === $wear->verdict();
+            $plot->dot(
+                Timeline::at($wear->day),
+                (float) $minutes[$n],
+                $isClean ? 'active-dot' : 'symptom-dot',
+                $isClean ? 3.0 : 4.5,
+            );
+        }
+        [$first] = $plans;
+
+        return $plot->chart(
+            new Phrase('trend.worn', ['worn' => $first->worn->value, 'side' => $first->side->value]),
+            $this->sentence(new Phrase('trend.worn_says', [
+                'times' => \count($off),
+                'most' => [] === $minutes ? 0 : max($minutes),
+                'not' => \count(array_filter(
+                    $off,
+                    static fn (Wear $w): bool => WearVerdict::Clean !== $w->verdict(),
+                )),
+            ])),
+        );
     }
 
     /** @param list<array{at: \DateTimeImmutable, value: float}> $doses oldest first */

@@ -25,6 +25,18 @@ final readonly class Wears
         );
     }
 
+    /** @return list<WearPlan> that held at some time since a day, in the order in which they began */
+    public function plansSince(Client $client, \DateTimeImmutable $day): array
+    {
+        return array_values(array_filter(
+            $this->entities->getRepository(WearPlan::class)->findBy(
+                $client->scope(),
+                ['at' => 'ASC', 'id' => 'ASC'],
+            ),
+            static fn (WearPlan $p): bool => null === $p->endedAt || $p->endedAt >= $day,
+        ));
+    }
+
     public function plan(Client $client, string $id): ?WearPlan
     {
         return Uuid::isValid($id)

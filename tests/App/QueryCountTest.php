@@ -30,7 +30,7 @@ final class QueryCountTest extends GardenTestCase
         yield 'decisions' => ['/decisions', 17];
         yield 'four minutes' => ['/look', 38];
         yield 'logbook' => ['/logbook', 12];
-        yield 'trends' => ['/trends', 18];
+        yield 'trends' => ['/trends', 19];
         yield 'review' => ['/block/review', 8];
     }
 

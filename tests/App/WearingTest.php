@@ -66,6 +66,25 @@ final class WearingTest extends AtHomeTestCase
         self::assertSame([[Worn::Band, 1]], $this->plans(), 'at this time it was not worn yet');
     }
 
+    public function testMinutesWornAreDrawnUnderTheTimeTheyWereMeantFor(): void
+    {
+        $trends = '/clients/'.$this->odalys->id.'/trends';
+        $this->browser->request('GET', $trends);
+        self::assertStringNotContainsString('minutes worn', $this->shown());
+
+        $this->found(['removes_device' => true]);
+        $this->begin('band');
+        foreach (['-3 days', '-2 days'] as $day) {
+            $this->wornOn($day);
+        }
+        $this->browser->request('GET', $trends);
+        self::assertStringContainsString('The band, right hand: minutes worn', $this->shown());
+        self::assertMatchesRegularExpression(
+            '/Worn 2 times, \d+ minutes at most; every look was clean/',
+            $this->shown(),
+        );
+    }
+
     public function testAMarkThatStaysTakesItAwayAndTellsTheClinicOnce(): void
     {
         $this->found(['removes_device' => true]);
