@@ -36,16 +36,6 @@ await shot('screen', `/clients/${tomasz}/screen?task=spiral&side=right`, {
     page.locator('section[aria-label="Kept"]').evaluate((element) => element.scrollIntoView()),
 });
 await shot('steadiness', `/clients/${tomasz}/steadiness`);
-await page.goto(`${base}/devices`);
-const glove = page.locator('li', { hasText: 'Glove, right' });
-await glove.getByLabel('How Glove, right behaves').selectOption('tight');
-await glove.getByRole('button', { name: 'Start' }).click();
-await page.goto(`${base}/clients/${odalys}/live`);
-await page.locator('[data-state]').getByText('Live.').waitFor();
-await page.waitForTimeout(1500);
-await page.screenshot({ path: `${folder}/live.png` });
-await page.goto(`${base}/devices`);
-await glove.getByRole('button', { name: 'Stop' }).click();
 await shot('placement', `/clients/${odalys}/placement`);
 await shot('routine', `/clients/${odalys}/routine`);
 await page.goto(`${base}/clients/${odalys}/helpers`);
@@ -89,7 +79,27 @@ for (let step = 1; step < 4; step += 1) {
 await page.waitForTimeout(4000);
 await shot('release');
 await atHome();
+await onTheWall();
 await browser.close();
+
+/** A class of four is begun, and its wall is at the third exercise. */
+async function onTheWall() {
+  await page.goto(`${base}/classes`);
+  await page.locator('.rows a').first().click();
+  await page.getByRole('link', { name: 'Begin it' }).click();
+  for (const group of await page.getByRole('group', { name: /^Pain now/ }).all())
+    await group.getByLabel('1', { exact: true }).check();
+  for (const no of await page.getByLabel('No', { exact: true }).all()) await no.check();
+  await page.getByRole('button', { name: 'Begin the class' }).click();
+  await page.goto(
+    base + (await page.getByRole('link', { name: 'Open the wall' }).getAttribute('href')),
+  );
+  await page.getByRole('button', { name: 'The next one' }).click();
+  await page.getByRole('button', { name: 'The next one' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.waitForTimeout(26_000);
+  await page.screenshot({ path: `${folder}/wall.png` });
+}
 
 /** A telephone is let in beside the clinic: today, a question before the start, the player, side by side. */
 async function atHome() {
