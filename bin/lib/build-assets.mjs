@@ -64,9 +64,15 @@ keep(
 
 // Each page loads one file: what it imports is bundled into it, packages of the registry included.
 const bundled = await build({
-  entryPoints: ['main.js', 'player.js', 'home.js', 'enter.js', 'house.js', 'wall.js', 'code-picture.js'].map(
-    (name) => join(root, 'assets/scripts', name),
-  ),
+  entryPoints: [
+    'main.js',
+    'player.js',
+    'home.js',
+    'enter.js',
+    'house.js',
+    'wall.js',
+    'code-picture.js',
+  ].map((name) => join(root, 'assets/scripts', name)),
   bundle: true,
   format: 'esm',
   target: 'es2022',
