@@ -50,9 +50,9 @@ final readonly class UnbegunHome implements UnbegunSittings
         if (null === $client) {
             return null;
         }
-        $begun = $this->sittings->findToChange($slot->clinicId, $slot->sittingId);
-        if (null !== $begun) { // by another request, while this one waited
-            return $begun;
+        $begun = $this->sittings->find($slot->clinicId, $slot->sittingId);
+        if (null !== $begun) { // by another request, while this one waited for the client
+            return [$begun, $client];
         }
         $time = $this->firstTime($batch, $client);
         $sitting = new Sitting(
