@@ -50,7 +50,7 @@ export class Gaze {
       this.root.dataset.looks = looks;
       this.words.textContent = elsewhere.words(side);
     }
-    if (this.start.dataset.big === 'start' && !('led' in this.root.dataset)) {
+    if (this.start.dataset.big === 'start' && !('follows' in this.root.dataset)) {
       this.start.textContent = elsewhere?.start ?? this.usual;
     }
     this.#say();

@@ -23,7 +23,7 @@ export class LedByWall {
     this.led = led;
     const { faces, root } = director;
     director.begin = () => director.ended(); // the wall has played it
-    root.dataset.led = '';
+    root.dataset.follows = '';
     one(faces.get('ready'), '[data-big="start"]', HTMLElement).textContent = 'I have done it';
     this.says = one(root, '[data-led]', HTMLElement);
     this.says.hidden = false;
