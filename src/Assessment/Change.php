@@ -13,6 +13,8 @@ final readonly class Change
 {
     /** @param \Closure(): Chart $draw its trend; most rows are read and not looked at */
     public function __construct(
+        /** `code|argument|mode|side` */
+        public string $key,
         public string $label,
         public string $hand,
         public string $first,
@@ -31,10 +33,11 @@ final readonly class Change
     public function drawn(): self
     {
         return new self(
+            $this->key,
             $this->label,
             $this->hand,
             $this->first,
-            $this->firstOn,
+            firstOn: $this->firstOn,
             last: $this->last,
             lastOn: $this->lastOn,
             difference: $this->difference,

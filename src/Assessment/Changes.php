@@ -119,10 +119,11 @@ final readonly class Changes
         $hand = trim(($last->side->value ?? '').' '.($last->mode->value ?? ''));
 
         return new Change(
+            self::key($first, $first->side),
             $label,
             $hand,
             MeasureView::text($kind, $first).$unit,
-            $first->on,
+            firstOn: $first->on,
             last: MeasureView::text($kind, $last).$unit,
             lastOn: $last->on,
             difference: match (true) {

@@ -84,6 +84,11 @@ final class ClientPages
                 new ClientPage('Trends', 'following_trends', key: 'k'),
                 new ClientPage('What grows', 'desk_growing'),
                 new ClientPage('Review', 'following_review', key: 'v'),
+                new ClientPage(
+                    'Reports',
+                    'report_all',
+                    under: ['report_all_draft', 'report_all_one', 'report_all_beside'],
+                ),
                 new ClientPage('At home', 'home_side', key: 'h', under: ['home_diary_side']),
                 new ClientPage('What if', 'progress_what_if', 'ROLE_THERAPIST'),
             ],

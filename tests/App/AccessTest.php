@@ -31,6 +31,7 @@ use HandGarden\Library\OwnExerciseForm;
 use HandGarden\Planning\ShapeFormat;
 use HandGarden\Planning\StartingPoint;
 use HandGarden\Planning\Suspension;
+use HandGarden\Reporting\Report;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Sitting;
 use HandGarden\Wearing\WearPlan;
@@ -453,6 +454,7 @@ final class AccessTest extends GardenTestCase
             'code' => str_repeat('A', 48),
             'class' => 'x',
             'run' => 'x',
+            'report' => 'x',
         ];
         if (null !== $therapist) {
             $clinic = $this->entities->find(
@@ -564,6 +566,9 @@ final class AccessTest extends GardenTestCase
                 at: $now,
             ))->id;
             $ids['home'] = $this->keep(new CareHome($clinicId, 'x', at: $now))->id;
+            $ids['report'] = $this->keep(
+                Report::draft($client, $now->modify('-30 days'), $now, [], by: $therapist, at: $now),
+            )->id;
             $class = $this->keep(new HandClass($clinicId, 'x', $therapist->id, $now));
             $ids['class'] = $class->id;
             $ids['run'] = $this->keep(new ClassRun(

@@ -25,6 +25,7 @@ final class FloorsTest
         ['Following'],
         ['Home'],
         ['GroupWork'],
+        ['Reporting'],
         ['Caseload'],
         ['Exchange'],
         ['Office'],

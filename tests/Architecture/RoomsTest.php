@@ -23,7 +23,7 @@ final class RoomsTest extends TestCase
         ['Routine', 'Goal'],
         ['Progress', 'Week'],
         ['Release', 'Score', 'Sitting', 'Wearing', 'WhatIf', 'GroupWork'],
-        ['Home'],
+        ['Home', 'Report'],
         ['Setting'],
     ];
 
@@ -38,6 +38,7 @@ final class RoomsTest extends TestCase
         'Measure/Finding',
         'Placement',
         'Progress',
+        'Report',
         'Routine',
         'Score',
         'Screening',
@@ -63,6 +64,7 @@ final class RoomsTest extends TestCase
         'care_worker' => 'Home',
         'shared_tablet' => 'Home',
         'use_it' => 'Planning',
+        'report' => 'Reporting',
         'hand_class' => 'GroupWork',
         'class_run' => 'GroupWork',
         'class_run_place' => 'GroupWork',

@@ -28,6 +28,7 @@ const pages = {
   paper: '/logbook/paper',
   trends: '/trends',
   review: '/block/review',
+  reports: '/reports',
 };
 
 async function serious(page) {

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Reporting;
+
+use HandGarden\Core\Data\Node;
+use HandGarden\Core\Report\Fact;
+use HandGarden\Core\Report\Heading;
+
+/** Lines of a report as they are kept: the words that were read, and the ids of what they rest on. */
+final class ReportFormat
+{
+    /**
+     * @param list<Line> $lines
+     *
+     * @return list<array{heading: string, text: string, facts: list<string>, owed: bool}>
+     */
+    public static function write(array $lines): array
+    {
+        return array_map(static fn (Line $line): array => [
+            'heading' => $line->heading->value,
+            'text' => $line->text,
+            'facts' => array_map(static fn (Fact $f): string => $f->text(), $line->facts),
+            'owed' => $line->isOwed,
+        ], $lines);
+    }
+
+    /** @return list<Line> in the order of the headings */
+    public static function read(Report $report): array
+    {
+        $lines = [];
+        foreach ($report->lines as $kept) {
+            $node = Node::root($kept);
+            $facts = [];
+            foreach ($node->get('facts')->strings() as $text) {
+                $fact = Fact::fromText($text);
+                if (null !== $fact) {
+                    $facts[] = $fact;
+                }
+            }
+            $lines[] = new Line(
+                $node->get('heading')->enum(Heading::class),
+                $node->get('text')->string(),
+                $facts,
+                $node->get('owed')->bool(),
+            );
+        }
+        $order = array_flip(array_map(static fn (Heading $h): string => $h->value, Heading::cases()));
+        usort(
+            $lines,
+            static fn (Line $a, Line $b): int => $order[$a->heading->value] <=> $order[$b->heading->value],
+        );
+
+        return $lines;
+    }
+}
