@@ -20,7 +20,7 @@ final readonly class Periods
     /** For which it asks: the change lies somewhere in them. */
     private const MEDICINE_DAYS = 14;
     /** For which an injection is thought to work. */
-    private const INJECTION_DAYS = 84;
+    public const INJECTION_DAYS = 84;
 
     public function __construct(
         private PlanRepository $plans,

@@ -37,7 +37,6 @@ use HandGarden\Web\Clock;
 /** Brings together what a report of a time may tell, each thing from where it is kept. */
 final readonly class Materials
 {
-    private const INJECTION_DAYS = 84;
     private const MOST_ALERTS = 500;
     private const GAPS = ['ill', 'away'];
 
@@ -106,7 +105,7 @@ final readonly class Materials
     {
         $injected = $client->injectionDay();
         $works = static fn (Change $c): bool => null !== $injected && $c->lastOn >= $injected
-            && $c->firstOn <= $injected->modify('+'.self::INJECTION_DAYS.' days');
+            && $c->firstOn <= $injected->modify('+'.Periods::INJECTION_DAYS.' days');
         $measures = [];
         foreach ($this->changes->since($client, $from, 0) as $change) {
             if ($change->lastOn <= $until) {
@@ -174,7 +173,6 @@ final readonly class Materials
 
         return array_map(static fn (Alert $a): Incident => new Incident(
             $a->id,
-            $a->kind,
             $a->why(),
             Clock::dayOf($a->begunAt, $client->zone),
             answeredOn: null === $a->answeredAt ? null : Clock::dayOf($a->answeredAt, $client->zone),

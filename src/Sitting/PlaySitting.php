@@ -24,7 +24,6 @@ use HandGarden\Core\Progress\Help;
 use HandGarden\Core\Progress\Symptoms;
 use HandGarden\Core\Progress\ToneAfter;
 use HandGarden\Core\Routine\Item;
-use HandGarden\Core\Sitting\EventKind;
 use HandGarden\Planning\Plan;
 use HandGarden\Web\Clock;
 use HandGarden\Web\FormTokens;
@@ -58,6 +57,7 @@ final class PlaySitting extends AbstractController
         private readonly ClientRepository $clients,
         private readonly CatalogueStore $catalogue,
         private readonly LogIntake $intake,
+        private readonly FinishSitting $finish,
         private readonly Who $who,
         private readonly Audit $audit,
         private readonly Clock $clock,
@@ -255,24 +255,7 @@ final class PlaySitting extends AbstractController
             0,
             2000,
         );
-        $finished = SittingEvent::noted(
-            $sitting,
-            null,
-            EventKind::Finished,
-            actor: Actor::staff($this->who->staff()->id),
-            time: EventTime::now(
-                $this->clock->now(),
-                $this->client($sitting)->zone,
-            ),
-            body: '' === $note ? [] : ['note' => $note],
-        );
-        $sitting->hears($finished);
-        $this->sittings->keep($sitting, $finished);
-        $this->audit->wrote(
-            'finished sitting',
-            $sitting->clientId,
-            $sitting->id,
-        );
+        $this->finish->now($sitting, $this->client($sitting), $note);
         $this->addFlash('done', 'The sitting is kept.');
 
         return $this->redirectToRoute(

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Report;
 
-use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Core\Words\Phrase;
 
 /** Something that was told and had to be answered. */
@@ -13,7 +12,6 @@ final readonly class Incident
     /** @param ?\DateTimeImmutable $answeredOn null: nobody has answered it yet */
     public function __construct(
         public string $alertId,
-        public AlertKind $kind,
         public Phrase $why,
         public \DateTimeImmutable $on,
         public ?\DateTimeImmutable $answeredOn,

@@ -16,7 +16,6 @@ use HandGarden\Core\Report\Measured;
 use HandGarden\Core\Report\Paragraph;
 use HandGarden\Core\Report\Rating;
 use HandGarden\Core\Report\Sentence;
-use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Core\Words\Joint;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Tests\Core\Said;
@@ -71,7 +70,6 @@ final class ColleagueReportTest extends TestCase
             measures: [self::measured(Judgement::Loss, false)],
             incidents: [new Incident(
                 'alert-1',
-                AlertKind::Part,
                 Phrase::own('Pain of 8.'),
                 self::day('2026-11-10'),
                 answeredOn: null,
