@@ -177,7 +177,8 @@ final readonly class Briefs
         return new StillPrepared($this->rules($client, $kind));
     }
 
-    private function doorOf(ClientFacts $facts, Client $client): Door
+    /** What is asked of a client as the facts say. */
+    public function doorOf(ClientFacts $facts, Client $client): Door
     {
         return new Door(
             $this->catalogue->get(),
@@ -204,7 +205,7 @@ final readonly class Briefs
         return $this->knownOf($this->facts($client, $kind), $client);
     }
 
-    private function knownOf(ClientFacts $facts, Client $client): KnownFacts
+    public function knownOf(ClientFacts $facts, Client $client): KnownFacts
     {
         return new KnownFacts(
             $facts,

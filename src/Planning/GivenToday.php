@@ -7,6 +7,8 @@ namespace HandGarden\Planning;
 use HandGarden\Client\Client;
 use HandGarden\Core\Progress\Given;
 use HandGarden\Core\Progress\GivenSitting;
+use HandGarden\Core\Routine\Door;
+use HandGarden\Core\Routine\StillPrepared;
 
 /** A routine as it is given today: what is played and what is printed is the same. */
 final readonly class GivenToday
@@ -23,13 +25,24 @@ final readonly class GivenToday
     {
         $items = $this->plan->items($client, $kind);
 
-        return [] === $items ? new GivenSitting([], []) : (new Given(
-            $this->open->for($client),
-            $this->past->practiceDays($client),
+        return [] === $items ? new GivenSitting([], []) : $this->under(
+            $client,
             $this->briefs->limits($client, $kind)->seconds(),
             $this->briefs->door($client, $kind),
+            $this->briefs->prepared($client, $kind),
+        )->of($items);
+    }
+
+    /** What holds a client's doses down today, behind a door. */
+    public function under(Client $client, int $seconds, Door $door, StillPrepared $prepared): Given
+    {
+        return new Given(
+            $this->open->for($client),
+            $this->past->practiceDays($client),
+            $seconds,
+            $door,
             earlier: $this->past->earlierToday($client),
-            prepared: $this->briefs->prepared($client, $kind),
-        ))->of($items);
+            prepared: $prepared,
+        );
     }
 }

@@ -14,11 +14,8 @@ use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\GroupWork\ClassDoor;
 use HandGarden\Core\GroupWork\PlaceCards;
 use HandGarden\Core\Placement\ClientFacts;
-use HandGarden\Core\Placement\KnownFacts;
 use HandGarden\Core\Placement\Performers;
-use HandGarden\Core\Progress\Given;
 use HandGarden\Core\Routine\Builder;
-use HandGarden\Core\Routine\Door;
 use HandGarden\Core\Routine\StillPrepared;
 use HandGarden\Web\Clock;
 
@@ -29,7 +26,7 @@ final readonly class InClass
         private Plan $plan,
         private Briefs $briefs,
         private PastSittings $past,
-        private OpenEases $open,
+        private GivenToday $given,
         private CatalogueStore $catalogue,
         private Clock $clock,
     ) {
@@ -41,7 +38,7 @@ final readonly class InClass
         $facts = $this->facts($client, false);
 
         return $facts->has(Condition::AdvancedDementia)
-            || false !== $this->known($facts, $client)->value('confused', null, Side::Right);
+            || false !== $this->briefs->knownOf($facts, $client)->value('confused', null, Side::Right);
     }
 
     public function door(Client $client): ClassDoor
@@ -64,14 +61,7 @@ final readonly class InClass
         return new PlaceCards(
             $this->catalogue->get(),
             $door,
-            new Given(
-                $this->open->for($client),
-                $this->past->practiceDays($client),
-                $limits->seconds(),
-                $door->door,
-                earlier: $this->past->earlierToday($client),
-                prepared: new StillPrepared($rules),
-            ),
+            $this->given->under($client, $limits->seconds(), $door->door, new StillPrepared($rules)),
             $rules,
             worse: $this->plan->worseSide($client),
             doseOf: fn (Rung $rung, Hands $hands): Dose => $this->briefs->doseOf(
@@ -85,11 +75,9 @@ final readonly class InClass
 
     private function doorOf(ClientFacts $facts, Client $client): ClassDoor
     {
-        $known = $this->known($facts, $client);
-
         return new ClassDoor(
-            new Door($this->catalogue->get(), $facts, $known, $this->clock->today($client->zone)),
-            new Performers($facts, $known),
+            $this->briefs->doorOf($facts, $client),
+            new Performers($facts, $this->briefs->knownOf($facts, $client)),
         );
     }
 
@@ -98,14 +86,5 @@ final readonly class InClass
         $facts = $this->plan->facts($client)->withShown($this->plan->shown($client));
 
         return $facts->withSetting($facts->setting->inClass($isBeside));
-    }
-
-    private function known(ClientFacts $facts, Client $client): KnownFacts
-    {
-        return new KnownFacts(
-            $facts,
-            $this->catalogue->get()->vocabulary,
-            $this->clock->today($client->zone),
-        );
     }
 }
