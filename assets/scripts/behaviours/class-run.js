@@ -1,3 +1,4 @@
+import { ask } from '../core/ask.js';
 import { data, maybe } from '../core/dom.js';
 import { Running } from '../core/running.js';
 
@@ -11,9 +12,7 @@ export function connect(place) {
   const running = new Running();
   running.every(async () => {
     /** @type {import('../wall/follow.js').State|null} */
-    const state = await fetch(data(place, 'state'), { headers: { Accept: 'application/json' } })
-      .then((answer) => (answer.ok && !answer.redirected ? answer.json() : null))
-      .catch(() => null);
+    const state = await ask(data(place, 'state'));
     if (state === null || running.isOver) return;
     const called = state.places.filter((one) => one.called).map(({ n }) => n);
     const isAsShown =

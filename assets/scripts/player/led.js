@@ -1,3 +1,4 @@
+import { ask } from '../core/ask.js';
 import { one } from '../core/dom.js';
 
 /**
@@ -28,7 +29,8 @@ export class LedByWall {
     this.says = one(root, '[data-led]', HTMLElement);
     this.says.hidden = false;
     this.#say('The wall has not begun.');
-    running.every(async () => this.#hears(await asked(secret)), EVERY_MS);
+    const headers = { Authorization: `Bearer ${secret}` };
+    running.every(async () => this.#hears(await ask(ADDRESS, { headers })), EVERY_MS);
   }
 
   /** @param {State|null} state */
@@ -75,20 +77,5 @@ export class LedByWall {
   #say(words) {
     const all = `Place ${this.led.number}. ${words}`;
     if (this.says.textContent !== all) this.says.textContent = all;
-  }
-}
-
-/**
- * @param {string} secret
- * @returns {Promise<State|null>}
- */
-async function asked(secret) {
-  try {
-    const answer = await fetch(ADDRESS, {
-      headers: { Accept: 'application/json', Authorization: `Bearer ${secret}` },
-    });
-    return answer.ok ? await answer.json() : null;
-  } catch {
-    return null;
   }
 }

@@ -1,3 +1,5 @@
+import { ask } from '../core/ask.js';
+
 /**
  * What the server wrote down when the sitting began; see ScoreSheet. Nothing is decided here.
  * @typedef {{
@@ -36,17 +38,8 @@
  * @param {string} token
  * @returns {Promise<Sheet|null>}
  */
-export async function opened(address, token) {
-  try {
-    const response = await fetch(address, {
-      method: 'POST',
-      headers: { Accept: 'application/json', 'X-Garden-Token': token },
-    });
-    return response.ok && !response.redirected ? await response.json() : null;
-  } catch {
-    return null;
-  }
-}
+export const opened = (address, token) =>
+  ask(address, { method: 'POST', headers: { 'X-Garden-Token': token } });
 
 /**
  * Where in the cues a moment lies.

@@ -1,3 +1,4 @@
+import { ask } from '../core/ask.js';
 import { data } from '../core/dom.js';
 
 /**
@@ -22,31 +23,17 @@ export class Follow {
   }
 
   async ask() {
-    this.heard(await answered(data(this.root, 'state'), {}));
+    this.heard(await ask(data(this.root, 'state')));
   }
 
   /** @param {number} at what is shown now */
   async tell(at) {
     this.heard(
-      await answered(data(this.root, 'at'), {
+      await ask(data(this.root, 'at'), {
         method: 'POST',
         body: new URLSearchParams({ at: String(at) }),
-        headers: { 'X-Garden-Token': data(this.root, 'token'), Accept: 'application/json' },
+        headers: { 'X-Garden-Token': data(this.root, 'token') },
       }),
     );
-  }
-}
-
-/**
- * @param {string} address
- * @param {RequestInit} how
- * @returns {Promise<State|null>} null: no answer
- */
-async function answered(address, how) {
-  try {
-    const response = await fetch(address, { headers: { Accept: 'application/json' }, ...how });
-    return response.ok && !response.redirected ? await response.json() : null;
-  } catch {
-    return null;
   }
 }
