@@ -24,12 +24,15 @@ final class Version20261222000000 extends AbstractMigration
         );
         $this->addSql(
             'CREATE TABLE class_run (id UUID NOT NULL, clinic_id UUID NOT NULL, class_id UUID NOT NULL,
-            actor_kind VARCHAR(10) NOT NULL, actor_id VARCHAR(36) NOT NULL, shows INT NOT NULL, wall JSONB NOT NULL,
+            actor_kind VARCHAR(10) NOT NULL, actor_id VARCHAR(36) NOT NULL, shows INT NOT NULL, names JSONB NOT NULL,
             started_at TIMESTAMP(0) WITH TIME ZONE NOT NULL,
             went_on_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL,
             ended_at TIMESTAMP(0) WITH TIME ZONE DEFAULT NULL, PRIMARY KEY(id))',
         );
         $this->addSql('CREATE INDEX class_run_of ON class_run (class_id, started_at)');
+        $this->addSql(
+            'CREATE TABLE class_run_wall (run_id UUID NOT NULL, body JSONB NOT NULL, PRIMARY KEY(run_id))',
+        );
         $this->addSql(
             'CREATE TABLE class_run_place (id UUID NOT NULL, run_id UUID NOT NULL, clinic_id UUID NOT NULL,
             client_id UUID NOT NULL, sitting_id UUID NOT NULL, number INT NOT NULL, card JSONB NOT NULL,
@@ -44,6 +47,7 @@ final class Version20261222000000 extends AbstractMigration
     public function down(Schema $schema): void
     {
         $this->addSql('DROP TABLE class_run_place');
+        $this->addSql('DROP TABLE class_run_wall');
         $this->addSql('DROP TABLE class_run');
         $this->addSql('DROP TABLE hand_class');
         $this->addSql('ALTER TABLE sitting DROP in_class');

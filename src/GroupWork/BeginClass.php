@@ -54,15 +54,15 @@ final readonly class BeginClass
         $run = new ClassRun(
             $class,
             $this->who->actor(),
-            $this->wall->of(
-                $rungs,
-                $cards,
-                array_map(fn (Present $p) => $this->plans->worseSide($p->member->client), $present),
-                random_int(0, 0x7FFFFFFF),
-            ),
+            array_map(static fn (Rung $r): string => $r->name, $rungs),
             $this->clock->now(),
         );
-        $this->classes->keep($run);
+        $this->classes->keep($run, new RunWall($run->id, $this->wall->of(
+            $rungs,
+            $cards,
+            array_map(fn (Present $p) => $this->plans->worseSide($p->member->client), $present),
+            random_int(0, 0x7FFFFFFF),
+        )));
         foreach ($present as $one) {
             $card = $cards[$one->member->number];
             $sitting = $this->sitting($one, $card, $rungs);

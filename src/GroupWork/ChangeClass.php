@@ -128,10 +128,7 @@ final class ChangeClass extends AbstractController
         if ($minutes < $least || $minutes > $most) {
             return \sprintf('A class lasts %d to %d minutes.', $least, $most);
         }
-        $here = array_values(array_filter(
-            $this->members->of($class),
-            static fn (Member $m): bool => null === $m->hindrance,
-        ));
+        $here = Members::able($this->members->of($class));
         if ([] === $here) {
             return 'First say who takes part.';
         }

@@ -7,12 +7,15 @@ namespace HandGarden\GroupWork;
 use HandGarden\Account\ClinicSettings;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\GroupWork\LeadDose;
 use HandGarden\Core\GroupWork\PlaceItem;
 use HandGarden\Core\GroupWork\Staffing;
 use HandGarden\Core\GroupWork\Version;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\InClass;
 
 /** What a class does, place by place, and what that asks for. */
@@ -40,12 +43,25 @@ final readonly class ClassPlan
     }
 
     /**
-     * What the wall leads of one exercise.
+     * The class as the wall leads it: of nobody's hand.
      *
+     * @param list<Rung>            $rungs
      * @param list<list<PlaceItem>> $cards of the places
-     * @param int                   $nth   exercise, from 0
+     *
+     * @return list<Item>
      */
-    public function lead(Rung $rung, array $cards, int $nth): Dose
+    public function leads(array $rungs, array $cards): array
+    {
+        $leads = [];
+        foreach ($rungs as $nth => $rung) {
+            $leads[] = new Item($rung, Hands::Together, $this->lead($rung, $cards, $nth), Phrase::own(''));
+        }
+
+        return $leads;
+    }
+
+    /** @param list<list<PlaceItem>> $cards */
+    private function lead(Rung $rung, array $cards, int $nth): Dose
     {
         $doses = [];
         foreach ($cards as $card) {

@@ -46,12 +46,12 @@ class ClassRun
     #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE, nullable: true)]
     public ?\DateTimeImmutable $endedAt = null;
 
-    /** @param array<string, mixed> $wall what it plays, see Wall */
+    /** @param list<string> $names of the exercises, as they were called */
     public function __construct(
         HandClass $class,
         Actor $actor,
         #[ORM\Column(type: Types::JSON, options: ['jsonb' => true])]
-        public readonly array $wall,
+        public readonly array $names,
         #[ORM\Column(type: Types::DATETIMETZ_IMMUTABLE)]
         public readonly \DateTimeImmutable $startedAt,
     ) {
@@ -60,5 +60,10 @@ class ClassRun
         $this->classId = $class->id;
         $this->actorKind = $actor->kind;
         $this->actorId = $actor->id;
+    }
+
+    public function isOver(): bool
+    {
+        return null !== $this->endedAt;
     }
 }

@@ -48,6 +48,12 @@ final readonly class Classes
         );
     }
 
+    /** @return array<string, mixed> what the wall plays, see Wall */
+    public function wall(ClassRun $run): array
+    {
+        return $this->entities->find(RunWall::class, $run->id)->body ?? [];
+    }
+
     /** @return list<RunPlace> by number */
     public function places(ClassRun $run): array
     {

@@ -26,10 +26,9 @@ final class FollowWall extends AbstractController
     {
         [$run] = $this->classes->ofSitting($player->sittingId(), $player->clinicId())
             ?? throw $this->createNotFoundException('This sitting is of no class.');
-        $going = $this->state->of($run);
 
         return new JsonResponse(
-            ['at' => $run->at, 'stopped' => $going->isStopped, 'over' => $going->isOver()],
+            ['at' => $run->at, 'stopped' => $this->state->isStopped($run), 'over' => $run->isOver()],
             headers: ['Cache-Control' => 'no-store'],
         );
     }

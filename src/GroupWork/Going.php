@@ -18,11 +18,6 @@ final readonly class Going
     ) {
     }
 
-    public function isOver(): bool
-    {
-        return null !== $this->run->endedAt;
-    }
-
     /**
      * @return array{at: int, stopped: bool, over: bool,
      *     places: list<array{n: int, called: bool, told: int, of: int}>}
@@ -32,7 +27,7 @@ final readonly class Going
         return [
             'at' => $this->run->at,
             'stopped' => $this->isStopped,
-            'over' => $this->isOver(),
+            'over' => $this->run->isOver(),
             'places' => array_map(static fn (GoingPlace $p): array => [
                 'n' => $p->place->number,
                 'called' => $p->isCalled,

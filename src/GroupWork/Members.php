@@ -43,6 +43,16 @@ final readonly class Members
         return $members;
     }
 
+    /**
+     * @param list<Member> $members
+     *
+     * @return list<Member> who can take part today
+     */
+    public static function able(array $members): array
+    {
+        return array_values(array_filter($members, static fn (Member $m): bool => null === $m->hindrance));
+    }
+
     public function hindrance(Client $client): ?string
     {
         return $this->consents->holds($client, ConsentKind::GroupWork)

@@ -33,10 +33,7 @@ final class PrintCards extends AbstractController
     {
         $found = $this->classes->get($class);
         $places = [];
-        foreach ($this->members->of($found) as $member) {
-            if (null !== $member->hindrance) {
-                continue;
-            }
+        foreach (Members::able($this->members->of($found)) as $member) {
             $this->audit->read('class', $member->client->id);
             $places[] = [
                 'number' => $member->number,

@@ -27,37 +27,57 @@ final readonly class RunState
     public function of(ClassRun $run): Going
     {
         $places = $this->classes->places($run);
-        $ids = array_map(static fn (RunPlace $p): string => $p->sittingId, $places);
-        $items = $this->bySitting(SittingItem::class, $ids, []);
-        $wrongs = $this->bySitting(SittingEvent::class, $ids, ['kind' => EventKind::Wrong]);
-        $table = new StopTable($this->settings->of($run->clinicId)->progress());
-        $rows = [];
-        $isStopped = false;
-        foreach ($places as $place) {
-            $told = array_map(
-                static fn (SittingEvent $e): array => [$e, EventFormat::wrong($e->body)->consequence(
-                    $table,
-                )],
+        $wrongs = $this->wrongs($run, $places);
+        $items = $this->bySitting(SittingItem::class, $places, []);
+        $rows = array_map(static fn (RunPlace $place): GoingPlace => new GoingPlace(
+            $place,
+            $items[$place->sittingId] ?? [],
+            isCalled: self::isAny(
                 $wrongs[$place->sittingId] ?? [],
-            );
-            $rows[] = new GoingPlace(
-                $place,
-                $items[$place->sittingId] ?? [],
-                isCalled: self::isAny($told, $place->cameAt, static fn (): bool => true),
-                hasEnded: self::isAny(
-                    $told,
-                    null,
-                    static fn (Consequence $c): bool => $c->stops->endsTheSitting(),
-                ),
-            );
-            $isStopped = $isStopped || self::isAny(
-                $told,
-                $run->wentOnAt,
-                static fn (Consequence $c): bool => AlertKind::Emergency === $c->alert,
-            );
-        }
+                $place->cameAt,
+                static fn (): bool => true,
+            ),
+            hasEnded: self::isAny(
+                $wrongs[$place->sittingId] ?? [],
+                null,
+                static fn (Consequence $c): bool => $c->stops->endsTheSitting(),
+            ),
+        ), $places);
 
-        return new Going($run, $rows, $isStopped);
+        return new Going($run, $rows, self::stops($run, $wrongs));
+    }
+
+    /** An emergency at one of the places, and no therapist has let it go on since. */
+    public function isStopped(ClassRun $run): bool
+    {
+        return self::stops($run, $this->wrongs($run, $this->classes->places($run)));
+    }
+
+    /** @param array<string, list<array{SittingEvent, Consequence}>> $wrongs */
+    private static function stops(ClassRun $run, array $wrongs): bool
+    {
+        return self::isAny(
+            array_merge(...array_values($wrongs)),
+            $run->wentOnAt,
+            static fn (Consequence $c): bool => AlertKind::Emergency === $c->alert,
+        );
+    }
+
+    /**
+     * What was wrong, and what follows from it.
+     *
+     * @param list<RunPlace> $places
+     *
+     * @return array<string, list<array{SittingEvent, Consequence}>> by sitting
+     */
+    private function wrongs(ClassRun $run, array $places): array
+    {
+        $table = new StopTable($this->settings->of($run->clinicId)->progress());
+
+        return array_map(static fn (array $events): array => array_map(
+            static fn (SittingEvent $e): array => [$e, EventFormat::wrong($e->body)->consequence($table)],
+            $events,
+        ), $this->bySitting(SittingEvent::class, $places, ['kind' => EventKind::Wrong]));
     }
 
     /**
@@ -80,14 +100,15 @@ final readonly class RunState
      * @template T of SittingItem|SittingEvent
      *
      * @param class-string<T>      $class
-     * @param list<string>         $ids
+     * @param list<RunPlace>       $places
      * @param array<string, mixed> $of
      *
      * @return array<string, list<T>>
      */
-    private function bySitting(string $class, array $ids, array $of): array
+    private function bySitting(string $class, array $places, array $of): array
     {
         $found = [];
+        $ids = array_map(static fn (RunPlace $p): string => $p->sittingId, $places);
         $order = SittingItem::class === $class ? ['place' => 'ASC'] : ['receivedAt' => 'ASC'];
         foreach ($this->entities->getRepository($class)->findBy(
             ['sittingId' => $ids] + $of,

@@ -9,12 +9,7 @@ use HandGarden\Account\ClinicRepository;
 use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
-use HandGarden\Core\Anatomy\Hands;
-use HandGarden\Core\Catalogue\Rung;
-use HandGarden\Core\GroupWork\PlaceItem;
-use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\Sequence;
-use HandGarden\Core\Words\Phrase;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -81,7 +76,7 @@ final class ShowClasses extends AbstractController
     {
         $found = $this->classes->get($class);
         $members = $this->members->of($found);
-        $here = array_values(array_filter($members, static fn (Member $m): bool => null === $m->hindrance));
+        $here = Members::able($members);
         $rungs = $this->plan->rungs($found);
         $cards = [];
         foreach ($here as $member) {
@@ -89,51 +84,23 @@ final class ShowClasses extends AbstractController
             $cards[$member->number] = $this->plan->card($found, $member->client);
         }
 
+        $leads = $this->plan->leads($rungs, array_values($cards));
+
         return $this->render('GroupWork/class.html.twig', [
             'class' => $found,
             'run' => $this->classes->running($found),
             'members' => $members,
             'cards' => $cards,
             'rungs' => $rungs,
-            'leads' => $this->leads($rungs, array_values($cards)),
-            'minutes' => (int) ceil($this->seconds($rungs, array_values($cards)) / 60),
+            'leads' => $leads,
+            'minutes' => (int) ceil((new Sequence($leads))->seconds() / 60),
             'staffNeeded' => $this->plan->staffNeeded($found, $here),
-            'ideas' => $this->ideas->for($here),
+            'ideas' => $this->isGranted('ROLE_THERAPIST') ? $this->ideas->for($here) : [],
             'here' => \count($here),
             'others' => array_values(array_filter(
                 $this->clients->all($found->clinicId, archived: false),
                 static fn (Client $c): bool => !$found->has($c->id),
             )),
         ]);
-    }
-
-    /**
-     * @param list<Rung>            $rungs
-     * @param list<list<PlaceItem>> $cards
-     *
-     * @return list<Item> as the wall leads them
-     */
-    private function leads(array $rungs, array $cards): array
-    {
-        $leads = [];
-        foreach ($rungs as $nth => $rung) {
-            $leads[] = new Item(
-                $rung,
-                Hands::Together,
-                $this->plan->lead($rung, $cards, $nth),
-                Phrase::own(''),
-            );
-        }
-
-        return $leads;
-    }
-
-    /**
-     * @param list<Rung>            $rungs
-     * @param list<list<PlaceItem>> $cards
-     */
-    private function seconds(array $rungs, array $cards): int
-    {
-        return (new Sequence($this->leads($rungs, $cards)))->seconds();
     }
 }

@@ -5,15 +5,10 @@ declare(strict_types=1);
 namespace HandGarden\GroupWork;
 
 use HandGarden\Account\Audit;
-use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Actor\Actor;
-use HandGarden\Core\Data\Node;
-use HandGarden\Core\Sitting\EventKind;
-use HandGarden\Sitting\EventTime;
-use HandGarden\Sitting\SittingEvent;
+use HandGarden\Sitting\FinishSitting;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -32,10 +27,10 @@ final class ShowRun extends AbstractController
         private readonly Classes $classes,
         private readonly RunState $state,
         private readonly MarkShown $shown,
+        private readonly FinishSitting $finish,
         private readonly SittingRepository $sittings,
         private readonly ClientRepository $clients,
         private readonly CatalogueStore $catalogue,
-        private readonly Who $who,
         private readonly Audit $audit,
         private readonly Clock $clock,
     ) {
@@ -62,10 +57,8 @@ final class ShowRun extends AbstractController
                 static fn (GoingPlace $p): array => CardFormat::read($p->place->card),
                 $going->places,
             ),
-            'names' => array_map(
-                static fn (Node $item): string => $item->get('name')->string(),
-                Node::root($found->wall)->get('items')->items(),
-            ),
+            'items' => array_map(static fn (GoingPlace $p): array => $p->byExercise(), $going->places),
+            'names' => $found->names,
             'catalogue' => $this->catalogue->get(),
         ]);
     }
@@ -79,7 +72,7 @@ final class ShowRun extends AbstractController
     #[Route('/sheet', name: '_sheet', methods: ['GET'])]
     public function sheet(string $run): JsonResponse
     {
-        return new JsonResponse($this->classes->run($run)->wall);
+        return new JsonResponse($this->classes->wall($this->classes->run($run)));
     }
 
     #[Route('/state', name: '_state', methods: ['GET'], defaults: ['_quiet' => true])]
@@ -96,9 +89,8 @@ final class ShowRun extends AbstractController
     public function at(Request $request, string $run): JsonResponse
     {
         $found = $this->classes->run($run);
-        $items = $found->wall['items'] ?? [];
         $at = $request->request->getInt('at', ClassRun::BEFORE);
-        if (null === $found->endedAt && \is_array($items) && isset($items[$at])) {
+        if (!$found->isOver() && isset($found->names[$at])) {
             $found->at = $at;
             $this->classes->keep($found);
         }
@@ -174,15 +166,7 @@ final class ShowRun extends AbstractController
             if (null === $sitting || null === $client || null !== $sitting->finishedAt) {
                 continue;
             }
-            $finished = SittingEvent::noted(
-                $sitting,
-                null,
-                EventKind::Finished,
-                actor: Actor::staff($this->who->staff()->id),
-                time: EventTime::now($this->clock->now(), $client->zone),
-            );
-            $sitting->hears($finished);
-            $this->sittings->keep($sitting, $finished);
+            $this->finish->now($sitting, $client);
         }
         $this->classes->keep($run);
 

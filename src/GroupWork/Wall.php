@@ -4,13 +4,10 @@ declare(strict_types=1);
 
 namespace HandGarden\GroupWork;
 
-use HandGarden\Core\Anatomy\Hands;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\DoneOn;
 use HandGarden\Core\Catalogue\Rung;
 use HandGarden\Core\GroupWork\PlaceItem;
-use HandGarden\Core\Routine\Item;
-use HandGarden\Core\Words\Phrase;
 use HandGarden\Sitting\ScoreSheet;
 use HandGarden\Web\Wording;
 
@@ -37,15 +34,7 @@ final readonly class Wall
      */
     public function of(array $rungs, array $cards, array $worse, int $seed): array
     {
-        $items = [];
-        foreach ($rungs as $nth => $rung) {
-            $items[] = new Item(
-                $rung,
-                Hands::Together,
-                $this->plan->lead($rung, array_values($cards), $nth),
-                Phrase::own(''),
-            );
-        }
+        $items = $this->plan->leads($rungs, array_values($cards));
         $left = array_filter($worse, static fn (Side $s): bool => Side::Left === $s);
         $sheet = $this->sheet->of(
             array_map(static fn (int $nth): string => 'e'.$nth, array_keys($items)),

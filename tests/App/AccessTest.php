@@ -574,7 +574,7 @@ final class AccessTest extends GardenTestCase
             $ids['run'] = $this->keep(new ClassRun(
                 $class,
                 Actor::staff($therapist->id),
-                ['items' => []],
+                [],
                 $now,
             ))->id;
             $ids['helper'] = $this->keep(

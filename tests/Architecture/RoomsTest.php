@@ -68,6 +68,7 @@ final class RoomsTest extends TestCase
         'hand_class' => 'GroupWork',
         'class_run' => 'GroupWork',
         'class_run_place' => 'GroupWork',
+        'class_run_wall' => 'GroupWork',
         'wear_plan' => 'Wearing',
         'wear' => 'Wearing',
         'home_pairing' => 'Home',
