@@ -25,6 +25,8 @@ final readonly class Change
         public string $mustBeat,
         public Judgement $judgement,
         public ?Phrase $why,
+        /** As far as it is known who took it. */
+        public bool $sameTester,
         private \Closure $draw,
         public ?Chart $chart = null,
     ) {
@@ -44,6 +46,7 @@ final readonly class Change
             mustBeat: $this->mustBeat,
             judgement: $this->judgement,
             why: $this->why,
+            sameTester: $this->sameTester,
             draw: $this->draw,
             chart: ($this->draw)(),
         );

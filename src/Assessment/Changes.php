@@ -17,6 +17,7 @@ use HandGarden\Core\Measure\MeasureKinds;
 use HandGarden\Core\Measure\Mode;
 use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Measure\Readings;
+use HandGarden\Core\Measure\Taken;
 use HandGarden\Core\Measure\Unit;
 use HandGarden\Web\Wording;
 
@@ -139,6 +140,7 @@ final readonly class Changes
                 : round($found->srd->value, 1).$unit.', '.$this->wording->say($found->srd->from),
             judgement: $found->judgement,
             why: $found->why,
+            sameTester: Taken::bySame($first->taken ?? new Taken(), $last->taken ?? new Taken()),
             draw: fn (): Chart => Trend::from(
                 '' === $hand ? $label : $label.', '.$hand,
                 $unit,

@@ -38,6 +38,30 @@ final readonly class MeasuredChanges
     }
 
     /**
+     * What is said of a time that is over: of each measure the first and the last that was taken in it.
+     *
+     * @param int $charts how many of the first are drawn
+     *
+     * @return list<Change> of what was measured on two days or more
+     */
+    public function between(
+        Client $client,
+        \DateTimeImmutable $from,
+        \DateTimeImmutable $until,
+        int $charts = 0,
+    ): array {
+        $days = array_values(array_filter(
+            $this->readings->days($client, $from),
+            static fn (string $day): bool => $day <= $until->format('Y-m-d'),
+        ));
+
+        return $this->in($client)->for(
+            $this->readings->endsAndDays($client, $from, $until, MeasuringDays::thinned($days)),
+            $charts,
+        );
+    }
+
+    /**
      * @param list<Reading> $history oldest first
      *
      * @return list<Change>

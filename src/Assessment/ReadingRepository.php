@@ -28,6 +28,8 @@ final class ReadingRepository implements ResetInterface
     /** Neither corrected nor taken back. */
     private const STANDS = 'r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL';
 
+    private const OF_TIME = 'client_id = ? AND clinic_id = ? AND '.self::STANDS.' AND on_day BETWEEN ? AND ?';
+
     /**
      * Hops from one measured thing to the next, so that it costs the same after two hundred assessments as after
      * two.
@@ -174,6 +176,53 @@ final class ReadingRepository implements ResetInterface
             [$days],
             [ArrayParameterType::STRING],
         );
+    }
+
+    /**
+     * The first and the last of each thing that was measured in a time, beside all of some of its days: what is said of
+     * begin and end is exact, however often a hand was measured.
+     *
+     * @param list<string> $days
+     *
+     * @return list<Reading> oldest first
+     */
+    public function endsAndDays(
+        Client $client,
+        \DateTimeImmutable $from,
+        \DateTimeImmutable $until,
+        array $days,
+    ): array {
+        return $this->standing(
+            $client,
+            'on_day BETWEEN ? AND ? AND (on_day IN (?) OR id IN (
+                SELECT first_value(id) OVER w FROM reading r WHERE '.self::OF_TIME.'
+                WINDOW w AS (PARTITION BY code, side, mode, argument ORDER BY on_day, at, id)
+                UNION SELECT first_value(id) OVER w FROM reading r WHERE '.self::OF_TIME.'
+                WINDOW w AS (PARTITION BY code, side, mode, argument ORDER BY on_day DESC, at DESC, id DESC)
+            ))',
+            [
+                $from->format('Y-m-d'),
+                $until->format('Y-m-d'),
+                [] === $days ? ['1900-01-01'] : $days,
+                ...self::ofTime($client, $from, $until),
+                ...self::ofTime($client, $from, $until),
+            ],
+            [
+                ParameterType::STRING,
+                ParameterType::STRING,
+                ArrayParameterType::STRING,
+                ...array_fill(0, 8, ParameterType::STRING),
+            ],
+        );
+    }
+
+    /** @return array{string, string, string, string} */
+    private static function ofTime(
+        Client $client,
+        \DateTimeImmutable $from,
+        \DateTimeImmutable $until,
+    ): array {
+        return [$client->id, $client->clinicId, $from->format('Y-m-d'), $until->format('Y-m-d')];
     }
 
     /**

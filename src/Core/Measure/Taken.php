@@ -17,6 +17,12 @@ final readonly class Taken
     ) {
     }
 
+    /** As far as it is known who took them. */
+    public static function bySame(self $one, self $other): bool
+    {
+        return null === $one->byStaffId || null === $other->byStaffId || $one->byStaffId === $other->byStaffId;
+    }
+
     /** @param list<float> $trials */
     public function withTrials(array $trials): self
     {

@@ -63,9 +63,7 @@ final readonly class Comparison
         $srd = RealDifference::from(
             $kind,
             Repeats::ofReadings($history),
-            null === $before->byStaffId
-                || null === $after->byStaffId
-                || $before->byStaffId === $after->byStaffId,
+            Taken::bySame($before, $after),
             $newer->byEye,
             defaults: $terms->defaults,
             readings: $readings,
