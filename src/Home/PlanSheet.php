@@ -15,6 +15,7 @@ use HandGarden\Core\Catalogue\EffortClass;
 use HandGarden\Core\Home\OutBy;
 use HandGarden\Core\Routine\Door;
 use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\ShortList;
 use HandGarden\Core\Week\DayList;
 use HandGarden\Core\Week\PlannedDay;
 use HandGarden\Core\Week\Slot;
@@ -41,8 +42,6 @@ use HandGarden\Web\Wording;
 final readonly class PlanSheet
 {
     public const DAYS = 14;
-    /** Items that wait for a therapist are named, and others are at hand. */
-    private const SHORT_ITEMS = 3;
 
     public function __construct(
         private Plan $plan,
@@ -149,7 +148,7 @@ final readonly class PlanSheet
         return ['items' => $rows] + $sheet
             + $this->helper->in($client, $ids, $items)
             + ReadsSigns::in($client)
-            + ['short' => self::shortest($items)];
+            + ['short' => array_map(strval(...), ShortList::of($items, $prepared))];
     }
 
     /** @return list<string> who may be there when a cramp is smoothed out: `alone`, and ids of helpers */
@@ -189,28 +188,6 @@ final readonly class PlanSheet
             static fn (string $key): string => lcfirst($handbook->material($key)->label ?? $key),
             $item->rung->fit->materials,
         );
-    }
-
-    /**
-     * What is left of a list for somebody who is tired and has no list for it: what prepares the rest, and three.
-     *
-     * @param list<Item> $items
-     *
-     * @return list<string> by place
-     */
-    private static function shortest(array $items): array
-    {
-        $kept = [];
-        $work = 0;
-        foreach ($items as $place => $item) {
-            $isWork = !$item->isPause && !$item->rung->load->class->isRestful();
-            if (!$isWork || $work < self::SHORT_ITEMS) {
-                $kept[] = (string) $place;
-            }
-            $work += $isWork ? 1 : 0;
-        }
-
-        return $kept;
     }
 
     /** @return list<array<string, mixed>> from today on */
