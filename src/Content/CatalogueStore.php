@@ -75,6 +75,15 @@ final class CatalogueStore implements CacheWarmerInterface
         return $this->catalogue;
     }
 
+    /** Of all that the catalogue says: what was written by it can name it. */
+    public function mark(): string
+    {
+        return hash('sha256', implode("\n", array_map(
+            static fn (string|array $part): string => \is_string($part) ? $part : implode("\n", $part),
+            $this->kept(),
+        )));
+    }
+
     /** One exercise, while the rest of the catalogue stays where it is; null: there is none of that name. */
     public function rung(string $id): ?Rung
     {

@@ -28,14 +28,22 @@ final readonly class Looks
     /** The next visit that was agreed, of today or to come; null: none. */
     public function nextVisit(Client $client, \DateTimeImmutable $today): ?\DateTimeImmutable
     {
-        $days = [];
+        return $this->nextVisitLook($client, $today)?->visitOn;
+    }
+
+    /** The look at which it was agreed. */
+    public function nextVisitLook(Client $client, \DateTimeImmutable $today): ?ClientLook
+    {
+        $next = null;
         foreach ($this->of($client) as $look) {
-            if (null !== $look->visitOn && $look->visitOn >= $today) {
-                $days[] = $look->visitOn;
+            if (null !== $look->visitOn && $look->visitOn >= $today && (
+                null === $next || $look->visitOn < $next->visitOn
+            )) {
+                $next = $look;
             }
         }
 
-        return [] === $days ? null : min($days);
+        return $next;
     }
 
     /** @return list<BlockReview> newest first */

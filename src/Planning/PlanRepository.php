@@ -112,26 +112,10 @@ final readonly class PlanRepository
     /** @return array<string, Dose> by item key */
     public function doses(Client $client): array
     {
-        $doses = [];
-        foreach (
-            $this->entities->getRepository(PrescribedDose::class)->findBy(
-                $client->scope(),
-                ['at' => 'ASC', 'id' => 'ASC'],
-            ) as $kept
-        ) {
-            $rungId = ItemKey::fromText($kept->itemKey)->rungId ?? '';
-            if ($this->catalogue->get()->hasRung($rungId)) {
-                $dosing = $this->catalogue->get()->rung($rungId)->dosing;
-                $doses[$kept->itemKey] = $dosing->today(
-                    DoseFormat::read(
-                        Node::root($kept->dose),
-                        $dosing->start,
-                    ),
-                );
-            }
-        }
-
-        return $doses;
+        return array_map(
+            static fn (array $history): Dose => $history[\count($history) - 1]['dose'],
+            $this->doseHistories($client),
+        );
     }
 
     /** @return array<string, int> how often a dose was set, by item key */
@@ -158,25 +142,45 @@ final readonly class PlanRepository
      */
     public function doseHistory(Client $client, string $itemKey): array
     {
-        $rungId = ItemKey::fromText($itemKey)->rungId ?? '';
-        if (!$this->catalogue->get()->hasRung($rungId)) {
-            return [];
-        }
-        $dosing = $this->catalogue->get()->rung($rungId)->dosing;
+        return $this->dosesBy($client->scope() + ['itemKey' => $itemKey])[$itemKey] ?? [];
+    }
 
-        return array_map(
-            static fn (PrescribedDose $kept): array => [
-                'at' => $kept->at,
-                'dose' => $dosing->today(
-                    DoseFormat::read(Node::root($kept->dose), $dosing->start),
-                ),
-                'of' => $kept,
-            ],
+    /**
+     * The same of every item, in one query.
+     *
+     * @return array<string, non-empty-list<array{at: \DateTimeImmutable, dose: Dose, of: PrescribedDose}>> by item key
+     */
+    public function doseHistories(Client $client): array
+    {
+        return $this->dosesBy($client->scope());
+    }
+
+    /**
+     * @param array<string, string> $criteria
+     *
+     * @return array<string, non-empty-list<array{at: \DateTimeImmutable, dose: Dose, of: PrescribedDose}>>
+     */
+    private function dosesBy(array $criteria): array
+    {
+        $histories = [];
+        foreach (
             $this->entities->getRepository(PrescribedDose::class)->findBy(
-                $client->scope() + ['itemKey' => $itemKey],
+                $criteria,
                 ['at' => 'ASC', 'id' => 'ASC'],
-            ),
-        );
+            ) as $kept
+        ) {
+            $rungId = ItemKey::fromText($kept->itemKey)->rungId ?? '';
+            if ($this->catalogue->get()->hasRung($rungId)) {
+                $dosing = $this->catalogue->get()->rung($rungId)->dosing;
+                $histories[$kept->itemKey][] = [
+                    'at' => $kept->at,
+                    'dose' => $dosing->today(DoseFormat::read(Node::root($kept->dose), $dosing->start)),
+                    'of' => $kept,
+                ];
+            }
+        }
+
+        return $histories;
     }
 
     public function prescribe(
