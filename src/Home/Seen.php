@@ -12,6 +12,7 @@ final readonly class Seen
      * @param bool $diary    of the client
      * @param bool $messages those of the client too, not only their own
      * @param bool $alerts   what became of signs that something is wrong
+     * @param bool $letter   of the therapist to the client
      * @param bool $block    how it goes at the end of a block is asked
      */
     public function __construct(
@@ -19,6 +20,7 @@ final readonly class Seen
         public bool $diary,
         public bool $messages,
         public bool $alerts,
+        public bool $letter,
         public bool $block,
     ) {
     }

@@ -30,6 +30,7 @@ final readonly class WhatIsSeen
             diary: !$isWorker && $may(ConsentKind::DiaryShared),
             messages: !$isWorker && $may(ConsentKind::HelperSees),
             alerts: $may(ConsentKind::HelperHearsOfStops),
+            letter: !$isWorker && $may(ConsentKind::HelperSees),
             block: null === $id,
         );
     }

@@ -1,5 +1,6 @@
 import { made, one } from '../core/dom.js';
 import { daysSince } from './clock.js';
+import { offerLetter } from './letter.js';
 import { wordsOfChange } from './words.js';
 
 /**
@@ -8,6 +9,7 @@ import { wordsOfChange } from './words.js';
  */
 export async function showMore({ faces, day, sync, store }) {
   const face = faces.get('more');
+  offerLetter(face, day?.letter ?? null);
   one(face, '[data-all-changes]', HTMLElement).replaceChildren(
     ...(day?.changes ?? [])
       .slice(0, 10)

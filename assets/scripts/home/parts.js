@@ -8,6 +8,7 @@ import { localTime } from './clock.js';
 import { Cramp } from './cramp.js';
 import { DiaryFaces } from './diary.js';
 import { look, lookOf } from '../core/look.js';
+import { showLetter } from './letter.js';
 import { Managing } from './managing.js';
 import { Messages } from './messages.js';
 import { showMore } from './more.js';
@@ -57,6 +58,7 @@ export function partsOf(home) {
     else if (to === 'diary') write(null);
     else showMore(home);
   });
+  on(root, 'letter', () => showLetter(home));
   on(root, 'cramp-now', () => cramp.begin());
   on(root, 'size', (size) => looks(root, { size }));
   on(root, 'light', (light) => looks(root, { light }));

@@ -28,6 +28,7 @@
  *   isRead: boolean}} Message
  * @typedef {{id: string, kind: string, item: string, before: string, now: string, why: string, on: string,
  *   isSeen: boolean}} Change
+ * @typedef {{on: string, by: string, parts: {title: string, lines: string[]}[]}} Letter
  * @typedef {{id: string, name: string}} Helper
  * @typedef {{on: string, lines: string[]}} Drawn lines: points of a polyline
  * @typedef {{width: number, height: number, before: Drawn, now: Drawn}} Sample both at the same scale
@@ -39,7 +40,8 @@
  *   back: {days: number, isLong: boolean}|null, held: {what: string, key: string}[],
  *   asks: {medicine: boolean, hands: string[], usable: string, signs: boolean}, doctor: boolean,
  *   sittings: {id: string, day: string, at: string, isFinished: boolean}[],
- *   changes: Change[], alerts: {id: string, sign: string, state: string, words: string, at: string}[],
+ *   changes: Change[], letter: Letter|null,
+ *   alerts: {id: string, sign: string, state: string, words: string, at: string}[],
  *   messages: Message[], diary: Diary|null, block: EndedBlock|null,
  *   wears: import('./worn.js').Wears, shared: number|null,
  *   use: {id: string, words: string, isDone: boolean}|null}} Day

@@ -4,36 +4,44 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Report;
 
+use HandGarden\Core\Measure\Change\InjectionPhase;
 use HandGarden\Core\Measure\Change\Judgement;
+use HandGarden\Core\Words\Joint;
 use HandGarden\Core\Words\Phrase;
 
 /**
  * A review for colleagues, written from what is kept. It calls nothing better without a real difference, looks into no
  * future, blames nobody, and leaves out neither lost ground nor a symptom nor a gap.
  */
-final readonly class ColleagueReport
+final readonly class ColleagueReport implements Author
 {
-    /** @return list<Paragraph> in their order, each of them there */
+    /** Of the numbers behind a finding, so many are said. */
+    private const BECAUSE = 3;
+
     public function of(Material $of): array
     {
         return array_map(
-            fn (Heading $heading): Paragraph => new Paragraph($heading, match ($heading) {
-                Heading::Reason => [$this->reason($of)],
-                Heading::InOneLine => [$this->inOneLine($of)],
+            static fn (Heading $heading): Paragraph => new Paragraph($heading, match ($heading) {
+                Heading::Reason => [self::reason($of)],
+                Heading::InOneLine => [self::inOneLine($of)],
                 Heading::Cautions => self::cautions($of),
-                Heading::Done => $this->done($of),
-                Heading::Measures => array_map($this->measure(...), $of->measures),
-                Heading::Phases => $this->phases($of),
-                Heading::Task => $this->task($of),
-                Heading::Incidents => $this->incidents($of),
-                Heading::Asked => [],
-                Heading::Plan => $this->plan($of),
+                Heading::Done => [...self::done($of), ...OnTheWay::gaps($of), ...self::steps($of)],
+                Heading::Measures => [
+                    ...array_map(MeasureRow::of(...), $of->measures),
+                    ...array_map(MeasureRow::once(...), $of->once),
+                ],
+                Heading::Phases => self::phases($of),
+                Heading::Task => self::task($of),
+                Heading::Incidents => OnTheWay::incidents($of),
+                Heading::Findings => array_map(self::finding(...), $of->findings),
+                Heading::Plan => self::plan($of),
+                default => [],
             }),
-            Heading::cases(),
+            ReportKind::Review->headings(),
         );
     }
 
-    private function reason(Material $of): Sentence
+    private static function reason(Material $of): Sentence
     {
         return new Sentence(new Phrase('report.reason', [
             'conditions' => $of->conditions,
@@ -43,105 +51,109 @@ final readonly class ColleagueReport
         ]), [$of->clientFact()]);
     }
 
-    private function inOneLine(Material $of): Sentence
+    private static function inOneLine(Material $of): Sentence
     {
-        $count = static fn (Judgement $j): int => \count(array_filter(
-            $of->measures,
-            static fn (Measured $m): bool => $j === $m->judgement,
-        ));
-        $facts = [$of->clientFact(), ...$of->sittingFacts()];
+        $facts = [$of->clientFact(), ...$of->practice->facts()];
         foreach ($of->measures as $measured) {
             array_push($facts, ...$measured->facts());
         }
 
         return new Sentence(new Phrase('report.in_one_line', [
             'measures' => \count($of->measures),
-            'gains' => $count(Judgement::Gain),
-            'losses' => $count(Judgement::Loss),
-            'same' => $count(Judgement::NoChange),
-            'open' => $count(Judgement::NotComparable) + $count(Judgement::NeedsRepeats),
-            'days' => $of->days,
-            'planned' => $of->plannedDays,
+            'gains' => \count($of->judged(Judgement::Gain)),
+            'losses' => \count($of->judged(Judgement::Loss)),
+            'same' => \count($of->judged(Judgement::NoChange)),
+            'open' => \count($of->judged(Judgement::NotComparable, Judgement::NeedsRepeats)),
+            'days' => $of->practice->days,
+            'planned' => $of->practice->planned,
         ]), $facts, isOwed: true);
     }
 
     /** @return list<Sentence> */
     private static function cautions(Material $of): array
     {
-        $sentences = [];
-        foreach ($of->cautions as $question => $words) {
-            $sentences[] = new Sentence(
+        return array_map(
+            static fn (string $question, string $words): Sentence => new Sentence(
                 Phrase::own($words),
                 [new Fact(FactKind::Answer, $question)],
+            ),
+            array_keys($of->cautions),
+            array_values($of->cautions),
+        );
+    }
+
+    /** @return list<Sentence> */
+    private static function done(Material $of): array
+    {
+        $practice = $of->practice;
+        $facts = [$of->clientFact(), ...$practice->facts()];
+        $sittings = \count($practice->sittings);
+        $done = [new Sentence(new Phrase('report.done', [
+            'sittings' => $sittings,
+            'days' => $practice->days,
+            'planned' => $practice->planned,
+        ]), $facts)];
+        if ($practice->timed > 0) {
+            $done[] = new Sentence(new Phrase('report.timed', [
+                'minutes' => $practice->minutes,
+                'timed' => $practice->timed,
+                'all' => $practice->timed === $sittings ? 1 : 0,
+            ]), $facts);
+        }
+        if ($sittings > 0) {
+            $done[] = new Sentence(new Phrase('report.help', [
+                'sittings' => $sittings,
+                'alone' => $practice->alone,
+                'helped' => $practice->helped,
+                'unsaid' => $sittings - $practice->alone - $practice->helped,
+            ]), $facts);
+        }
+
+        return $done;
+    }
+
+    /** @return list<Sentence> one for each exercise: where its dose stood, where it stands, in how many steps */
+    private static function steps(Material $of): array
+    {
+        $byItem = [];
+        foreach ($of->steps as $step) {
+            $byItem[$step->name][] = $step;
+        }
+
+        return array_values(
+            array_map(static fn (array $steps): Sentence => new Sentence(new Phrase('report.step', [
+                'item' => $steps[0]->name,
+                'from' => $steps[0]->from,
+                'to' => $steps[\count($steps) - 1]->to,
+                'steps' => \count($steps),
+                'on' => Phrase::day($steps[\count($steps) - 1]->on),
+            ]), array_merge(...array_map(static fn (Step $s): array => $s->facts(), $steps))), $byItem),
+        );
+    }
+
+    /** @return list<Sentence> */
+    private static function phases(Material $of): array
+    {
+        $phases = [];
+        if (null !== $of->injectedOn) {
+            $phases[] = new Sentence(new Phrase('report.injection', [
+                'on' => Phrase::day($of->injectedOn),
+                'at_first' => InjectionPhase::at($of->injectedOn, $of->from)->value,
+                'at_last' => InjectionPhase::at($of->injectedOn, $of->until)->value,
+            ]), [$of->clientFact()]);
+        }
+        foreach ($of->medicine as $day) {
+            $phases[] = new Sentence(
+                new Phrase('report.medicine', ['on' => Phrase::day($day)]),
+                [new Fact(FactKind::Answer, Material::MEDICINE)],
             );
         }
 
-        return $sentences;
+        return $phases;
     }
 
     /** @return list<Sentence> */
-    private function done(Material $of): array
-    {
-        $sittings = $of->sittingFacts();
-        $done = new Sentence(new Phrase('report.done', [
-            'sittings' => \count($sittings),
-            'days' => $of->days,
-            'planned' => $of->plannedDays,
-        ]), [$of->clientFact(), ...$sittings]);
-        $gaps = array_map(static fn (Gap $gap): Sentence => new Sentence(
-            new Phrase($gap->isIllness ? 'report.gap_ill' : 'report.gap', [
-                'from' => Phrase::day($gap->from),
-                'until' => Phrase::day($gap->until),
-            ]),
-            array_map(static fn (string $id): Fact => new Fact(FactKind::Sitting, $id), $gap->sittings),
-            isOwed: true,
-        ), $of->gaps);
-        $steps = array_map(static fn (Step $step): Sentence => new Sentence(new Phrase('report.step', [
-            'item' => $step->name,
-            'from' => $step->from,
-            'to' => $step->to,
-            'on' => Phrase::day($step->on),
-        ]), $step->facts()), $of->steps);
-
-        return [$done, ...$gaps, ...$steps];
-    }
-
-    private function measure(Measured $one): Sentence
-    {
-        $figures = [
-            'label' => $one->label,
-            'hand' => $one->hand,
-            'first' => $one->first,
-            'first_on' => Phrase::day($one->firstOn),
-            'last' => $one->last,
-            'last_on' => Phrase::day($one->lastOn),
-            'difference' => $one->difference,
-            'least' => $one->mustBeat,
-            'injected' => $one->isInjected ? 1 : 0,
-        ];
-
-        return new Sentence(match ($one->judgement) {
-            Judgement::Gain => new Phrase('report.gain', $figures),
-            Judgement::Loss => new Phrase('report.loss', $figures),
-            Judgement::NoChange => new Phrase('report.no_change', $figures),
-            Judgement::NotComparable => new Phrase('report.not_comparable', $figures + [
-                'why' => $one->why ?? new Phrase('judgement.not_comparable'),
-            ]),
-            Judgement::NeedsRepeats => new Phrase('report.needs_repeats', $figures),
-        }, $one->facts(), isOwed: Judgement::Loss === $one->judgement);
-    }
-
-    /** @return list<Sentence> */
-    private function phases(Material $of): array
-    {
-        return null === $of->injectedOn ? [] : [new Sentence(
-            new Phrase('report.injection', ['on' => Phrase::day($of->injectedOn)]),
-            [$of->clientFact()],
-        )];
-    }
-
-    /** @return list<Sentence> */
-    private function task(Material $of): array
+    private static function task(Material $of): array
     {
         return array_map(static fn (Rating $rating): Sentence => new Sentence(new Phrase('report.rating', [
             'on' => Phrase::day($rating->on),
@@ -150,28 +162,44 @@ final readonly class ColleagueReport
         ]), [new Fact(FactKind::Review, $rating->reviewId)]), $of->ratings);
     }
 
-    /** @return list<Sentence> */
-    private function incidents(Material $of): array
+    private static function finding(GroundedFinding $grounded): Sentence
     {
-        return array_map(static fn (Incident $one): Sentence => new Sentence(
-            null === $one->answeredOn
-                ? new Phrase('report.incident_open', ['why' => $one->why, 'on' => Phrase::day($one->on)])
-                : new Phrase('report.incident', [
-                    'why' => $one->why,
-                    'on' => Phrase::day($one->on),
-                    'answered' => Phrase::day($one->answeredOn),
-                ]),
-            [new Fact(FactKind::Alert, $one->alertId)],
-            isOwed: true,
-        ), $of->incidents);
+        $finding = $grounded->finding;
+
+        return new Sentence(new Phrase('report.finding', [
+            'side' => $finding->side->value,
+            'title' => $finding->title,
+            'because' => Joint::Semicolon->joining(\array_slice($finding->because, 0, self::BECAUSE)),
+            'meaning' => $finding->meaning ?? '',
+        ]), $grounded->facts);
     }
 
     /** @return list<Sentence> */
-    private function plan(Material $of): array
+    private static function plan(Material $of): array
     {
-        return null === $of->nextVisit ? [] : [new Sentence(
-            new Phrase('report.next_visit', ['on' => Phrase::day($of->nextVisit)]),
-            [$of->clientFact()],
-        )];
+        $plan = [];
+        if (null !== $of->plan) {
+            $plan[] = new Sentence(
+                $of->plan->says('report.plan'),
+                $of->plan->facts($of->clientFact()),
+                isOfThen: true,
+            );
+        }
+        if (null !== $of->plan?->blockId && null !== $of->plan->ends) {
+            $plan[] = new Sentence(
+                new Phrase('report.block', ['ends' => Phrase::day($of->plan->ends)]),
+                [new Fact(FactKind::Block, $of->plan->blockId)],
+                isOfThen: true,
+            );
+        }
+        if (null !== $of->nextVisit) {
+            $plan[] = new Sentence(
+                new Phrase('report.next_visit', ['on' => Phrase::day($of->nextVisit->on)]),
+                [new Fact(FactKind::Look, $of->nextVisit->lookId)],
+                isOfThen: true,
+            );
+        }
+
+        return $plan;
     }
 }

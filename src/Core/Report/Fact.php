@@ -13,6 +13,12 @@ final readonly class Fact
     ) {
     }
 
+    /** @param string $key `code|argument|mode|side` */
+    public static function ofMeasure(string $key, \DateTimeImmutable $on): self
+    {
+        return new self(FactKind::Reading, $key.'@'.$on->format('Y-m-d'));
+    }
+
     public function text(): string
     {
         return $this->kind->value.':'.$this->id;

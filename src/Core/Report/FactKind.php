@@ -17,4 +17,14 @@ enum FactKind: string
     /** Of a screening question, by its id. */
     case Answer = 'answer';
     case Review = 'review';
+    /** Of a routine that was made. */
+    case Routine = 'routine';
+    case Block = 'block';
+    /** At which a visit was agreed. */
+    case Look = 'look';
+    /** Of a helper for an exercise. */
+    case SignOff = 'signed';
+    case Wear = 'wear';
+    /** What a clinic has set: its numbers. */
+    case Clinic = 'clinic';
 }

@@ -17,4 +17,9 @@ final readonly class Incident
         public ?\DateTimeImmutable $answeredOn,
     ) {
     }
+
+    public function fact(): Fact
+    {
+        return new Fact(FactKind::Alert, $this->alertId);
+    }
 }

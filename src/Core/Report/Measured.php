@@ -16,6 +16,7 @@ final readonly class Measured
      * @param string  $mustBeat   the smallest real difference, with what it comes from; empty: none is known
      * @param ?Phrase $why        the two cannot be compared; null: they can
      * @param bool    $isInjected an injection lies between, or works still
+     * @param bool    $sameTester as far as it is known who took it
      */
     public function __construct(
         public string $key,
@@ -30,6 +31,7 @@ final readonly class Measured
         public Judgement $judgement,
         public ?Phrase $why,
         public bool $isInjected,
+        public bool $sameTester,
     ) {
     }
 
@@ -37,8 +39,8 @@ final readonly class Measured
     public function facts(): array
     {
         return [
-            new Fact(FactKind::Reading, $this->key.'@'.$this->firstOn->format('Y-m-d')),
-            new Fact(FactKind::Reading, $this->key.'@'.$this->lastOn->format('Y-m-d')),
+            Fact::ofMeasure($this->key, $this->firstOn),
+            Fact::ofMeasure($this->key, $this->lastOn),
         ];
     }
 }

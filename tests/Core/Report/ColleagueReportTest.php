@@ -5,20 +5,13 @@ declare(strict_types=1);
 namespace HandGarden\Tests\Core\Report;
 
 use HandGarden\Core\Measure\Change\Judgement;
-use HandGarden\Core\Report\ColleagueReport;
 use HandGarden\Core\Report\Fact;
 use HandGarden\Core\Report\FactKind;
-use HandGarden\Core\Report\Gap;
 use HandGarden\Core\Report\Heading;
-use HandGarden\Core\Report\Incident;
-use HandGarden\Core\Report\Material;
-use HandGarden\Core\Report\Measured;
 use HandGarden\Core\Report\Paragraph;
 use HandGarden\Core\Report\Rating;
+use HandGarden\Core\Report\ReportKind;
 use HandGarden\Core\Report\Sentence;
-use HandGarden\Core\Words\Joint;
-use HandGarden\Core\Words\Phrase;
-use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\TestCase;
 
 /** A review tells what is kept and nothing else. */
@@ -28,25 +21,25 @@ final class ColleagueReportTest extends TestCase
 
     public function testEveryPartIsThereInItsOrder(): void
     {
-        $headings = array_map(
-            static fn (Paragraph $p): Heading => $p->heading,
-            (new ColleagueReport())->of(self::material()),
-        );
-
-        self::assertSame(Heading::cases(), $headings);
+        foreach (ReportKind::cases() as $kind) {
+            $headings = array_map(
+                static fn (Paragraph $p): Heading => $p->heading,
+                $kind->author()->of(MadeUpMaterial::of()),
+            );
+            self::assertSame($kind->headings(), $headings);
+            self::assertContains($kind->ownWords(), $headings);
+        }
     }
 
     public function testNoChangeIsCalledOneAndNothingIsForecast(): void
     {
         foreach (Judgement::cases() as $judgement) {
             foreach ([true, false] as $isInjected) {
-                $said = self::said(
-                    Heading::Measures,
-                    self::material(measures: [self::measured($judgement, $isInjected)]),
-                );
+                $said = self::measures($judgement, $isInjected);
                 foreach (self::FORBIDDEN as $word) {
                     self::assertStringNotContainsStringIgnoringCase($word, $said, $judgement->value);
                 }
+                self::assertSame(Judgement::Gain === $judgement, str_contains($said, 'better'), $said);
                 self::assertSame(
                     Judgement::Gain === $judgement,
                     str_contains($said, 'beyond the smallest real difference'),
@@ -54,56 +47,54 @@ final class ColleagueReportTest extends TestCase
                 );
             }
         }
-        self::assertStringContainsString('within measuring error', self::said(
-            Heading::Measures,
-            self::material(measures: [self::measured(Judgement::NoChange, false)]),
-        ));
-        self::assertStringContainsString('not an effect of training alone', self::said(
-            Heading::Measures,
-            self::material(measures: [self::measured(Judgement::Gain, true)]),
-        ));
+        self::assertStringContainsString(
+            'within measuring error',
+            self::measures(Judgement::NoChange, false),
+        );
+        self::assertStringContainsString(
+            'not an effect of training alone',
+            self::measures(Judgement::Gain, true),
+        );
+        self::assertStringContainsString('same tester and position', self::measures(Judgement::Gain, false));
     }
 
     public function testLostGroundSymptomsAndGapsAreOwed(): void
     {
-        $material = self::material(
-            measures: [self::measured(Judgement::Loss, false)],
-            incidents: [new Incident(
-                'alert-1',
-                Phrase::own('Pain of 8.'),
-                self::day('2026-11-10'),
-                answeredOn: null,
-            )],
-            gaps: [new Gap(self::day('2026-11-03'), self::day('2026-11-16'), true, ['s-1'])],
-        );
         $owed = array_map(
             static fn (Sentence $s): string => $s->words->code,
-            array_values(array_filter(self::all($material), static fn (Sentence $s): bool => $s->isOwed)),
+            array_values(array_filter(
+                MadeUpMaterial::all(ReportKind::Review, MadeUpMaterial::of(
+                    measures: [MadeUpMaterial::measured(Judgement::Loss)],
+                    incidents: [MadeUpMaterial::incident()],
+                    gaps: [MadeUpMaterial::gap()],
+                )),
+                static fn (Sentence $s): bool => $s->isOwed,
+            )),
         );
 
         self::assertSame(
-            ['report.in_one_line', 'report.gap_ill', 'report.loss', 'report.incident_open'],
+            ['report.in_one_line', 'report.gap_ill', 'report.measured', 'report.incident_open'],
             $owed,
         );
     }
 
-    public function testEverySentenceRestsOnSomethingAndEveryMeasureOnItsTwoDays(): void
+    public function testEveryMeasureRestsOnItsTwoDays(): void
     {
-        $material = self::material(
-            measures: [self::measured(Judgement::Gain, false)],
-            ratings: [new Rating('r-1', self::day('2026-11-20'), 4, null)],
-        );
-        self::assertSame(
-            ['client', 'client', 'client', 'reading', 'review'],
-            array_map(static fn (Sentence $s): string => $s->facts[0]->kind->value, self::all($material)),
-        );
         self::assertSame(
             ['reading:opening||active|right@2026-10-20', 'reading:opening||active|right@2026-11-20'],
             array_map(
                 static fn (Fact $f): string => $f->text(),
-                self::measured(Judgement::Gain, false)->facts(),
+                MadeUpMaterial::measured(Judgement::Gain)->facts(),
             ),
         );
+    }
+
+    public function testHowItGoesIsFeltAndNotMeasured(): void
+    {
+        self::assertStringContainsString('Felt, not measured.', MadeUpMaterial::said(
+            ReportKind::Review,
+            MadeUpMaterial::of(ratings: [new Rating('r-1', MadeUpMaterial::day('2026-11-20'), 4, null)]),
+        ));
     }
 
     public function testAFactIsReadBackAsItWasWritten(): void
@@ -115,81 +106,12 @@ final class ColleagueReportTest extends TestCase
         self::assertNull(Fact::fromText('reading:'));
     }
 
-    /** @return list<Sentence> */
-    private static function all(Material $material): array
+    private static function measures(Judgement $judgement, bool $isInjected): string
     {
-        return array_merge(...array_map(
-            static fn (Paragraph $p): array => $p->sentences,
-            (new ColleagueReport())->of($material),
-        ));
-    }
-
-    private static function said(Heading $heading, Material $material): string
-    {
-        foreach ((new ColleagueReport())->of($material) as $paragraph) {
-            if ($heading === $paragraph->heading) {
-                return implode(' ', array_map(
-                    static fn (Sentence $s): string => Said::of($s->words),
-                    $paragraph->sentences,
-                ));
-            }
-        }
-
-        return '';
-    }
-
-    private static function measured(Judgement $judgement, bool $isInjected): Measured
-    {
-        return new Measured(
-            'opening||active|right',
-            'Opening',
-            'right active',
-            '32 %',
-            firstOn: self::day('2026-10-20'),
-            last: '48 %',
-            lastOn: self::day('2026-11-20'),
-            difference: '+16',
-            mustBeat: '10 %, default',
-            judgement: $judgement,
-            why: null,
-            isInjected: $isInjected,
+        return MadeUpMaterial::said(
+            ReportKind::Review,
+            MadeUpMaterial::of(measures: [MadeUpMaterial::measured($judgement, $isInjected)]),
+            Heading::Measures,
         );
-    }
-
-    /**
-     * @param list<Measured> $measures
-     * @param list<Incident> $incidents
-     * @param list<Gap>      $gaps
-     * @param list<Rating>   $ratings
-     */
-    private static function material(
-        array $measures = [],
-        array $incidents = [],
-        array $gaps = [],
-        array $ratings = [],
-    ): Material {
-        return new Material(
-            'client-1',
-            Joint::Comma->joining(['Stroke']),
-            'right',
-            self::day('2026-10-15'),
-            until: self::day('2026-11-30'),
-            sittings: ['s-1', 's-2'],
-            days: 2,
-            plannedDays: 30,
-            cautions: [],
-            measures: $measures,
-            steps: [],
-            incidents: $incidents,
-            gaps: $gaps,
-            ratings: $ratings,
-            injectedOn: null,
-            nextVisit: null,
-        );
-    }
-
-    private static function day(string $day): \DateTimeImmutable
-    {
-        return new \DateTimeImmutable($day, new \DateTimeZone('UTC'));
     }
 }
