@@ -9,7 +9,7 @@ use HandGarden\Account\Who;
 use HandGarden\Client\Client;
 use HandGarden\Core\Report\Heading;
 use HandGarden\Web\Clock;
-use HandGarden\Web\Wording;
+use HandGarden\Web\Seen;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -23,13 +23,16 @@ final class ChangeReport extends AbstractController
 {
     private const LETTERS = 500;
     private const MOST_GIVEN = 20;
+    private const TYPED = ['heading', 'text', 'to'];
 
     public function __construct(
         private readonly Reports $reports,
         private readonly WriteReport $write,
+        private readonly SignReport $signing,
+        private readonly FitWords $fit,
+        private readonly ReportPage $page,
         private readonly Who $who,
         private readonly Audit $audit,
-        private readonly Wording $wording,
         private readonly Clock $clock,
     ) {
     }
@@ -44,27 +47,29 @@ final class ChangeReport extends AbstractController
         if ('version' === $do && $found->isSigned()) {
             $next = $this->version($client, $found);
             $problem = '';
-        } elseif ('given' === $do) {
+        } elseif (\in_array($do, ['given', 'home'], true)) {
             $problem = $this->give($client, $found, $request);
         } elseif ($found->isSigned()) {
             $problem = 'It is signed: nothing in it changes any more. Make another version.';
+        } elseif (Seen::isStale($request, ReportPage::mark($found))) {
+            $problem = 'Somebody has changed this draft since you opened it. Here it is as it stands now.';
         } else {
-            $problem = match ($do) {
-                'view' => $this->say($found, $request),
-                'unview' => $this->unsay($found, $request->request->getInt('line', -1)),
-                'anew' => $this->anew($client, $found),
-                'sign' => $this->sign($client, $found, $request),
-                'drop' => $this->drop($found),
-                default => 'Choose what is to be done; nothing was.',
-            };
+            $this->tick($found, $request);
+            $problem = $this->change($client, $found, $request);
         }
-        if ('' === $problem) {
-            $this->audit->wrote('report: '.mb_substr($do, 0, 20), $client->id, $next->id);
-        } else {
-            $this->addFlash('problem', $problem);
+        if ('' !== $problem) {
+            return $this->render(
+                'Reporting/report.html.twig',
+                $this->page->of($client, $found, $problem, array_map(
+                    static fn (string $field): string => (string) $request->request->get($field, ''),
+                    array_combine(self::TYPED, self::TYPED),
+                )),
+                new Response(status: Response::HTTP_UNPROCESSABLE_ENTITY),
+            );
         }
+        $this->audit->wrote('report: '.mb_substr($do, 0, 20), $client->id, $next->id);
 
-        return 'drop' === $do && '' === $problem
+        return 'drop' === $do
             ? $this->redirectToRoute('report_all', ['client' => $client->id], Response::HTTP_SEE_OTHER)
             : $this->redirectToRoute(
                 'report_all_one',
@@ -73,75 +78,116 @@ final class ChangeReport extends AbstractController
             );
     }
 
-    private function say(Report $report, Request $request): string
+    /** @return string what is wrong; empty: nothing */
+    private function change(Client $client, Report $draft, Request $request): string
+    {
+        $unview = $request->request->get('unview');
+        $do = (string) $request->request->get('do', '');
+        $isTyped = '' !== trim((string) $request->request->get('text', ''));
+        if ($isTyped && (null !== $unview || !\in_array($do, ['view', 'keep'], true))) {
+            return 'Your own words are not in it yet: add them, or clear the field.';
+        }
+
+        if (null !== $unview) {
+            return $this->unsay($draft, (int) $unview);
+        }
+
+        return match ($do) {
+            'view' => $this->say($client, $draft, $request),
+            'keep' => $isTyped ? $this->say($client, $draft, $request) : '',
+            'anew' => $this->anew($client, $draft),
+            'sign' => $this->isGranted('ROLE_THERAPIST')
+                ? $this->signing->sign(
+                    $client,
+                    $draft,
+                    $this->who->staff(),
+                    $request->request->has('talked'),
+                )
+                : 'A therapist signs; you may draft.',
+            'drop' => $this->drop($draft),
+            default => 'Choose what is to be done; nothing was.',
+        };
+    }
+
+    /** Which lines somebody has read is kept with whatever else they do. */
+    private function tick(Report $draft, Request $request): void
+    {
+        if (!$request->request->has('ticks')) {
+            return;
+        }
+        $read = array_map(strval(...), array_filter($request->request->all('read'), is_scalar(...)));
+        $me = $this->who->staff()->id;
+        $draft->lines = ReportFormat::write(array_map(
+            static fn (Line $line, int $nth): Line => $line->read(
+                $me,
+                \in_array((string) $nth, $read, true),
+            ),
+            $lines = ReportFormat::read($draft),
+            array_keys($lines),
+        ));
+        $this->reports->keep($draft);
+    }
+
+    private function say(Client $client, Report $draft, Request $request): string
     {
         $heading = Heading::tryFrom((string) $request->request->get('heading', ''));
         $text = trim((string) $request->request->get('text', ''));
-        if (null === $heading || '' === $text || mb_strlen($text) > self::LETTERS) {
+        if (
+            null === $heading || !\in_array($heading, $draft->kind->headings(), true)
+            || '' === $text || mb_strlen($text) > self::LETTERS
+        ) {
             return \sprintf('Write at most %d letters under one of the headings.', self::LETTERS);
         }
-        $report->lines = ReportFormat::write([...ReportFormat::read($report), Line::view($heading, $text)]);
-        $this->reports->keep($report);
+        $why = $this->fit->refuses($client, $draft, $text);
+        if ('' === $why) {
+            $draft->lines = ReportFormat::write([
+                ...ReportFormat::read($draft),
+                Line::view($heading, $text, $this->who->staff()->id),
+            ]);
+            $this->reports->keep($draft);
+        }
 
-        return '';
+        return $why;
     }
 
-    private function unsay(Report $report, int $nth): string
+    private function unsay(Report $draft, int $nth): string
     {
-        $lines = ReportFormat::read($report);
+        $lines = ReportFormat::read($draft);
         if (true !== ($lines[$nth] ?? null)?->isView()) {
             return 'Only what a therapist has added is taken out; all else rests on what is kept.';
         }
         unset($lines[$nth]);
-        $report->lines = ReportFormat::write(array_values($lines));
-        $this->reports->keep($report);
+        $draft->lines = ReportFormat::write(array_values($lines));
+        $this->reports->keep($draft);
 
         return '';
     }
 
-    /** What rests on what is kept is written anew; what was added stays. */
-    private function anew(Client $client, Report $report): string
+    /** What rests on what is kept is written anew; what was added stays, and so does what was read and is the same. */
+    private function anew(Client $client, Report $draft): string
     {
-        $report->lines = ReportFormat::write([
-            ...$this->write->lines($client, $report->from, $report->until),
-            ...self::views($report),
-        ]);
-        $this->reports->keep($report);
-
-        return '';
-    }
-
-    private function sign(Client $client, Report $report, Request $request): string
-    {
-        if (!$this->isGranted('ROLE_THERAPIST')) {
-            return 'A therapist signs; you may draft.';
-        }
-        if ([] !== $this->write->changedSince($client, $report)) {
-            return 'What it rests on has changed since it was drafted. Write it anew, and read it.';
-        }
-        $read = array_map(strval(...), array_filter($request->request->all('read'), is_scalar(...)));
-        $unread = array_diff(array_map(strval(...), array_keys($report->lines)), $read);
-        if ([] !== $unread) {
-            return \sprintf('Read every line and tick it: %d are not.', \count($unread));
-        }
-        $by = $this->who->staff();
-        $report->sign(
-            $by,
-            $by->name.', '.$this->wording->word('role.'.$by->role->value),
-            $this->clock->now(),
-        );
-        $this->reports->keep($report);
+        $today = $this->clock->today($client->zone);
+        $span = new ReportSpan($draft->kind, $draft->from, $draft->until, $today);
+        $draft->renew($this->write->write($client, $span, ReportFormat::read($draft)), $today);
+        $this->reports->keep($draft);
 
         return '';
     }
 
     private function version(Client $client, Report $report): Report
     {
+        $today = $this->clock->today($client->zone);
+        $span = new ReportSpan($report->kind, $report->from, $report->until, $today);
+        $views = array_map(
+            static fn (Line $l): Line => $l->readAs([]),
+            array_values(array_filter(
+                ReportFormat::read($report),
+                static fn (Line $l): bool => $l->isView(),
+            )),
+        );
         $next = $report->next(
-            ReportFormat::write([
-                ...$this->write->lines($client, $report->from, $report->until),
-                ...self::views($report),
-            ]),
+            $this->write->write($client, $span, $views),
+            $today,
             $this->who->staff(),
             $this->clock->now(),
         );
@@ -152,9 +198,13 @@ final class ChangeReport extends AbstractController
 
     private function give(Client $client, Report $report, Request $request): string
     {
-        $to = trim((string) $request->request->get('to', ''));
+        $isHome = 'home' === $request->request->get('do');
+        $to = $isHome ? $client->givenName : trim((string) $request->request->get('to', ''));
         if (!$report->isSigned()) {
             return 'Only what is signed goes out.';
+        }
+        if ($isHome && !$report->kind->isForTheClient()) {
+            return 'Only a letter is shown at home.';
         }
         if ('' === $to || mb_strlen($to) > 120 || \count($report->given) >= self::MOST_GIVEN) {
             return 'Say to whom, in at most 120 letters.';
@@ -163,7 +213,7 @@ final class ChangeReport extends AbstractController
             'to' => $to,
             'on' => $this->clock->today($client->zone)->format('Y-m-d'),
             'by' => $this->who->staff()->id,
-        ];
+        ] + ($isHome ? ['home' => true] : []);
         $this->reports->keep($report);
 
         return '';
@@ -174,14 +224,5 @@ final class ChangeReport extends AbstractController
         $this->reports->drop($draft);
 
         return '';
-    }
-
-    /** @return list<Line> */
-    private static function views(Report $report): array
-    {
-        return array_values(array_filter(
-            ReportFormat::read($report),
-            static fn (Line $line): bool => $line->isView(),
-        ));
     }
 }

@@ -4,18 +4,23 @@ declare(strict_types=1);
 
 namespace HandGarden\Reporting;
 
-use HandGarden\Assessment\Change;
-use HandGarden\Assessment\MeasuredChanges;
+use HandGarden\Account\ClinicRepository;
+use HandGarden\Account\ClinicSettings;
 use HandGarden\Client\Client;
+use HandGarden\Client\ClientRepository;
 use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\DoseWords;
+use HandGarden\Core\Progress\Away;
 use HandGarden\Core\Report\Gap;
 use HandGarden\Core\Report\Incident;
 use HandGarden\Core\Report\Material;
-use HandGarden\Core\Report\Measured;
+use HandGarden\Core\Report\NextVisit;
+use HandGarden\Core\Report\Numbers;
+use HandGarden\Core\Report\Practice;
 use HandGarden\Core\Report\Rating;
+use HandGarden\Core\Report\ReportKind;
 use HandGarden\Core\Report\Step;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Words\Joint;
@@ -31,7 +36,9 @@ use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\DayFigures;
 use HandGarden\Sitting\LoggedDay;
 use HandGarden\Sitting\LoggedDays;
+use HandGarden\Sitting\LoggedPractice;
 use HandGarden\Sitting\LoggedTrend;
+use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 
 /** Brings together what a report of a time may tell, each thing from where it is kept. */
@@ -43,19 +50,26 @@ final readonly class Materials
     public function __construct(
         private LoggedDays $sittings,
         private LoggedTrend $trend,
-        private MeasuredChanges $changes,
+        private LoggedPractice $practice,
+        private SittingRepository $log,
+        private MeasureMaterials $measures,
         private Periods $periods,
         private Looks $looks,
         private Alerts $alerts,
         private Plan $plan,
         private PlanRepository $plans,
+        private KeptHomes $homes,
+        private PlanMaterials $planned,
+        private ClientRepository $clients,
+        private ClinicRepository $clinics,
+        private ClinicSettings $settings,
         private CatalogueStore $catalogue,
-        private Clock $clock,
     ) {
     }
 
-    public function of(Client $client, \DateTimeImmutable $from, \DateTimeImmutable $until): Material
+    public function of(Client $client, ReportSpan $span): Material
     {
+        [$from, $until] = [$span->from, $span->until];
         $sittings = array_values(array_filter(
             $this->sittings->between($client, $from, $until),
             static fn (LoggedDay $d): bool => $d->done + $d->part > 0,
@@ -64,7 +78,8 @@ final readonly class Materials
             $this->trend->days($client, $from),
             static fn (DayFigures $d): bool => $d->day <= $until,
         ));
-        $span = (int) $from->diff($until)->format('%a') + 1;
+        $clinic = $this->clinics->own();
+        $visit = $this->looks->nextVisitLook($client, $span->asOf);
 
         return new Material(
             $client->id,
@@ -74,84 +89,87 @@ final readonly class Materials
             implode(', ', array_map(static fn (Side $s): string => $s->value, $client->affected())),
             $from,
             until: $until,
-            sittings: array_map(static fn (LoggedDay $d): string => $d->id, $sittings),
-            days: \count(array_filter($days, static fn (DayFigures $d): bool => $d->isPractice())),
-            plannedDays: max(1, (int) round($client->daysPerWeek * $span / 7)),
-            cautions: $this->cautions($client),
-            measures: $this->measures($client, $from, $until),
+            numbers: new Numbers($clinic->id, $clinic->phone, $clinic->emergencyNumber),
+            wanted: $this->wanted($client),
+            practice: $this->practised($client, $span, $days, $sittings),
+            cautions: $this->cautions($client, $span->asOf),
+            measures: $this->measures->changed($client, $from, $until),
+            once: $this->measures->once($client, $from, $until),
             steps: $this->steps($client, $from, $until),
             incidents: $this->incidents($client, $from, $until),
-            gaps: $this->gaps($client, $days, $sittings, $from, until: $until),
+            gaps: $this->gaps($client, $days, $sittings, $span),
             ratings: $this->ratings($client, $from, $until),
             injectedOn: $client->injectionDay(),
-            nextVisit: $this->looks->nextVisit($client, $this->clock->today($client->zone)),
+            medicine: array_values(array_filter(
+                $this->clients->saidYes($client, Material::MEDICINE),
+                static fn (\DateTimeImmutable $day): bool => self::isWithin($day, $from, $until),
+            )),
+            findings: ReportKind::Review === $span->kind ? $this->measures->findings($client, $until) : [],
+            plan: $this->planned->now($client, $span->asOf),
+            nextVisit: null === $visit?->visitOn ? null : new NextVisit($visit->id, $visit->visitOn),
+            home: ReportKind::Discharge === $span->kind ? $this->homes->of($client, $span->asOf) : null,
+        );
+    }
+
+    private function wanted(Client $client): string
+    {
+        return '' !== $client->goalWords
+            ? $client->goalWords
+            : $this->catalogue->get()->goal((string) array_key_first($client->goals))->label ?? '';
+    }
+
+    /**
+     * @param list<DayFigures> $days
+     * @param list<LoggedDay>  $sittings
+     */
+    private function practised(Client $client, ReportSpan $span, array $days, array $sittings): Practice
+    {
+        $told = $this->practice->between($client, $span->from, $span->until);
+
+        return new Practice(
+            array_map(static fn (LoggedDay $d): string => $d->id, $sittings),
+            \count(array_filter($days, static fn (DayFigures $d): bool => $d->isPractice())),
+            max(1, (int) round($client->daysPerWeek * $span->days() / 7)),
+            $told['timed'],
+            minutes: $told['minutes'],
+            alone: $told['alone'],
+            helped: $told['helped'],
         );
     }
 
     /** @return array<string, string> words by the question whose answer asks for them */
-    private function cautions(Client $client): array
+    private function cautions(Client $client, \DateTimeImmutable $asOf): array
     {
         $cautions = [];
-        $screening = $this->plan->facts($client)->measured->screening;
-        foreach ($screening->found($this->clock->today($client->zone)) as $question) {
+        foreach ($this->plan->facts($client)->measured->screening->found($asOf) as $question) {
             $cautions[$question->id] = $question->consequence;
         }
 
         return $cautions;
     }
 
-    /** @return list<Measured> */
-    private function measures(Client $client, \DateTimeImmutable $from, \DateTimeImmutable $until): array
-    {
-        $injected = $client->injectionDay();
-        $works = static fn (Change $c): bool => null !== $injected && $c->lastOn >= $injected
-            && $c->firstOn <= $injected->modify('+'.Periods::INJECTION_DAYS.' days');
-        $measures = [];
-        foreach ($this->changes->since($client, $from, 0) as $change) {
-            if ($change->lastOn <= $until) {
-                $measures[] = new Measured(
-                    $change->key,
-                    $change->label,
-                    $change->hand,
-                    $change->first,
-                    firstOn: $change->firstOn,
-                    last: $change->last,
-                    lastOn: $change->lastOn,
-                    difference: $change->difference,
-                    mustBeat: $change->mustBeat,
-                    judgement: $change->judgement,
-                    why: $change->why,
-                    isInjected: $works($change),
-                );
-            }
-        }
-
-        return $measures;
-    }
-
     /** @return list<Step> */
     private function steps(Client $client, \DateTimeImmutable $from, \DateTimeImmutable $until): array
     {
         $steps = [];
-        foreach (array_keys($this->plans->doseCounts($client)) as $key) {
-            $history = $this->plans->doseHistory($client, $key);
+        foreach ($this->plans->doseHistories($client) as $key => $history) {
+            $item = ItemKey::fromText($key);
             foreach ($history as $n => ['at' => $at, 'dose' => $dose, 'of' => $kept]) {
                 $day = Clock::dayOf($at, $client->zone);
                 $before = $history[$n - 1]['dose'] ?? null;
-                if (null === $before || $before->isAsHardAs($dose) || $day < $from || $day > $until) {
-                    continue;
+                if (
+                    null !== $before && null !== $item && !$before->isAsHardAs($dose)
+                    && self::isWithin($day, $from, $until)
+                ) {
+                    $steps[] = new Step(
+                        $kept->id,
+                        $this->catalogue->get()->nameOf($item->rungId).', '.lcfirst($item->hands->label()),
+                        DoseWords::of($before),
+                        DoseWords::of($dose),
+                        on: $day,
+                        decisionKey: DoseSource::Decision === $kept->source ? $kept->proposalKey : null,
+                    );
                 }
-                $item = ItemKey::fromText($key);
-                $steps[] = new Step(
-                    $kept->id,
-                    null === $item ? $key : $this->catalogue->get()->nameOf(
-                        $item->rungId,
-                    ).', '.$item->hands->label(),
-                    DoseWords::of($before),
-                    DoseWords::of($dose),
-                    on: $day,
-                    decisionKey: DoseSource::Decision === $kept->source ? $kept->proposalKey : null,
-                );
             }
         }
         usort($steps, static fn (Step $a, Step $b): int => $a->on <=> $b->on);
@@ -162,21 +180,22 @@ final readonly class Materials
     /** @return list<Incident> */
     private function incidents(Client $client, \DateTimeImmutable $from, \DateTimeImmutable $until): array
     {
-        $of = array_filter(
+        $of = array_values(array_filter(
             $this->alerts->all($client, self::MOST_ALERTS),
             static fn (Alert $a): bool => self::isWithin(
                 Clock::dayOf($a->begunAt, $client->zone),
                 $from,
                 $until,
             ),
-        );
+        ));
+        usort($of, static fn (Alert $a, Alert $b): int => [$a->begunAt, $a->id] <=> [$b->begunAt, $b->id]);
 
         return array_map(static fn (Alert $a): Incident => new Incident(
             $a->id,
             $a->why(),
             Clock::dayOf($a->begunAt, $client->zone),
             answeredOn: null === $a->answeredAt ? null : Clock::dayOf($a->answeredAt, $client->zone),
-        ), array_reverse(array_values($of)));
+        ), $of);
     }
 
     /**
@@ -185,22 +204,34 @@ final readonly class Materials
      *
      * @return list<Gap>
      */
-    private function gaps(
-        Client $client,
-        array $days,
-        array $sittings,
-        \DateTimeImmutable $from,
-        \DateTimeImmutable $until,
-    ): array {
+    private function gaps(Client $client, array $days, array $sittings, ReportSpan $span): array
+    {
         $gaps = [];
-        foreach ($this->periods->of($client, $days, $from, $until) as $period) {
+        foreach ($this->periods->of($client, $days, $span->from, $span->until) as $period) {
             $beside = \in_array($period->kind, self::GAPS, true) ? self::beside($sittings, $period) : [];
             if ([] !== $beside) {
-                $gaps[] = new Gap($period->from, $period->until, 'ill' === $period->kind, $beside);
+                $gaps[] = new Gap(
+                    $period->from,
+                    $period->until,
+                    'ill' === $period->kind,
+                    $beside,
+                    wasEased: $this->wasEased($client, $period),
+                );
             }
         }
 
         return $gaps;
+    }
+
+    /** Whether it was long enough that what is given was made easier after it. */
+    private function wasEased(Client $client, Period $gap): bool
+    {
+        return (new Away(
+            $this->settings->of($client->clinicId)->progress(),
+            $this->log->log($client),
+            $client->daysPerWeek,
+            $gap->until->modify('+1 day'),
+        ))->isAway();
     }
 
     /**

@@ -14,7 +14,7 @@ final class ReportFormat
     /**
      * @param list<Line> $lines
      *
-     * @return list<array{heading: string, text: string, facts: list<string>, owed: bool}>
+     * @return list<array<string, mixed>>
      */
     public static function write(array $lines): array
     {
@@ -23,6 +23,9 @@ final class ReportFormat
             'text' => $line->text,
             'facts' => array_map(static fn (Fact $f): string => $f->text(), $line->facts),
             'owed' => $line->isOwed,
+            'cells' => $line->cells,
+            'then' => $line->isOfThen,
+            'read' => $line->readBy,
         ], $lines);
     }
 
@@ -44,12 +47,19 @@ final class ReportFormat
                 $node->get('text')->string(),
                 $facts,
                 $node->get('owed')->bool(),
+                cells: $node->optional('cells')?->strings() ?? [],
+                isOfThen: $node->optional('then')?->bool() ?? false,
+                readBy: $node->optional('read')?->strings() ?? [],
             );
         }
-        $order = array_flip(array_map(static fn (Heading $h): string => $h->value, Heading::cases()));
+        $order = array_flip(array_map(
+            static fn (Heading $h): string => $h->value,
+            $report->kind->headings(),
+        ));
         usort(
             $lines,
-            static fn (Line $a, Line $b): int => $order[$a->heading->value] <=> $order[$b->heading->value],
+            static fn (Line $a, Line $b): int => ($order[$a->heading->value] ?? \PHP_INT_MAX)
+                <=> ($order[$b->heading->value] ?? \PHP_INT_MAX),
         );
 
         return $lines;

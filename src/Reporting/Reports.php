@@ -6,6 +6,7 @@ namespace HandGarden\Reporting;
 
 use Doctrine\ORM\EntityManagerInterface;
 use HandGarden\Client\Client;
+use HandGarden\Core\Report\ReportKind;
 use Symfony\Component\Uid\Uuid;
 
 /** Reports of clients. */
@@ -23,6 +24,18 @@ final readonly class Reports
             $client->scope(),
             ['draftedAt' => 'DESC', 'id' => 'DESC'],
         );
+    }
+
+    /** @return list<Report> of a kind, the one that was signed last first */
+    public function signed(Client $client, ReportKind $kind): array
+    {
+        return array_values(array_filter(
+            $this->entities->getRepository(Report::class)->findBy(
+                $client->scope() + ['kind' => $kind],
+                ['signedAt' => 'DESC', 'id' => 'DESC'],
+            ),
+            static fn (Report $r): bool => $r->isSigned(),
+        ));
     }
 
     public function find(Client $client, string $id): ?Report

@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace HandGarden\Reporting;
 
 use HandGarden\Account\Audit;
-use HandGarden\Account\StaffNames;
 use HandGarden\Account\Who;
-use HandGarden\Client\Cautions;
 use HandGarden\Client\Client;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
-use HandGarden\Core\Report\Heading;
+use HandGarden\Core\Report\ReportKind;
 use HandGarden\Planning\Paper;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Web\Clock;
@@ -32,10 +30,11 @@ final class ShowReports extends AbstractController
     public function __construct(
         private readonly Reports $reports,
         private readonly WriteReport $write,
-        private readonly FactLinks $links,
+        private readonly PictureSheets $sheets,
+        private readonly PaperCharts $paperCharts,
+        private readonly ReportPage $page,
+        private readonly FactRows $facts,
         private readonly PlanRepository $plans,
-        private readonly Cautions $cautions,
-        private readonly StaffNames $names,
         private readonly Paper $paper,
         private readonly Who $who,
         private readonly Audit $audit,
@@ -46,39 +45,40 @@ final class ShowReports extends AbstractController
     #[Route('', name: '', methods: ['GET'])]
     public function all(Client $client): Response
     {
-        return $this->page($client, '');
+        return $this->list($client, '', []);
     }
 
     #[Route('', name: '_draft', methods: ['POST'])]
     public function draft(Request $request, Client $client): Response
     {
+        $typed = [];
+        foreach (['kind', 'from', 'until'] as $field) {
+            $typed[$field] = (string) $request->request->get($field, '');
+        }
         $today = $this->clock->today($client->zone);
         try {
-            $form = Node::root(
-                ['from' => $request->request->get('from'), 'until' => $request->request->get('until')],
+            $form = Node::root($typed);
+            $span = new ReportSpan(
+                $form->get('kind')->enum(ReportKind::class),
+                $form->get('from')->date(),
+                $form->get('until')->date(),
+                $today,
             );
-            [$from, $until] = [$form->get('from')->date(), $form->get('until')->date()];
         } catch (InvalidData) {
-            return $this->page($client, 'Give two days.');
+            return $this->list($client, 'Choose a report, and give two days.', $typed);
         }
-        if (
-            $from >= $until
-            || $until > $today
-            || (int) $from->diff($until)->format(
-                '%a',
-            ) > self::MOST_DAYS
-        ) {
-            return $this->page(
+        if ($span->from >= $span->until || $span->until > $today || $span->days() > self::MOST_DAYS) {
+            return $this->list(
                 $client,
                 'The time begins before it ends, ends today at the latest, and is two years long at most.',
+                $typed,
             );
         }
         $report = Report::draft(
             $client,
-            $from,
-            $until,
-            ReportFormat::write($this->write->lines($client, $from, $until)),
-            by: $this->who->staff(),
+            $span,
+            $this->write->write($client, $span),
+            $this->who->staff(),
             at: $this->clock->now(),
         );
         $this->reports->keep($report);
@@ -94,7 +94,25 @@ final class ShowReports extends AbstractController
     #[Route('/{report}', name: '_one', methods: ['GET'])]
     public function one(Client $client, string $report): Response
     {
-        return $this->shown($client, $this->find($client, $report));
+        $found = $this->find($client, $report);
+
+        return $this->render('Reporting/report.html.twig', $this->page->of($client, $found));
+    }
+
+    /** Everything that one line rests on, as it is kept now. */
+    #[Route('/{report}/lines/{nth}', name: '_facts', requirements: ['nth' => '\d{1,4}'], methods: ['GET'])]
+    public function facts(Client $client, string $report, int $nth): Response
+    {
+        $found = $this->find($client, $report);
+        $line = ReportFormat::read($found)[$nth] ?? throw $this->createNotFoundException('No such line.');
+
+        return $this->render('Reporting/facts.html.twig', [
+            'client' => $client,
+            'banner' => $this->page->banner($client),
+            'report' => $found,
+            'line' => $line,
+            'rows' => $this->facts->of($client, $found, $line),
+        ]);
     }
 
     #[Route('/{report}/report.md', name: '_markdown', methods: ['GET'])]
@@ -103,9 +121,10 @@ final class ShowReports extends AbstractController
         return new Response(
             $this->renderView(
                 'Reporting/report.md.twig',
-                $this->told($client, $this->find($client, $report)),
+                $this->page->told($client, $this->find($client, $report)),
             ),
-            headers: [
+            200,
+            [
                 'Content-Type' => 'text/markdown; charset=UTF-8',
                 'Content-Disposition' => 'attachment; filename="report.md"',
             ],
@@ -115,21 +134,23 @@ final class ShowReports extends AbstractController
     #[Route('/{report}/report.pdf', name: '_pdf', methods: ['GET'])]
     public function pdf(Client $client, string $report): Response
     {
-        return new Response(
-            $this->paper->pdf(
-                $this->renderView(
-                    'Reporting/paper.html.twig',
-                    $this->told($client, $this->find($client, $report)),
-                ),
-            ),
-            headers: [
-                'Content-Type' => 'application/pdf',
-                'Content-Disposition' => 'inline; filename="report.pdf"',
-            ],
-        );
+        $found = $this->find($client, $report);
+        $told = $this->page->told($client, $found);
+        $html = $this->renderView('Reporting/paper.html.twig', $told + [
+            'pictures' => array_map($this->paperCharts->inline(...), $told['charts']),
+            'sheets' => match (true) {
+                ReportKind::Discharge !== $found->kind => '',
+                $found->isSigned() => $found->sheets(),
+                default => $this->sheets->of($client, $found->asOf),
+            },
+        ]);
+
+        return new Response($this->paper->pdf($html), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="report.pdf"',
+        ]);
     }
 
-    /** Two versions, line by line. */
     #[Route('/{report}/beside', name: '_beside', methods: ['GET'])]
     public function beside(Client $client, string $report): Response
     {
@@ -138,7 +159,7 @@ final class ShowReports extends AbstractController
 
         return $this->render('Reporting/beside.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->for($client),
+            'banner' => $this->page->banner($client),
             'old' => $old ?? throw $this->createNotFoundException('It takes the place of no other.'),
             'new' => $new,
             'oldLines' => ReportFormat::read($old),
@@ -146,65 +167,36 @@ final class ShowReports extends AbstractController
         ]);
     }
 
-    private function page(Client $client, string $problem): Response
+    /** @param array<string, string> $typed */
+    private function list(Client $client, string $problem, array $typed): Response
     {
         $today = $this->clock->today($client->zone);
         $begins = $this->plans->block($client)?->beginsOn;
+        $from = min($begins ?? $today, $today->modify('-'.self::USUAL_DAYS.' days'));
+        $reports = $this->reports->of($client);
 
         return $this->render('Reporting/reports.html.twig', [
             'client' => $client,
-            'banner' => $this->cautions->for($client),
-            'reports' => $this->reports->of($client),
-            'names' => $this->namesOf(...$this->reports->of($client)),
-            'from' => min($begins ?? $today, $today->modify('-'.self::USUAL_DAYS.' days')),
-            'until' => $today,
+            'banner' => $this->page->banner($client),
+            'reports' => $reports,
+            'names' => $this->page->namesOf(...$reports),
+            'kinds' => ReportKind::cases(),
+            'typed' => $typed + [
+                'kind' => ReportKind::Review->value,
+                'from' => $from->format('Y-m-d'),
+                'until' => $today->format('Y-m-d'),
+            ],
             'problem' => $problem,
-        ], new Response(status: '' === $problem ? 200 : 422));
-    }
-
-    private function shown(Client $client, Report $report): Response
-    {
-        return $this->render('Reporting/report.html.twig', $this->told($client, $report) + [
-            'banner' => $this->cautions->for($client),
-            'changed' => $this->write->changedSince($client, $report),
-            'links' => $this->links,
-        ]);
-    }
-
-    /**
-     * @return array{client: Client, report: Report, lines: list<Line>, headings: list<Heading>,
-     *     names: array<string, string>}
-     */
-    private function told(Client $client, Report $report): array
-    {
-        $this->audit->read('report', $client->id);
-
-        return [
-            'client' => $client,
-            'report' => $report,
-            'lines' => ReportFormat::read($report),
-            'headings' => Heading::cases(),
-            'names' => $this->namesOf($report),
-        ];
-    }
-
-    /** @return array<string, string> of staff, by id */
-    private function namesOf(Report ...$reports): array
-    {
-        $names = [];
-        foreach ($reports as $report) {
-            foreach ([$report->draftedById, ...array_column($report->given, 'by')] as $id) {
-                $names[$id] ??= $this->names->of($report->clinicId, $id);
-            }
-        }
-
-        return $names;
+        ], new Response(status: '' === $problem ? 200 : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 
     private function find(Client $client, string $report): Report
     {
-        return $this->reports->find($client, $report) ?? throw $this->createNotFoundException(
+        $found = $this->reports->find($client, $report) ?? throw $this->createNotFoundException(
             'No such report.',
         );
+        $this->audit->read('report', $client->id);
+
+        return $found;
     }
 }

@@ -4,30 +4,101 @@ declare(strict_types=1);
 
 namespace HandGarden\Reporting;
 
+use HandGarden\Assessment\Chart\Chart;
 use HandGarden\Client\Client;
-use HandGarden\Core\Report\ColleagueReport;
+use HandGarden\Client\KeptOfClient;
+use HandGarden\Core\Words\Joined;
+use HandGarden\Core\Words\Phrase;
 use HandGarden\Web\Wording;
 
-/** Writes the lines of a report that rest on what is kept. */
+/** Writes what of a report rests on what is kept. */
 final readonly class WriteReport
 {
     public function __construct(
         private Materials $materials,
+        private ReportCharts $charts,
+        private ChartFormat $chartFormat,
+        private KeptOfClient $kept,
         private Wording $wording,
     ) {
     }
 
+    /** @param list<Line> $before whose views stay, and whose words count as read where they are the same */
+    public function write(Client $client, ReportSpan $span, array $before = []): Written
+    {
+        $read = [];
+        foreach ($before as $line) {
+            $read[$line->heading->value."\n".$line->text] = $line->readBy;
+        }
+
+        return new Written(
+            ReportFormat::write([
+                ...array_map(
+                    static fn (Line $l): Line => $l->readAs($read[$l->heading->value."\n".$l->text] ?? []),
+                    $this->lines($client, $span),
+                ),
+                ...array_filter($before, static fn (Line $l): bool => $l->isView()),
+            ]),
+            array_map($this->chartFormat->write(...), $this->charts->of($client, $span)),
+        );
+    }
+
+    /**
+     * What would be written otherwise now. How things stood on the day of writing is not held against a signed report.
+     *
+     * @return list<string> lines of the report that are not written so any more, and new ones
+     */
+    public function changedSince(Client $client, Report $report): array
+    {
+        $isThere = static fn (Line $l): bool => !$l->isView() && !($report->isSigned() && $l->isOfThen);
+        $kept = [
+            ...self::texts(array_filter(ReportFormat::read($report), $isThere)),
+            ...array_map(
+                static fn (array $c): string => \is_string($c['says']) ? $c['says'] : '',
+                $report->charts,
+            ),
+        ];
+        $now = [
+            ...self::texts(array_filter($this->lines($client, $report->span()), $isThere)),
+            ...array_map(
+                fn (Chart $c): string => $this->wording->sentence($c->description),
+                $this->charts->of($client, $report->span()),
+            ),
+        ];
+
+        return [...array_values(array_diff($kept, $now)), ...array_values(array_diff($now, $kept))];
+    }
+
+    /**
+     * The same for a page that is only looked at: worked out when something of the client has changed.
+     *
+     * @return list<string>
+     */
+    public function changedLately(Client $client, Report $report): array
+    {
+        return $this->kept->get(
+            'report.'.$report->id.'.'.hash('xxh128', serialize([$report->lines, $report->asOf])),
+            $client,
+            fn (): array => $this->changedSince($client, $report),
+        );
+    }
+
     /** @return list<Line> */
-    public function lines(Client $client, \DateTimeImmutable $from, \DateTimeImmutable $until): array
+    private function lines(Client $client, ReportSpan $span): array
     {
         $lines = [];
-        foreach ((new ColleagueReport())->of($this->materials->of($client, $from, $until)) as $paragraph) {
+        foreach ($span->kind->author()->of($this->materials->of($client, $span)) as $paragraph) {
             foreach ($paragraph->sentences as $sentence) {
                 $lines[] = new Line(
                     $paragraph->heading,
                     $this->wording->sentence($sentence->words),
                     $sentence->facts,
                     $sentence->isOwed,
+                    cells: array_map(
+                        fn (Phrase|Joined|string $cell): string => $this->wording->sentence($cell),
+                        $sentence->cells,
+                    ),
+                    isOfThen: $sentence->isOfThen,
                 );
             }
         }
@@ -36,28 +107,12 @@ final readonly class WriteReport
     }
 
     /**
-     * What would be written otherwise now.
+     * @param array<Line> $lines
      *
-     * @return list<string> lines of the report that are not written so any more, and new ones
-     */
-    public function changedSince(Client $client, Report $report): array
-    {
-        $kept = self::texts(ReportFormat::read($report));
-        $now = self::texts($this->lines($client, $report->from, $report->until));
-
-        return [...array_values(array_diff($kept, $now)), ...array_values(array_diff($now, $kept))];
-    }
-
-    /**
-     * @param list<Line> $lines
-     *
-     * @return list<string> of those that rest on something
+     * @return list<string>
      */
     private static function texts(array $lines): array
     {
-        return array_map(
-            static fn (Line $line): string => $line->text,
-            array_values(array_filter($lines, static fn (Line $line): bool => !$line->isView())),
-        );
+        return array_values(array_map(static fn (Line $line): string => $line->text, $lines));
     }
 }

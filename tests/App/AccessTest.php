@@ -16,6 +16,7 @@ use HandGarden\Core\Device\DeviceKind;
 use HandGarden\Core\Home\ConsentKind;
 use HandGarden\Core\Home\ConsentWay;
 use HandGarden\Core\Home\MessageAbout;
+use HandGarden\Core\Report\ReportKind;
 use HandGarden\Core\Routine\Shape;
 use HandGarden\Core\Sitting\AlertKind;
 use HandGarden\Core\Wearing\Worn;
@@ -32,6 +33,8 @@ use HandGarden\Planning\ShapeFormat;
 use HandGarden\Planning\StartingPoint;
 use HandGarden\Planning\Suspension;
 use HandGarden\Reporting\Report;
+use HandGarden\Reporting\ReportSpan;
+use HandGarden\Reporting\Written;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Sitting;
 use HandGarden\Wearing\WearPlan;
@@ -455,6 +458,7 @@ final class AccessTest extends GardenTestCase
             'class' => 'x',
             'run' => 'x',
             'report' => 'x',
+            'nth' => '0',
         ];
         if (null !== $therapist) {
             $clinic = $this->entities->find(
@@ -567,7 +571,13 @@ final class AccessTest extends GardenTestCase
             ))->id;
             $ids['home'] = $this->keep(new CareHome($clinicId, 'x', at: $now))->id;
             $ids['report'] = $this->keep(
-                Report::draft($client, $now->modify('-30 days'), $now, [], by: $therapist, at: $now),
+                Report::draft(
+                    $client,
+                    new ReportSpan(ReportKind::Review, $now->modify('-30 days'), $now, $now),
+                    new Written([], []),
+                    $therapist,
+                    at: $now,
+                ),
             )->id;
             $class = $this->keep(new HandClass($clinicId, 'x', $therapist->id, $now));
             $ids['class'] = $class->id;

@@ -4,54 +4,31 @@ declare(strict_types=1);
 
 namespace HandGarden\Tests\App;
 
+use Doctrine\DBAL\Exception\DriverException;
 use HandGarden\Account\Role;
-use HandGarden\Assessment\ReadingRepository;
-use HandGarden\Assessment\RecordedReading;
-use HandGarden\Assessment\Visit;
-use HandGarden\Client\Client;
-use HandGarden\Client\ScreeningAnswer;
-use HandGarden\Core\Anatomy\Side;
-use HandGarden\Core\Measure\Mode;
-use HandGarden\Core\Measure\Reading;
-use HandGarden\Core\Report\Fact;
-use HandGarden\Core\Report\FactKind;
 use HandGarden\Core\Report\Heading;
-use HandGarden\Planning\PrescribedDose;
-use HandGarden\Progress\Decision;
+use HandGarden\Core\Report\ReportKind;
+use HandGarden\Following\ClientLook;
+use HandGarden\Following\LookWord;
 use HandGarden\Reporting\Line;
-use HandGarden\Reporting\Report;
 use HandGarden\Reporting\ReportFormat;
-use HandGarden\Sitting\Alert;
-use HandGarden\Sitting\Sitting;
 
 /** Reports: drafted from what is kept, read line by line, signed, and never changed after that. */
-final class ReportTest extends OdalysTestCase
+final class ReportTest extends ReportTestCase
 {
-    public function testEveryReferenceOfEveryLineIsFoundInTheData(): void
-    {
-        $this->measured('-20 days', 20.0);
-        $this->measured('-1 day', 40.0);
-        $report = $this->draft();
-        $found = 0;
-        foreach (ReportFormat::read($report) as $line) {
-            self::assertNotSame([], $line->facts, $line->text);
-            foreach ($line->facts as $fact) {
-                self::assertTrue($this->isThere($fact), $fact->text());
-                ++$found;
-            }
-        }
-        self::assertGreaterThan(3, $found);
-        self::assertStringContainsString('beyond the smallest real difference', $this->shown());
-    }
-
     public function testItIsSignedByATherapistWhoReadEveryLine(): void
     {
         $report = $this->draft();
         $lines = \count($report->lines);
-        $this->change($report, ['do' => 'sign', 'read' => range(0, $lines - 2)]);
+        $this->change($report, ['do' => 'sign', 'read' => range(0, $lines - 2)], refused: true);
         self::assertStringContainsString('Read every line and tick it: 1 are not.', $this->shown());
+        self::assertSame(
+            $lines - 1,
+            substr_count($this->shown(), ' checked'),
+            'what was ticked stays ticked, on the page and in the record',
+        );
         $this->signIn($this->staff($this->quayside(), Role::Assistant));
-        $this->change($report, ['do' => 'sign', 'read' => range(0, $lines - 1)]);
+        $this->change($report, ['do' => 'sign', 'read' => range(0, $lines - 1)], refused: true);
         self::assertStringContainsString('A therapist signs', $this->shown());
         self::assertFalse($this->reread($report)->isSigned());
 
@@ -62,22 +39,36 @@ final class ReportTest extends OdalysTestCase
         self::assertStringContainsString('Sefa Ouland, therapist', $signed->signedAs);
     }
 
+    public function testWhatSomebodyElseReadIsNotRead(): void
+    {
+        $report = $this->draft();
+        $this->signIn($this->staff($this->quayside()));
+        $this->change($report, ['do' => 'keep', 'read' => range(0, \count($report->lines) - 1)]);
+        $this->signIn($this->therapist);
+        $this->post($this->at($report), ['do' => 'sign']);
+        $this->assertStatus(422);
+        self::assertStringContainsString('Read every line and tick it', $this->shown());
+    }
+
     public function testASignedOneNeverChangesAndSaysWhatHas(): void
     {
         $first = $this->measured('-20 days', 20.0);
-        $report = $this->draft();
-        $this->change($report, ['do' => 'sign', 'read' => range(0, \count($report->lines) - 1)]);
-        $before = $this->reread($report)->lines;
+        $report = $this->signed();
+        $before = $report->lines;
+        self::assertTrue($report->isWhole());
+        self::assertNotSame('', $report->content);
 
         $this->entities->getConnection()->executeStatement(
             'UPDATE reading SET number = 25 WHERE id = ?',
             [$first->id],
         );
-        $this->service(ReadingRepository::class)->reset();
+        $this->touch();
         $this->browser->request('GET', $this->at($report));
         self::assertStringContainsString('Changed since it was signed', $this->shown());
-        foreach ([['do' => 'view', 'heading' => 'asked', 'text' => 'x'], ['do' => 'anew'], ['do' => 'drop']] as $form) {
-            $this->change($report, $form);
+        foreach (
+            [['do' => 'view', 'heading' => 'asked', 'text' => 'x'], ['do' => 'anew'], ['do' => 'drop']] as $form
+        ) {
+            $this->change($report, $form, refused: true);
             self::assertStringContainsString('It is signed', $this->shown());
         }
         self::assertSame($before, $this->reread($report)->lines);
@@ -90,143 +81,158 @@ final class ReportTest extends OdalysTestCase
         self::assertSame($before, $this->reread($report)->lines);
     }
 
-    public function testADraftWhoseFactsChangedIsNotSigned(): void
+    public function testTheDatabaseRefusesToChangeWhatIsSigned(): void
+    {
+        $report = $this->signed();
+        $connection = $this->entities->getConnection();
+        foreach (
+            [
+                "UPDATE report SET lines = '[]' WHERE id = ?",
+                "UPDATE report SET seal = '' WHERE id = ?",
+                'UPDATE report SET signed_at = NULL WHERE id = ?',
+                'DELETE FROM report WHERE id = ?',
+            ] as $query
+        ) {
+            $connection->executeStatement('SAVEPOINT before_it');
+            try {
+                $connection->executeStatement($query, [$report->id]);
+                self::fail($query);
+            } catch (DriverException $e) {
+                self::assertStringContainsString('A signed report does not change.', $e->getMessage());
+            }
+            $connection->executeStatement('ROLLBACK TO SAVEPOINT before_it');
+        }
+        self::assertTrue($this->reread($report)->isWhole());
+        $tampered = $this->reread($report);
+        $tampered->lines[0]['text'] = 'Something else.';
+        self::assertFalse($tampered->isWhole());
+        $this->entities->clear();
+    }
+
+    public function testTimeThatPassesIsNoChange(): void
+    {
+        $this->keep(new ClientLook(
+            $this->odalys->clinicId,
+            $this->odalys->id,
+            LookWord::cases()[0],
+            '',
+            visitOn: new \DateTimeImmutable('+3 days'),
+            byStaffId: $this->therapist->id,
+            at: new \DateTimeImmutable(),
+        ));
+        $report = $this->signed();
+        self::assertStringContainsString('Next visit on', json_encode($report->lines, \JSON_THROW_ON_ERROR));
+        $this->entities->getConnection()->executeStatement(
+            'UPDATE client_look SET visit_on = visit_on - 30',
+        );
+        $this->touch();
+        $this->browser->request('GET', $this->at($report));
+        self::assertStringNotContainsString('Changed since', $this->shown());
+    }
+
+    public function testADraftWhoseFactsChangedIsWrittenAnewAndOnlyWhatIsNewIsReadAgain(): void
     {
         $this->measured('-20 days', 20.0);
         $report = $this->draft();
-        $this->measured('-25 days', 41.0);
-        $all = range(0, \count($report->lines) - 1);
-        $this->change($report, ['do' => 'sign', 'read' => $all]);
-        self::assertStringContainsString('has changed since it was drafted', $this->shown());
-
         $this->change(
             $report,
             ['do' => 'view', 'heading' => 'asked', 'text' => 'Please look at the splint.'],
         );
-        $this->change($report, ['do' => 'anew']);
-        $views = array_values(array_filter(
-            ReportFormat::read($this->reread($report)),
-            static fn (Line $l): bool => $l->isView(),
-        ));
+        $report = $this->reread($report);
+        $all = range(0, \count($report->lines) - 1);
+        $this->measured('-25 days', 41.0);
+        $this->touch();
+        $this->change($report, ['do' => 'sign', 'read' => $all], refused: true);
+        self::assertStringContainsString('has changed since it was drafted', $this->shown());
+
+        $this->change($report, ['do' => 'anew', 'read' => $all]);
+        $lines = ReportFormat::read($this->reread($report));
+        $views = array_values(array_filter($lines, static fn (Line $l): bool => $l->isView()));
         self::assertCount(1, $views, 'what somebody wrote stays');
         self::assertSame(Heading::Asked, $views[0]->heading);
+        $unread = array_filter($lines, fn (Line $l): bool => !$l->isReadBy($this->therapist->id));
+        self::assertNotSame([], $unread);
+        self::assertLessThan(\count($lines), \count($unread), 'what was read and is the same stays read');
+        foreach ($unread as $line) {
+            self::assertMatchesRegularExpression('/Wrist up|Of \d+ measures|Of one measure/', $line->text);
+        }
+    }
+
+    public function testTwoWhoHaveTheSameDraftOpenDoNotWriteOverEachOther(): void
+    {
+        $report = $this->draft();
+        $seen = $this->browser->getCrawler()->filter('input[name=_seen]')->attr('value');
+        $this->change($report, ['do' => 'view', 'heading' => 'asked', 'text' => 'First.']);
+        $this->post($this->at($report), [
+            '_seen' => $seen,
+            'do' => 'view',
+            'heading' => 'asked',
+            'text' => 'Second.',
+        ]);
+        $this->assertStatus(422);
+        self::assertStringContainsString('Somebody has changed this draft', $this->shown());
+        self::assertStringContainsString('value="Second."', $this->shown(), 'nothing typed is lost');
+    }
+
+    public function testAWordThatTheMeasuresDoNotCarryIsRefusedAndKeptInItsField(): void
+    {
+        $this->measured('-20 days', 20.0);
+        $this->measured('now', 22.0);
+        $report = $this->draft();
+        foreach (
+            [
+                'The wrist improved.' => 'No measure of this time is better',
+                'She was non-compliant.' => 'blames somebody',
+                'She will recover.' => 'what nobody can know',
+                'She is at 60 % of normal.' => 'no percent of recovery',
+            ] as $text => $why
+        ) {
+            $this->change($report, ['do' => 'view', 'heading' => 'asked', 'text' => $text], refused: true);
+            self::assertStringContainsString($why, $this->shown());
+            self::assertStringContainsString('value="'.$text.'"', $this->shown());
+        }
+        $this->change($report, ['do' => 'sign', 'text' => 'Not added yet'], refused: true);
+        self::assertStringContainsString('are not in it yet', $this->shown());
+
+        $this->measured('now', 40.0);
+        $this->touch();
+        $this->change($report, ['do' => 'view', 'heading' => 'asked', 'text' => 'The wrist improved.']);
         self::assertStringContainsString('therapist’s view', $this->shown());
+    }
+
+    public function testALineShowsWhoMeasuredAndHow(): void
+    {
+        $this->measured('-20 days', 20.0);
+        $this->measured('now', 40.0);
+        $report = $this->draft();
+        foreach (ReportFormat::read($report) as $nth => $line) {
+            if (Heading::Measures === $line->heading && 2 === \count($line->facts)) {
+                $this->browser->request('GET', $this->at($report).'/lines/'.$nth);
+                self::assertStringContainsString('by Sefa Ouland; seated at the table', $this->shown());
+
+                return;
+            }
+        }
+        self::fail('nothing was measured twice');
     }
 
     public function testItGoesOutAsTextAndOnPaperAndToWhomIsKept(): void
     {
-        $report = $this->draft();
-        $this->change($report, ['do' => 'given', 'to' => 'The practice of the doctor']);
-        self::assertStringContainsString('Only what is signed goes out.', $this->shown());
-        $this->change($report, ['do' => 'sign', 'read' => range(0, \count($report->lines) - 1)]);
-        $this->change($report, ['do' => 'given', 'to' => 'The practice of the doctor']);
-        self::assertStringContainsString('The practice of the doctor', $this->shown());
+        foreach (ReportKind::cases() as $kind) {
+            $report = $this->draft($kind);
+            $this->change($report, ['do' => 'given', 'to' => 'The practice of the doctor'], refused: true);
+            self::assertStringContainsString('Only what is signed goes out.', $this->shown());
+            $report = $this->signed($kind);
+            $this->change($report, ['do' => 'given', 'to' => 'The practice of the doctor']);
+            self::assertStringContainsString('The practice of the doctor', $this->shown());
 
-        $this->browser->request('GET', $this->at($report).'/report.md');
-        self::assertStringStartsWith('# Review', $this->page());
-        foreach (Heading::cases() as $heading) {
-            self::assertStringContainsString('## ', $this->page(), $heading->value);
+            $this->browser->request('GET', $this->at($report).'/report.md');
+            self::assertStringStartsWith('# ', $this->page());
+            self::assertSame(\count($kind->headings()), preg_match_all('/^## (?!Drawn)/m', $this->page()));
+            self::assertStringContainsString('Seal '.substr($report->seal, 0, 16), $this->page());
+            $this->browser->request('GET', $this->at($report).'/report.pdf');
+            self::assertStringStartsWith('%PDF', $this->page());
+            self::assertStringContainsString('AtkinsonHyperlegible', $this->page(), 'the shipped typeface');
         }
-        $this->browser->request('GET', $this->at($report).'/report.pdf');
-        self::assertStringStartsWith('%PDF', $this->page());
-    }
-
-    private function isThere(Fact $fact): bool
-    {
-        $class = match ($fact->kind) {
-            FactKind::Client => Client::class,
-            FactKind::Sitting => Sitting::class,
-            FactKind::Dose => PrescribedDose::class,
-            FactKind::Alert => Alert::class,
-            default => null,
-        };
-
-        return match (true) {
-            null !== $class => null !== $this->entities->find($class, $fact->id),
-            FactKind::Decision === $fact->kind => null !== $this->entities->getRepository(
-                Decision::class,
-            )->findOneBy(
-                ['proposalKey' => $fact->id],
-            ),
-            FactKind::Answer === $fact->kind => null !== $this->entities->getRepository(
-                ScreeningAnswer::class,
-            )
-                ->findOneBy(['questionId' => $fact->id]),
-            FactKind::Reading === $fact->kind => $this->isMeasured($fact->id),
-            default => false,
-        };
-    }
-
-    /** A total is that of the joints of its finger on the day. */
-    private function isMeasured(string $key): bool
-    {
-        [$what, $day] = explode('@', $key);
-        [$code, , , $side] = explode('|', $what);
-        $total = str_starts_with($code, 'total_') ? substr($code, 6).'_%' : $code;
-
-        return false !== $this->entities->getConnection()->fetchOne(
-            'SELECT 1 FROM reading WHERE code LIKE ? AND side = ? AND on_day = ? LIMIT 1',
-            [$total, $side, $day],
-        );
-    }
-
-    private function draft(): Report
-    {
-        $this->post('/clients/'.$this->odalys->id.'/reports', [
-            'from' => (new \DateTimeImmutable('-30 days'))->format('Y-m-d'),
-            'until' => (new \DateTimeImmutable('today'))->format('Y-m-d'),
-        ]);
-        $this->browser->followRedirect();
-
-        return $this->newest();
-    }
-
-    private function newest(): Report
-    {
-        $this->entities->clear();
-        $all = $this->entities->getRepository(Report::class)->findBy([], ['version' => 'DESC']);
-        self::assertNotSame([], $all);
-
-        return $all[0];
-    }
-
-    private function reread(Report $report): Report
-    {
-        $this->entities->clear();
-
-        return $this->entities->find(Report::class, $report->id) ?? self::fail('it is gone');
-    }
-
-    /** @param array<string, mixed> $form */
-    private function change(Report $report, array $form): void
-    {
-        $this->post($this->at($report), $form);
-        $this->browser->followRedirect();
-    }
-
-    private function at(Report $report): string
-    {
-        return '/clients/'.$this->odalys->id.'/reports/'.$report->id;
-    }
-
-    private function measured(string $day, float $degrees): RecordedReading
-    {
-        $on = new \DateTimeImmutable($day);
-        $visit = $this->keep(new Visit(
-            $this->odalys->clinicId,
-            $this->odalys->id,
-            $on,
-            $this->therapist->id,
-            at: $on,
-        ));
-
-        $this->service(ReadingRepository::class)->reset();
-
-        return $this->keep(RecordedReading::from(
-            new Reading('wrist_extension', Side::Right, Mode::Active, null, value: $degrees, on: $on),
-            $visit,
-            $this->therapist->id,
-            $on,
-        ));
     }
 }

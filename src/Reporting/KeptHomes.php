@@ -1,0 +1,274 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Reporting;
+
+use HandGarden\Client\Client;
+use HandGarden\Client\Helper;
+use HandGarden\Client\Helpers;
+use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Catalogue\Dose;
+use HandGarden\Core\Catalogue\PlainDose;
+use HandGarden\Core\Catalogue\RungPart;
+use HandGarden\Core\Progress\Outcome;
+use HandGarden\Core\Progress\SittingLog;
+use HandGarden\Core\Progress\Strip;
+use HandGarden\Core\Progress\StripDay;
+use HandGarden\Core\Report\Fact;
+use HandGarden\Core\Report\FactKind;
+use HandGarden\Core\Report\KeptDay;
+use HandGarden\Core\Report\KeptDose;
+use HandGarden\Core\Report\KeptHelp;
+use HandGarden\Core\Report\KeptHome;
+use HandGarden\Core\Report\KeptWear;
+use HandGarden\Core\Routine\Item;
+use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Core\Week\PlannedDay;
+use HandGarden\Core\Week\Slot;
+use HandGarden\Core\Words\Phrase;
+use HandGarden\Planning\Briefs;
+use HandGarden\Planning\Marks;
+use HandGarden\Planning\Plan;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\PrescribedDose;
+use HandGarden\Planning\RoutineKind;
+use HandGarden\Planning\SignOff;
+use HandGarden\Sitting\SittingRepository;
+use HandGarden\Wearing\WearSheet;
+use HandGarden\Wearing\WearSheets;
+
+/** What stays at home when care ends. */
+final readonly class KeptHomes
+{
+    /** Days on which an exercise has to be done as prescribed before it counts as held. */
+    private const HELD_DAYS = 2;
+    private const FACTS = 4;
+
+    public function __construct(
+        private StayingItems $items,
+        private Plan $plan,
+        private SittingRepository $sittings,
+        private PlanRepository $plans,
+        private Briefs $briefs,
+        private WearSheets $wears,
+        private Marks $marks,
+        private Helpers $helpers,
+        private CatalogueStore $catalogue,
+    ) {
+    }
+
+    /** @param \DateTimeImmutable $day in the client's zone */
+    public function of(Client $client, \DateTimeImmutable $day): KeptHome
+    {
+        $routine = $this->plans->routine($client);
+
+        return new KeptHome(
+            $this->reached($client),
+            null === $routine ? [] : $this->week($client, $day, $routine->id),
+            $this->short($client, $day),
+            $this->worn($client),
+            helpers: $this->helped($client, $day),
+            signs: array_map(
+                static fn (array $rule): string => $rule['when'].': '.$rule['do'].'.',
+                $this->catalogue->get()->screening->stopRules,
+            ),
+        );
+    }
+
+    /** @return list<KeptDose> the highest of each ladder and hand that was held, and that nothing bars today */
+    private function reached(Client $client): array
+    {
+        $log = $this->sittings->log($client);
+        $histories = $this->plans->doseHistories($client);
+        $door = $this->briefs->door($client, RoutineKind::Home);
+        $planned = [];
+        foreach ($this->plan->items($client) as $of) {
+            $planned[$of->key()] = self::nameOf($of);
+        }
+        $highest = [];
+        foreach ($this->sittings->everDone($client) as $key) {
+            $item = ItemKey::fromText($key);
+            if (null === $item || !$this->catalogue->get()->hasRung($item->rungId)) {
+                continue;
+            }
+            $rung = $this->catalogue->get()->rung($item->rungId);
+            $ladder = $this->catalogue->get()->ladderOf($rung->id);
+            $place = $ladder->key.'|'.$item->hands->value;
+            $height = (int) array_search($rung->id, array_column($ladder->rungs, 'id'), true);
+            $held = self::held($log, $key);
+            if (
+                \count($held) >= self::HELD_DAYS
+                && $height >= ($highest[$place]['height'] ?? -1)
+                && null === $door->closes($rung, $item->hands)
+            ) {
+                $highest[$place] = ['height' => $height, 'kept' => new KeptDose(
+                    $planned[$key] ?? $rung->name,
+                    lcfirst($item->hands->label()),
+                    PlainDose::of(
+                        $histories[$key][\count($histories[$key] ?? []) - 1]['dose']
+                            ?? $this->briefs->doseOf($client, RoutineKind::Home, $rung, $item->hands),
+                    ),
+                    self::factsOf($client, $log, $held, $histories[$key] ?? []),
+                    heldDays: \count($held),
+                )];
+            }
+        }
+
+        return array_column($this->inOrder($highest), 'kept');
+    }
+
+    /**
+     * @param array<string, array{height: int, kept: KeptDose}> $highest by `ladder|hands`
+     *
+     * @return list<array{height: int, kept: KeptDose}> in the order of the ladders
+     */
+    private function inOrder(array $highest): array
+    {
+        $sorted = [];
+        foreach ($this->catalogue->get()->ladders() as $ladder) {
+            foreach ($highest as $place => $one) {
+                if (explode('|', $place)[0] === $ladder->key) {
+                    $sorted[] = $one;
+                }
+            }
+        }
+
+        return $sorted;
+    }
+
+    /** @return list<StripDay> on which it was done as prescribed, without a symptom, oldest first */
+    private static function held(SittingLog $log, string $key): array
+    {
+        return array_values(array_filter(
+            Strip::of($key, $log, \PHP_INT_MAX)->days,
+            static fn (StripDay $d): bool => Outcome::Done === $d->outcome && !$d->isSymptom
+                && ($d->reached ?? 1) >= ($d->asked ?? 1),
+        ));
+    }
+
+    /**
+     * @param list<StripDay>                                                         $held
+     * @param list<array{at: \DateTimeImmutable, dose: Dose, of: PrescribedDose}> $history
+     *
+     * @return non-empty-list<Fact> the dose of record, and where it was held last
+     */
+    private static function factsOf(Client $client, SittingLog $log, array $held, array $history): array
+    {
+        $last = $history[\count($history) - 1] ?? null;
+        $facts = [null === $last
+            ? new Fact(FactKind::Client, $client->id)
+            : new Fact(FactKind::Dose, $last['of']->id)];
+        $ids = array_merge(...array_map(
+            static fn (StripDay $d): array => $d->lineIds,
+            \array_slice($held, -self::FACTS),
+        ));
+        foreach ($log->lines as $line) {
+            if (\in_array($line->id, $ids, true)) {
+                $facts[] = new Fact(FactKind::Sitting, $line->sittingId);
+            }
+        }
+
+        return array_values(array_unique($facts, \SORT_REGULAR));
+    }
+
+    /** @return list<KeptDay> */
+    private function week(Client $client, \DateTimeImmutable $day, string $routineId): array
+    {
+        $week = $this->items->week($client, $day);
+        $most = max(0, ...array_map(static fn (PlannedDay $d): int => \count($d->items), $week->days));
+        $kept = [];
+        foreach ($week->days as $planned) {
+            if ([] !== $planned->items && [] !== $planned->slots) {
+                $isAll = null === $planned->list && \count($planned->items) === $most;
+                $kept[] = new KeptDay(
+                    (int) $planned->day->format('N'),
+                    array_map(static fn (Slot $s): string => $s->label(), $planned->slots),
+                    $planned->minutes(),
+                    $isAll ? [] : self::names($planned->items),
+                    routineId: $routineId,
+                );
+            }
+        }
+
+        return $kept;
+    }
+
+    /** A daily task by what it is about. */
+    private static function nameOf(Item $item): Phrase|string
+    {
+        $task = $item->variant->with['task'] ?? null;
+        $part = $item->variant->with['words'] ?? null;
+
+        return $item->rung->plays(RungPart::CarriesTask) && \is_string($task) && \is_string($part)
+            ? new Phrase('discharge.task', ['task' => $task, 'part' => lcfirst($part)])
+            : $item->rung->name;
+    }
+
+    /**
+     * @param list<Item> $items
+     *
+     * @return list<Phrase|string>
+     */
+    private static function names(array $items): array
+    {
+        return array_values(array_map(
+            self::nameOf(...),
+            array_filter($items, static fn (Item $i): bool => !$i->isPause),
+        ));
+    }
+
+    /** @return list<KeptDose> */
+    private function short(Client $client, \DateTimeImmutable $day): array
+    {
+        $routine = $this->plans->routine($client, RoutineKind::Short) ?? $this->plans->routine($client);
+
+        return null === $routine ? [] : array_map(static fn (Item $i): KeptDose => new KeptDose(
+            self::nameOf($i),
+            lcfirst($i->hands->label()),
+            PlainDose::of($i->dose),
+            [new Fact(FactKind::Routine, $routine->id)],
+        ), $this->items->short($client, $day));
+    }
+
+    /** @return list<KeptWear> what may be worn as it stands */
+    private function worn(Client $client): array
+    {
+        return array_values(array_map(
+            static fn (WearSheet $sheet): KeptWear => new KeptWear(
+                $sheet->plan->id,
+                $sheet->plan->worn,
+                $sheet->plan->side,
+                $sheet->plan->when,
+                time: $sheet->plan->wears(),
+                fitDueOn: $sheet->fitDueOn,
+            ),
+            array_filter(
+                $this->wears->of($client),
+                static fn (WearSheet $sheet): bool => [] === $sheet->why && !$sheet->isHeld,
+            ),
+        ));
+    }
+
+    /** @return list<KeptHelp> by helper and last day, the nearest first */
+    private function helped(Client $client, \DateTimeImmutable $day): array
+    {
+        $names = array_map(static fn (Helper $h): string => $h->name, $this->helpers->there($client));
+        $by = [];
+        foreach ($this->marks->signed($client, $day) as $signed) {
+            if (isset($names[$signed->helperId])) {
+                $by[$signed->helperId.'|'.$signed->until->format('Y-m-d')][] = $signed;
+            }
+        }
+
+        return array_values(array_map(fn (array $of): KeptHelp => new KeptHelp(
+            $names[$of[0]->helperId],
+            array_values(array_unique(array_map(
+                fn (SignOff $s): string => $this->catalogue->get()->nameOf($s->rungId),
+                $of,
+            ))),
+            $of[0]->until,
+            array_map(static fn (SignOff $s): string => $s->id, $of),
+        ), $by));
+    }
+}

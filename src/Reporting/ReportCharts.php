@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace HandGarden\Reporting;
+
+use HandGarden\Assessment\Change;
+use HandGarden\Assessment\Chart\Chart;
+use HandGarden\Assessment\MeasuredChanges;
+use HandGarden\Client\Client;
+use HandGarden\Core\Measure\Change\Judgement;
+use HandGarden\Core\Report\ReportKind;
+use HandGarden\Following\BlockReview;
+use HandGarden\Following\Looks;
+use HandGarden\Following\Periods;
+use HandGarden\Following\Timeline;
+use HandGarden\Following\WorkCharts;
+use HandGarden\Sitting\DayFigures;
+use HandGarden\Sitting\LoggedTrend;
+use HandGarden\Web\Clock;
+
+/** The charts of the time of a report: what moved, what was kept up, how it felt. A letter draws none. */
+final readonly class ReportCharts
+{
+    private const MEASURES = 2;
+    /** Single joints stand in the table; drawn is what they add up to. */
+    private const DRAWN = '/^(opening|wrist_extension|total_|tone_|opposition|grip_|blocks_|tremor_|spiral_)/';
+
+    public function __construct(
+        private LoggedTrend $trend,
+        private MeasuredChanges $changes,
+        private Periods $periods,
+        private Looks $looks,
+    ) {
+    }
+
+    /** @return list<Chart> */
+    public function of(Client $client, ReportSpan $span): array
+    {
+        if (ReportKind::Letter === $span->kind) {
+            return [];
+        }
+        $days = array_values(array_filter(
+            $this->trend->days($client, $span->from),
+            static fn (DayFigures $d): bool => $d->day <= $span->until,
+        ));
+        $charts = new WorkCharts(new Timeline(
+            $span->from,
+            $span->until,
+            $this->periods->of($client, $days, $span->from, $span->until),
+        ));
+        $reviews = array_values(array_filter(
+            array_reverse($this->looks->reviews($client)),
+            static fn (BlockReview $r): bool => (null !== $r->ease || null !== $r->content)
+                && Clock::dayOf($r->at, $client->zone) >= $span->from
+                && Clock::dayOf($r->at, $client->zone) <= $span->until,
+        ));
+
+        return [
+            ...$this->measured($client, $span),
+            ...[] === $days ? [] : [$charts->keptUp($days, $client->daysPerWeek), $charts->pain($days)],
+            ...\count($reviews) < 2 ? [] : [$charts->felt($reviews, $client->zone)],
+        ];
+    }
+
+    /** @return list<Chart> lost ground before gains, then how far the hand opens; of each measure one */
+    private function measured(Client $client, ReportSpan $span): array
+    {
+        $drawn = [];
+        foreach ($this->changes->between($client, $span->from, $span->until) as $change) {
+            $code = explode('|', $change->key)[0];
+            $hasMoved = \in_array($change->judgement, [Judgement::Loss, Judgement::Gain], true);
+            $isAsked = 'opening' === $code && Judgement::NoChange === $change->judgement;
+            if ($isAsked || ($hasMoved && 1 === preg_match(self::DRAWN, $code))) {
+                $drawn[$code] ??= $change;
+            }
+        }
+
+        return array_values(array_filter(array_map(
+            static fn (Change $c): ?Chart => $c->drawn()->chart,
+            \array_slice(array_values($drawn), 0, self::MEASURES),
+        )));
+    }
+}
