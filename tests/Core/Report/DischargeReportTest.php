@@ -35,7 +35,7 @@ final class DischargeReportTest extends TestCase
         );
         $material = MadeUpMaterial::of(
             measures: [MadeUpMaterial::measured(Judgement::Loss)],
-            plan: new PlanNow('r-1', 7, 1, 20, 5, null, null),
+            plan: self::plan(7, 1),
             home: new KeptHome(
                 [$dose],
                 [new KeptDay(1, ['9:30'], 20, [], routineId: 'r-1')],
@@ -96,9 +96,14 @@ final class DischargeReportTest extends TestCase
         }
         $waits = MadeUpMaterial::said(
             ReportKind::Discharge,
-            MadeUpMaterial::of(plan: new PlanNow('r-1', 0, 7, 0, 5, null, null)),
+            MadeUpMaterial::of(plan: self::plan(0, 7)),
             Heading::Keeps,
         );
         self::assertStringContainsString('The exercises wait until we have looked', $waits);
+    }
+
+    private static function plan(int $open, int $waiting): PlanNow
+    {
+        return new PlanNow('r-1', $open, $waiting, 20, daysPerWeek: 5, blockId: null, ends: null);
     }
 }

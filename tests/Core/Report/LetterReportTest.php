@@ -77,7 +77,9 @@ final class LetterReportTest extends TestCase
     {
         $plan = static fn (int $open, int $waiting): string => MadeUpMaterial::said(
             ReportKind::Letter,
-            MadeUpMaterial::of(plan: new PlanNow('r-1', $open, $waiting, 20, 5, null, null)),
+            MadeUpMaterial::of(
+                plan: new PlanNow('r-1', $open, $waiting, 20, daysPerWeek: 5, blockId: null, ends: null),
+            ),
             Heading::Next,
         );
         self::assertStringContainsString('on 5 days a week. It takes 20 minutes', $plan(7, 0));
