@@ -87,7 +87,13 @@ final class ClientPages
                 new ClientPage(
                     'Reports',
                     'report_all',
-                    under: ['report_all_draft', 'report_all_one', 'report_all_beside'],
+                    under: [
+                        'report_all_draft',
+                        'report_all_one',
+                        'report_all_facts',
+                        'report_all_beside',
+                        'report_change',
+                    ],
                 ),
                 new ClientPage('At home', 'home_side', key: 'h', under: ['home_diary_side']),
                 new ClientPage('What if', 'progress_what_if', 'ROLE_THERAPIST'),

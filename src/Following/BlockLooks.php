@@ -10,8 +10,8 @@ use HandGarden\Assessment\MeasuredChanges;
 use HandGarden\Assessment\RecordingRepository;
 use HandGarden\Client\Client;
 use HandGarden\Core\Measure\Change\Judgement;
-use HandGarden\Core\Measure\Statistics;
 use HandGarden\Core\Progress\Adherence;
+use HandGarden\Core\Progress\PainCourse;
 use HandGarden\Core\Progress\Prescribed;
 use HandGarden\Core\Progress\ProposalKind;
 use HandGarden\Core\Week\BlockEvidence;
@@ -33,8 +33,6 @@ final readonly class BlockLooks
     /** Days before a block whose measures stand for its begin. */
     private const BEFORE_DAYS = 14;
     private const CHARTS = 2;
-    private const MEDIAN_OF = 5;
-    private const PAIN_RISE = 2.0;
 
     public function __construct(
         private LoggedTrend $trend,
@@ -144,16 +142,6 @@ final readonly class BlockLooks
     /** @param list<DayFigures> $days */
     private static function painRises(array $days): bool
     {
-        $pains = [];
-        foreach ($days as $day) {
-            if (null !== $day->painAfter) {
-                $pains[] = (float) $day->painAfter;
-            }
-        }
-        $first = \array_slice($pains, 0, self::MEDIAN_OF);
-        $last = \array_slice($pains, -self::MEDIAN_OF);
-
-        return \count($pains) >= 2 * self::MEDIAN_OF && [] !== $first && [] !== $last
-            && Statistics::median($last) - Statistics::median($first) >= self::PAIN_RISE;
+        return PainCourse::of(DayFigures::painsAfter($days))?->isRise() ?? false;
     }
 }

@@ -15,6 +15,7 @@ use HandGarden\Core\Report\Fact;
 use HandGarden\Core\Report\FactKind;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Planning\PlanRepository;
+use HandGarden\Progress\DecisionRepository;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\LoggedDay;
@@ -32,6 +33,7 @@ final readonly class FactRows
         private LoggedDays $sittings,
         private PlanRepository $plans,
         private Alerts $alerts,
+        private DecisionRepository $decisions,
         private CatalogueStore $catalogue,
         private StaffNames $names,
         private FactLinks $links,
@@ -50,6 +52,7 @@ final readonly class FactRows
                 FactKind::Sitting => $this->held($client, $report),
                 FactKind::Dose => $this->doses($client),
                 FactKind::Alert => $this->told($client),
+                FactKind::Decision => $this->decided($client),
                 default => [],
             };
         }
@@ -166,6 +169,24 @@ final readonly class FactRows
                     ],
                 );
             }
+        }
+
+        return $says;
+    }
+
+    /** @return array<string, string> by fact */
+    private function decided(Client $client): array
+    {
+        $says = [];
+        foreach ($this->decisions->for($client) as $decision) {
+            $says[(new Fact(FactKind::Decision, $decision->proposalKey))->text()] = $this->wording->word(
+                'report_row.decision',
+                [
+                    'answer' => $decision->answer->value,
+                    'on' => Clock::dayOf($decision->at, $client->zone)->format('j M Y'),
+                    'why' => $this->wording->say($decision->why()),
+                ],
+            );
         }
 
         return $says;

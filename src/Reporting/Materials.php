@@ -13,6 +13,7 @@ use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Catalogue\Condition;
 use HandGarden\Core\Catalogue\DoseWords;
 use HandGarden\Core\Progress\Away;
+use HandGarden\Core\Progress\PainCourse;
 use HandGarden\Core\Report\Gap;
 use HandGarden\Core\Report\Incident;
 use HandGarden\Core\Report\Material;
@@ -134,6 +135,7 @@ final readonly class Materials
             minutes: $told['minutes'],
             alone: $told['alone'],
             helped: $told['helped'],
+            pain: PainCourse::of(DayFigures::painsAfter($days)),
         );
     }
 

@@ -41,6 +41,19 @@ final readonly class DayFigures
         );
     }
 
+    /**
+     * @param list<self> $days oldest first
+     *
+     * @return list<int> of those on which it was told
+     */
+    public static function painsAfter(array $days): array
+    {
+        return array_values(array_filter(
+            array_map(static fn (self $d): ?int => $d->painAfter, $days),
+            static fn (?int $pain): bool => null !== $pain,
+        ));
+    }
+
     public function isPractice(): bool
     {
         return $this->done > 0.0;

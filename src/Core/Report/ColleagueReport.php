@@ -32,7 +32,7 @@ final readonly class ColleagueReport implements Author
                 ],
                 Heading::Phases => self::phases($of),
                 Heading::Task => self::task($of),
-                Heading::Incidents => OnTheWay::incidents($of),
+                Heading::Incidents => [...OnTheWay::pain($of), ...OnTheWay::incidents($of)],
                 Heading::Findings => array_map(self::finding(...), $of->findings),
                 Heading::Plan => self::plan($of),
                 default => [],

@@ -25,7 +25,7 @@ final readonly class LetterReport implements Author
                 Heading::Wanted => self::wanted($of),
                 Heading::YouDid => self::youDid($of),
                 Heading::Changed => self::changed($things, $of),
-                Heading::Stayed => self::stayed($things),
+                Heading::Stayed => self::stayed($things, $of),
                 Heading::Next => self::next($of),
                 Heading::Call => [
                     new Sentence(
@@ -103,6 +103,13 @@ final readonly class LetterReport implements Author
                 isOwed: true,
             );
         }
+        if (true === $practice->pain?->isRise()) {
+            $did[] = new Sentence(
+                new Phrase('letter.pain_rises'),
+                [$of->clientFact(), ...$practice->facts()],
+                isOwed: true,
+            );
+        }
         if ([] !== $of->incidents) {
             $last = $of->incidents[\count($of->incidents) - 1];
             $did[] = new Sentence(
@@ -126,8 +133,8 @@ final readonly class LetterReport implements Author
     private static function changed(array $things, Material $of): array
     {
         $changed = [
-            ...self::said($things, Judgement::Gain, 'letter.better'),
-            ...self::said($things, Judgement::Loss, 'letter.less'),
+            ...self::said($things, Judgement::Gain, 'letter.better', $of),
+            ...self::said($things, Judgement::Loss, 'letter.less', $of),
         ];
 
         return match (true) {
@@ -147,7 +154,7 @@ final readonly class LetterReport implements Author
      *
      * @return list<Sentence>
      */
-    private static function said(array $things, Judgement $as, string $words): array
+    private static function said(array $things, Judgement $as, string $words, Material $of): array
     {
         $said = [];
         foreach ($things as ['thing' => $thing, 'as' => $is, 'measures' => $measures]) {
@@ -160,7 +167,7 @@ final readonly class LetterReport implements Author
                         'thing' => $thing->words(),
                         'what' => $thing->what,
                         'side' => $thing->side->value ?? 'none',
-                        'month' => self::month($first),
+                        'since' => self::since($first, $of->until),
                         'injected' => [] === array_filter(
                             $measures,
                             static fn (Measured $m): bool => $m->isInjected,
@@ -180,9 +187,9 @@ final readonly class LetterReport implements Author
      *
      * @return list<Sentence>
      */
-    private static function stayed(array $things): array
+    private static function stayed(array $things, Material $of): array
     {
-        $stayed = self::said($things, Judgement::NoChange, 'letter.same');
+        $stayed = self::said($things, Judgement::NoChange, 'letter.same', $of);
         $rest = \array_slice($stayed, self::STAYED);
         if ([] !== $rest) {
             $stayed = [...\array_slice($stayed, 0, self::STAYED), new Sentence(
@@ -224,9 +231,17 @@ final readonly class LetterReport implements Author
         return $next;
     }
 
-    private static function month(\DateTimeImmutable $day): Phrase
+    /** A month that is over by its name, this one by the day, one of another year with it. */
+    private static function since(\DateTimeImmutable $day, \DateTimeImmutable $until): Phrase
     {
-        return new Phrase('month', ['month' => (int) $day->format('n')]);
+        if ($day->format('Y-m') === $until->format('Y-m')) {
+            return new Phrase('letter.since_day', ['day' => Phrase::day($day)]);
+        }
+
+        return new Phrase('letter.since_month', [
+            'month' => new Phrase('month', ['month' => (int) $day->format('n')]),
+            'year' => $day->format('Y') === $until->format('Y') ? 'this' : $day->format('Y'),
+        ]);
     }
 
     /**

@@ -16,8 +16,28 @@ final class OnTheWay
         return [
             ...array_map(MeasureRow::of(...), $of->judged(Judgement::Loss)),
             ...self::gaps($of),
+            ...self::pain($of),
             ...self::incidents($of),
         ];
+    }
+
+    /** @return list<Sentence> */
+    public static function pain(Material $of): array
+    {
+        $pain = $of->practice->pain;
+        if (null === $pain) {
+            return [];
+        }
+
+        return [new Sentence(
+            new Phrase('report.pain', [
+                'first' => $pain->first,
+                'last' => $pain->last,
+                'rises' => $pain->isRise() ? 1 : 0,
+            ]),
+            [$of->clientFact(), ...$of->practice->facts()],
+            isOwed: $pain->isRise(),
+        )];
     }
 
     /** @return list<Sentence> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace HandGarden\Core\Report;
 
+use HandGarden\Core\Progress\PainCourse;
+
 /** What was practised in the time of a report. */
 final readonly class Practice
 {
@@ -15,6 +17,7 @@ final readonly class Practice
      * @param int          $minutes  of these from begin to end, pauses included
      * @param int          $alone    sittings in which no hand helped, as was said
      * @param int          $helped   sittings in which a hand helped with something
+     * @param ?PainCourse  $pain     after practice; null: told on too few days
      */
     public function __construct(
         public array $sittings = [],
@@ -24,6 +27,7 @@ final readonly class Practice
         public int $minutes = 0,
         public int $alone = 0,
         public int $helped = 0,
+        public ?PainCourse $pain = null,
     ) {
     }
 

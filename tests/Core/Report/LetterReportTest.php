@@ -40,6 +40,18 @@ final class LetterReportTest extends TestCase
         );
     }
 
+    public function testAMonthThatIsNotOverIsSaidByItsDay(): void
+    {
+        $said = MadeUpMaterial::said(ReportKind::Letter, MadeUpMaterial::of(
+            measures: [MadeUpMaterial::measured(Judgement::Gain, firstOn: '2026-11-02')],
+        ));
+        self::assertStringContainsString('clearly wider than on 2 Nov.', $said);
+        $said = MadeUpMaterial::said(ReportKind::Letter, MadeUpMaterial::of(
+            measures: [MadeUpMaterial::measured(Judgement::Gain, firstOn: '2025-11-02')],
+        ));
+        self::assertStringContainsString('clearly wider than in November 2025.', $said);
+    }
+
     public function testWhereOneFingerJointHasLostNothingOfThatFingerIsCalledBetter(): void
     {
         $said = self::said([

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Tests\Core\Report;
 
 use HandGarden\Core\Measure\Change\Judgement;
+use HandGarden\Core\Progress\PainCourse;
 use HandGarden\Core\Report\Gap;
 use HandGarden\Core\Report\Heading;
 use HandGarden\Core\Report\Incident;
@@ -39,6 +40,31 @@ final class MadeUpMaterial
         ?PlanNow $plan = null,
         ?KeptHome $home = null,
     ): Material {
+        return self::with(new Practice(['s-1', 's-2'], 2, 30), $measures, $incidents, $gaps, more: [
+            'ratings' => $ratings,
+            'plan' => $plan,
+            'home' => $home,
+        ]);
+    }
+
+    public static function painful(?PainCourse $pain): Material
+    {
+        return self::with(new Practice(['s-1', 's-2'], 2, 30, pain: $pain));
+    }
+
+    /**
+     * @param list<Measured>                                                    $measures
+     * @param list<Incident>                                                    $incidents
+     * @param list<Gap>                                                         $gaps
+     * @param array{ratings?: list<Rating>, plan?: ?PlanNow, home?: ?KeptHome} $more
+     */
+    private static function with(
+        Practice $practice,
+        array $measures = [],
+        array $incidents = [],
+        array $gaps = [],
+        array $more = [],
+    ): Material {
         return new Material(
             'client-1',
             Joint::Comma->joining(['Stroke']),
@@ -47,13 +73,13 @@ final class MadeUpMaterial
             until: self::day('2026-11-30'),
             numbers: new Numbers('clinic-1', '555 0101', '112'),
             wanted: 'Open my hand to wash it',
-            practice: new Practice(['s-1', 's-2'], 2, 30),
+            practice: $practice,
             measures: $measures,
             incidents: $incidents,
             gaps: $gaps,
-            ratings: $ratings,
-            plan: $plan,
-            home: $home,
+            ratings: $more['ratings'] ?? [],
+            plan: $more['plan'] ?? null,
+            home: $more['home'] ?? null,
         );
     }
 
@@ -61,13 +87,14 @@ final class MadeUpMaterial
         Judgement $judgement,
         bool $isInjected = false,
         string $key = 'opening||active|right',
+        string $firstOn = '2026-10-20',
     ): Measured {
         return new Measured(
             $key,
             'Opening',
             'right active',
             '32 %',
-            firstOn: self::day('2026-10-20'),
+            firstOn: self::day($firstOn),
             last: '48 %',
             lastOn: self::day('2026-11-20'),
             difference: '+16',

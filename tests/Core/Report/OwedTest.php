@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace HandGarden\Tests\Core\Report;
 
 use HandGarden\Core\Measure\Change\Judgement;
+use HandGarden\Core\Progress\PainCourse;
 use HandGarden\Core\Report\Fact;
 use HandGarden\Core\Report\Incident;
 use HandGarden\Core\Report\Measured;
@@ -54,6 +55,22 @@ final class OwedTest extends TestCase
                 }
             }
         }
+    }
+
+    public function testPainThatRisesIsSaidInEveryReport(): void
+    {
+        $course = static fn (int $last): ?PainCourse => PainCourse::of(
+            [1, 1, 2, 1, 1, $last, $last, $last, $last, $last],
+        );
+        foreach (ReportKind::cases() as $kind) {
+            $owed = static fn (int $last): bool => [] !== array_filter(
+                MadeUpMaterial::all($kind, MadeUpMaterial::painful($course($last))),
+                static fn (Sentence $s): bool => $s->isOwed && str_contains($s->words->code, 'pain'),
+            );
+            self::assertTrue($owed(3), $kind->value);
+            self::assertFalse($owed(2), $kind->value);
+        }
+        self::assertNull(PainCourse::of([1, 1, 1, 1, 9, 9, 9, 9, 9]), 'too few days for a first and a last');
     }
 
     public function testEverySentenceRestsOnSomething(): void
