@@ -23,6 +23,25 @@ $yardstick = Stopwatch::run(
     200,
     $page('/bench/signed-in'),
 );
+$draft = static function (string $kind, string $from) use ($browser, $client): string {
+    $token = $browser->find('/name="_token" value="([^"]+)"/', $browser->get($client.'/reports'));
+    $browser->get($client.'/reports', [
+        '_token' => $token,
+        'kind' => $kind,
+        'from' => $from,
+        'until' => date('Y-m-d'),
+    ]);
+
+    return $browser->find(
+        '#href="(/clients/[0-9a-f-]{36}/reports/[0-9a-f-]{36})"#',
+        $browser->get($client.'/reports'),
+    );
+};
+$began = hrtime(true);
+$review = $draft('review', date('Y-m-d', strtotime('-730 days')));
+printf("%-46s %.0f ms, once\n", 'a review of two years drafted, in the list', (hrtime(true) - $began) / 1e6);
+$letter = $draft('letter', date('Y-m-d', strtotime('-730 days')));
+$discharge = $draft('discharge', date('Y-m-d', strtotime('-730 days')));
 foreach (
     [
         'Today' => ['/', 6.0],
@@ -38,6 +57,11 @@ foreach (
         'logbook' => [$client.'/logbook', 6.0],
         'trends' => [$client.'/trends', 6.0],
         'trends, two years' => [$client.'/trends?weeks=104', 6.0],
+        'reports' => [$client.'/reports', 6.0],
+        'a review, two years' => [$review, 6.0],
+        'a letter, two years' => [$letter, 6.0],
+        'a discharge, two years' => [$discharge, 6.0],
+        'what a line rests on, two years' => [$review.'/lines/2', 6.0],
         'review of a block' => [$client.'/block/review', 8.0],
     ] as $name => [$path, $most]
 ) {

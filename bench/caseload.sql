@@ -17,6 +17,17 @@ INSERT INTO reading (id, clinic_id, client_id, visit_id, code, side, mode, argum
 SELECT gen_random_uuid(), r.clinic_id, p.id, r.visit_id, r.code, r.side, r.mode, r.argument, r.number, r.yes, r.word,
     r.on_day, r.at, r.by_staff_id, r.reason, r.source, r.by_eye, r.trials, r.position, r.medication
 FROM reading r JOIN pattern ON r.client_id = pattern.id CROSS JOIN people p;
+-- the first was measured all over every six weeks, a little better each time
+INSERT INTO reading (id, clinic_id, client_id, visit_id, code, side, mode, argument, number, yes, word, on_day, at,
+    by_staff_id, reason, source, by_eye, trials, position, medication)
+SELECT gen_random_uuid(), r.clinic_id, p.id, r.visit_id, r.code, r.side, r.mode, r.argument,
+    CASE WHEN r.code IN ('wrist_extension', 'opening') THEN r.number - d / 42 ELSE r.number END, r.yes, r.word,
+    r.on_day - d, r.at - d * interval '1 day', r.by_staff_id, r.reason, r.source, r.by_eye, r.trials, r.position,
+    r.medication
+FROM reading r JOIN pattern ON r.client_id = pattern.id CROSS JOIN people p
+CROSS JOIN generate_series(42, :days, 42) AS d (d)
+WHERE p.n = 1 AND r.replaced_by_id IS NULL AND r.withdrawn_at IS NULL
+    AND r.on_day = (SELECT max(on_day) FROM reading WHERE client_id = pattern.id);
 INSERT INTO routine (id, version, clinic_id, client_id, items, left_out, with_more, kind, value, bound, forbidden,
     by_staff_id, made_at)
 SELECT gen_random_uuid(), 1, r.clinic_id, p.id, r.items, r.left_out, r.with_more, r.kind, r.value, r.bound,
@@ -27,8 +38,8 @@ SELECT gen_random_uuid() AS id, p.id AS client_id, pattern.clinic_id, pattern.th
     (now() - (:days * n.n / :sittings) * interval '1 day') AS at
 FROM people p, pattern, generate_series(1, :sittings) AS n (n);
 INSERT INTO sitting (id, finished_at, note, clinic_id, client_id, day, pain_before, actor_kind, actor_id, started_at,
-    unaided, from_paper, written_by)
-SELECT id, at, '', clinic_id, client_id, at::date, 1, 'staff', therapist_id, at, true, false, '' FROM held;
+    unaided, from_paper, in_class, written_by)
+SELECT id, at, '', clinic_id, client_id, at::date, 1, 'staff', therapist_id, at, true, false, false, '' FROM held;
 INSERT INTO prescribed_dose (id, clinic_id, client_id, item_key, dose, by_staff_id, at, source, proposal_key)
 SELECT gen_random_uuid(), d.clinic_id, p.id, d.item_key, d.dose, d.by_staff_id, d.at, d.source, d.proposal_key
 FROM prescribed_dose d JOIN pattern ON d.client_id = pattern.id CROSS JOIN people p;

@@ -19,12 +19,14 @@ final class Version20261225000000 extends AbstractMigration
         $this->addSql(
             "ALTER TABLE report ADD kind VARCHAR(10) NOT NULL DEFAULT 'review', ADD as_of DATE DEFAULT NULL,
             ADD charts JSONB NOT NULL DEFAULT '[]', ADD sheets BYTEA DEFAULT NULL,
-            ADD content VARCHAR(64) NOT NULL DEFAULT '', ADD seal VARCHAR(64) NOT NULL DEFAULT ''",
+            ADD content VARCHAR(64) NOT NULL DEFAULT '', ADD seal VARCHAR(64) NOT NULL DEFAULT '',
+            ADD is_at_home BOOLEAN NOT NULL DEFAULT false",
         );
         $this->addSql('UPDATE report SET as_of = drafted_at::date');
         $this->addSql(
             'ALTER TABLE report ALTER as_of SET NOT NULL, ALTER kind DROP DEFAULT, ALTER charts DROP DEFAULT,
-            ALTER content DROP DEFAULT, ALTER seal DROP DEFAULT',
+            ALTER content DROP DEFAULT, ALTER seal DROP DEFAULT,
+            ALTER is_at_home DROP DEFAULT',
         );
         $this->addSql(
             <<<'SQL'
@@ -33,7 +35,8 @@ final class Version20261225000000 extends AbstractMigration
                     IF OLD.signed_at IS NULL THEN
                         RETURN CASE TG_OP WHEN 'DELETE' THEN OLD ELSE NEW END;
                     END IF;
-                    IF TG_OP = 'DELETE' OR to_jsonb(NEW) - 'given' IS DISTINCT FROM to_jsonb(OLD) - 'given' THEN
+                    IF TG_OP = 'DELETE' OR to_jsonb(NEW) - '{given,is_at_home}'::text[]
+                        IS DISTINCT FROM to_jsonb(OLD) - '{given,is_at_home}'::text[] THEN
                         RAISE EXCEPTION 'A signed report does not change.';
                     END IF;
                     RETURN NEW;
@@ -52,7 +55,8 @@ final class Version20261225000000 extends AbstractMigration
         $this->addSql('DROP TRIGGER signed_report_is_kept ON report');
         $this->addSql('DROP FUNCTION signed_report_is_kept()');
         $this->addSql(
-            'ALTER TABLE report DROP kind, DROP as_of, DROP charts, DROP sheets, DROP content, DROP seal',
+            'ALTER TABLE report DROP kind, DROP as_of, DROP charts, DROP sheets, DROP content, DROP seal,
+            DROP is_at_home',
         );
     }
 }

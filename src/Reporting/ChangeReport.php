@@ -51,7 +51,7 @@ final class ChangeReport extends AbstractController
             $problem = $this->give($client, $found, $request);
         } elseif ($found->isSigned()) {
             $problem = 'It is signed: nothing in it changes any more. Make another version.';
-        } elseif (Seen::isStale($request, ReportPage::mark($found))) {
+        } elseif (Seen::isStale($request, ReportPage::mark(ReportFormat::read($found)))) {
             $problem = 'Somebody has changed this draft since you opened it. Here it is as it stands now.';
         } else {
             $this->tick($found, $request);
@@ -199,7 +199,7 @@ final class ChangeReport extends AbstractController
     private function give(Client $client, Report $report, Request $request): string
     {
         $isHome = 'home' === $request->request->get('do');
-        $to = $isHome ? $client->givenName : trim((string) $request->request->get('to', ''));
+        $to = $isHome ? $client->givenName.', at home' : trim((string) $request->request->get('to', ''));
         if (!$report->isSigned()) {
             return 'Only what is signed goes out.';
         }
@@ -213,7 +213,8 @@ final class ChangeReport extends AbstractController
             'to' => $to,
             'on' => $this->clock->today($client->zone)->format('Y-m-d'),
             'by' => $this->who->staff()->id,
-        ] + ($isHome ? ['home' => true] : []);
+        ];
+        $report->isAtHome = $report->isAtHome || $isHome;
         $this->reports->keep($report);
 
         return '';

@@ -41,15 +41,19 @@ final readonly class FactRows
     ) {
     }
 
-    /** @return list<FactRow> in their order */
-    public function of(Client $client, Report $report, Line $line): array
+    /**
+     * @param list<Fact> $facts
+     *
+     * @return list<FactRow> in their order
+     */
+    public function of(Client $client, array $facts): array
     {
-        $kinds = array_unique(array_map(static fn (Fact $f): string => $f->kind->value, $line->facts));
+        $kinds = array_unique(array_map(static fn (Fact $f): string => $f->kind->value, $facts));
         $says = [];
         foreach ($kinds as $kind) {
             $says += match (FactKind::from($kind)) {
-                FactKind::Reading => $this->measured($client, $line->facts),
-                FactKind::Sitting => $this->held($client, $report),
+                FactKind::Reading => $this->measured($client, $facts),
+                FactKind::Sitting => $this->held($client, $facts),
                 FactKind::Dose => $this->doses($client),
                 FactKind::Alert => $this->told($client),
                 FactKind::Decision => $this->decided($client),
@@ -61,7 +65,7 @@ final readonly class FactRows
             $fact->kind,
             $says[$fact->text()] ?? '',
             $this->links->of($client, $fact),
-        ), $line->facts);
+        ), $facts);
     }
 
     /**
@@ -122,15 +126,19 @@ final readonly class FactRows
         ]);
     }
 
-    /** @return array<string, string> by fact */
-    private function held(Client $client, Report $report): array
+    /**
+     * @param list<Fact> $facts
+     *
+     * @return array<string, string> by fact
+     */
+    private function held(Client $client, array $facts): array
     {
+        $ids = array_map(static fn (Fact $f): string => $f->id, array_values(array_filter(
+            $facts,
+            static fn (Fact $f): bool => FactKind::Sitting === $f->kind,
+        )));
         $says = [];
-        foreach ($this->sittings->between(
-            $client,
-            $report->from->modify('-1 year'),
-            $report->until,
-        ) as $held) {
+        foreach ($this->sittings->these($client, $ids) as $held) {
             $says[(new Fact(FactKind::Sitting, $held->id))->text()] = $this->sitting($client, $held);
         }
 

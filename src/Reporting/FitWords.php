@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace HandGarden\Reporting;
 
+use HandGarden\Assessment\Change;
+use HandGarden\Assessment\MeasuredChanges;
 use HandGarden\Client\Client;
 use HandGarden\Core\Measure\Change\Judgement;
-use HandGarden\Core\Report\Measured;
 use HandGarden\Core\Report\UnfitWords;
 use HandGarden\Web\Wording;
 
@@ -14,7 +15,7 @@ use HandGarden\Web\Wording;
 final readonly class FitWords
 {
     public function __construct(
-        private MeasureMaterials $measures,
+        private MeasuredChanges $changes,
         private Wording $wording,
     ) {
     }
@@ -27,8 +28,8 @@ final readonly class FitWords
             $words[$case->value] = $this->wording->word('report_unfit.'.$case->value);
         }
         $isGain = [] !== array_filter(
-            $this->measures->changed($client, $draft->from, $draft->until),
-            static fn (Measured $m): bool => Judgement::Gain === $m->judgement,
+            $this->changes->between($client, $draft->from, $draft->until),
+            static fn (Change $c): bool => Judgement::Gain === $c->judgement,
         );
         $found = UnfitWords::in($text, $words, $isGain);
 

@@ -35,10 +35,8 @@ use HandGarden\Planning\PlanRepository;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\DayFigures;
-use HandGarden\Sitting\LoggedDay;
-use HandGarden\Sitting\LoggedDays;
+use HandGarden\Sitting\HeldSitting;
 use HandGarden\Sitting\LoggedPractice;
-use HandGarden\Sitting\LoggedTrend;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 
@@ -49,8 +47,6 @@ final readonly class Materials
     private const GAPS = ['ill', 'away'];
 
     public function __construct(
-        private LoggedDays $sittings,
-        private LoggedTrend $trend,
         private LoggedPractice $practice,
         private SittingRepository $log,
         private MeasureMaterials $measures,
@@ -68,17 +64,10 @@ final readonly class Materials
     ) {
     }
 
-    public function of(Client $client, ReportSpan $span): Material
+    public function of(Client $client, ReportSpan $span, Sources $sources): Material
     {
-        [$from, $until] = [$span->from, $span->until];
-        $sittings = array_values(array_filter(
-            $this->sittings->between($client, $from, $until),
-            static fn (LoggedDay $d): bool => $d->done + $d->part > 0,
-        ));
-        $days = array_values(array_filter(
-            $this->trend->days($client, $from),
-            static fn (DayFigures $d): bool => $d->day <= $until,
-        ));
+        [$from, $until, $days] = [$span->from, $span->until, $sources->days];
+        $sittings = $this->practice->between($client, $from, $until);
         $clinic = $this->clinics->own();
         $visit = $this->looks->nextVisitLook($client, $span->asOf);
 
@@ -92,14 +81,14 @@ final readonly class Materials
             until: $until,
             numbers: new Numbers($clinic->id, $clinic->phone, $clinic->emergencyNumber),
             wanted: $this->wanted($client),
-            practice: $this->practised($client, $span, $days, $sittings),
+            practice: self::practised($client, $span, $days, $sittings),
             cautions: $this->cautions($client, $span->asOf),
-            measures: $this->measures->changed($client, $from, $until),
+            measures: $this->measures->changed($client, $sources->changes),
             once: $this->measures->once($client, $from, $until),
             steps: $this->steps($client, $from, $until),
             incidents: $this->incidents($client, $from, $until),
             gaps: $this->gaps($client, $days, $sittings, $span),
-            ratings: $this->ratings($client, $from, $until),
+            ratings: self::ratings($client, $sources->reviews),
             injectedOn: $client->injectionDay(),
             medicine: array_values(array_filter(
                 $this->clients->saidYes($client, Material::MEDICINE),
@@ -120,21 +109,28 @@ final readonly class Materials
     }
 
     /**
-     * @param list<DayFigures> $days
-     * @param list<LoggedDay>  $sittings
+     * @param list<DayFigures>  $days
+     * @param list<HeldSitting> $sittings
      */
-    private function practised(Client $client, ReportSpan $span, array $days, array $sittings): Practice
-    {
-        $told = $this->practice->between($client, $span->from, $span->until);
+    private static function practised(
+        Client $client,
+        ReportSpan $span,
+        array $days,
+        array $sittings,
+    ): Practice {
+        $timed = array_filter(
+            array_map(static fn (HeldSitting $s): ?float => $s->minutes, $sittings),
+            static fn (?float $minutes): bool => null !== $minutes,
+        );
 
         return new Practice(
-            array_map(static fn (LoggedDay $d): string => $d->id, $sittings),
+            array_map(static fn (HeldSitting $s): string => $s->id, $sittings),
             \count(array_filter($days, static fn (DayFigures $d): bool => $d->isPractice())),
             max(1, (int) round($client->daysPerWeek * $span->days() / 7)),
-            $told['timed'],
-            minutes: $told['minutes'],
-            alone: $told['alone'],
-            helped: $told['helped'],
+            \count($timed),
+            minutes: (int) round(array_sum($timed)),
+            alone: \count(array_filter($sittings, static fn (HeldSitting $s): bool => false === $s->helped)),
+            helped: \count(array_filter($sittings, static fn (HeldSitting $s): bool => true === $s->helped)),
             pain: PainCourse::of(DayFigures::painsAfter($days)),
         );
     }
@@ -202,7 +198,7 @@ final readonly class Materials
 
     /**
      * @param list<DayFigures> $days
-     * @param list<LoggedDay>  $sittings newest first
+     * @param list<HeldSitting> $sittings newest first
      *
      * @return list<Gap>
      */
@@ -237,7 +233,7 @@ final readonly class Materials
     }
 
     /**
-     * @param list<LoggedDay> $sittings newest first
+     * @param list<HeldSitting> $sittings newest first
      *
      * @return list<string> the last before it, the first after it
      */
@@ -256,21 +252,19 @@ final readonly class Materials
         return array_values(array_filter([$before, $after], static fn (?string $id): bool => null !== $id));
     }
 
-    /** @return list<Rating> */
-    private function ratings(Client $client, \DateTimeImmutable $from, \DateTimeImmutable $until): array
+    /**
+     * @param list<BlockReview> $reviews oldest first
+     *
+     * @return list<Rating>
+     */
+    private static function ratings(Client $client, array $reviews): array
     {
-        $of = array_filter(
-            $this->looks->reviews($client),
-            static fn (BlockReview $r): bool => (null !== $r->ease || null !== $r->content)
-                && self::isWithin(Clock::dayOf($r->at, $client->zone), $from, $until),
-        );
-
         return array_map(static fn (BlockReview $r): Rating => new Rating(
             $r->id,
             Clock::dayOf($r->at, $client->zone),
             $r->ease,
             $r->content,
-        ), array_reverse(array_values($of)));
+        ), $reviews);
     }
 
     private static function isWithin(

@@ -6,7 +6,6 @@ namespace HandGarden\Reporting;
 
 use HandGarden\Account\ClinicSettings;
 use HandGarden\Assessment\Change;
-use HandGarden\Assessment\MeasuredChanges;
 use HandGarden\Assessment\MeasureView;
 use HandGarden\Assessment\ReadingRepository;
 use HandGarden\Client\Client;
@@ -14,6 +13,7 @@ use HandGarden\Content\CatalogueStore;
 use HandGarden\Core\Anatomy\Side;
 use HandGarden\Core\Measure\Finding\Findings;
 use HandGarden\Core\Measure\Mode;
+use HandGarden\Core\Measure\Reading;
 use HandGarden\Core\Report\GroundedFinding;
 use HandGarden\Core\Report\Measured;
 use HandGarden\Core\Report\Once;
@@ -30,15 +30,18 @@ final readonly class MeasureMaterials
     ];
 
     public function __construct(
-        private MeasuredChanges $changes,
         private ReadingRepository $readings,
         private CatalogueStore $catalogue,
         private ClinicSettings $settings,
     ) {
     }
 
-    /** @return list<Measured> */
-    public function changed(Client $client, \DateTimeImmutable $from, \DateTimeImmutable $until): array
+    /**
+     * @param list<Change> $changes
+     *
+     * @return list<Measured>
+     */
+    public function changed(Client $client, array $changes): array
     {
         $injected = $client->injectionDay();
         $works = static fn (Change $c): bool => null !== $injected && $c->lastOn >= $injected
@@ -58,19 +61,22 @@ final readonly class MeasureMaterials
             why: $change->why,
             isInjected: $works($change),
             sameTester: $change->sameTester,
-        ), $this->changes->between($client, $from, $until));
+        ), $changes);
     }
 
     /** @return list<Once> what is looked for and was taken on one day of the time, or on none */
     public function once(Client $client, \DateTimeImmutable $from, \DateTimeImmutable $until): array
     {
-        $taken = $this->readings->endsAndDays($client, $from, $until, []);
+        $taken = array_filter(
+            $this->readings->since($client, $from, array_column(self::LOOKED_FOR, 0)),
+            static fn (Reading $r): bool => $r->on <= $until,
+        );
         $once = [];
         foreach ($client->affected() as $side) {
             foreach (self::LOOKED_FOR as [$code, $mode]) {
                 $kind = $this->catalogue->get()->vocabulary->kinds->find($code);
                 $of = array_values(
-                    array_filter($taken, static fn ($r): bool => $r->isOf($code, $side, $mode)),
+                    array_filter($taken, static fn (Reading $r): bool => $r->isOf($code, $side, $mode)),
                 );
                 $isTwice = \count($of) > 1 && $of[0]->on < $of[\count($of) - 1]->on;
                 if (null !== $kind && !$isTwice) {

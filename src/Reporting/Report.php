@@ -46,7 +46,11 @@ class Report
     #[ORM\Column(type: Types::BLOB, nullable: true)]
     private mixed $sheets = null;
 
-    /** @var list<array{to: string, on: string, by: string, home?: bool}> to whom it was given, and when */
+    /** The client may read it at home. */
+    #[ORM\Column]
+    public bool $isAtHome = false;
+
+    /** @var list<array{to: string, on: string, by: string}> to whom it was given, and when */
     #[ORM\Column(type: Types::JSON)]
     public array $given = [];
 
@@ -185,12 +189,6 @@ class Report
         }
 
         return \is_string($kept) && '' !== $kept ? (string) gzdecode($kept) : '';
-    }
-
-    /** Whether the client may read it at home. */
-    public function isAtHome(): bool
-    {
-        return [] !== array_filter($this->given, static fn (array $one): bool => $one['home'] ?? false);
     }
 
     private function sealed(): string

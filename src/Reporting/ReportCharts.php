@@ -6,18 +6,12 @@ namespace HandGarden\Reporting;
 
 use HandGarden\Assessment\Change;
 use HandGarden\Assessment\Chart\Chart;
-use HandGarden\Assessment\MeasuredChanges;
 use HandGarden\Client\Client;
 use HandGarden\Core\Measure\Change\Judgement;
 use HandGarden\Core\Report\ReportKind;
-use HandGarden\Following\BlockReview;
-use HandGarden\Following\Looks;
 use HandGarden\Following\Periods;
 use HandGarden\Following\Timeline;
 use HandGarden\Following\WorkCharts;
-use HandGarden\Sitting\DayFigures;
-use HandGarden\Sitting\LoggedTrend;
-use HandGarden\Web\Clock;
 
 /** The charts of the time of a report: what moved, what was kept up, how it felt. A letter draws none. */
 final readonly class ReportCharts
@@ -27,47 +21,39 @@ final readonly class ReportCharts
     private const DRAWN = '/^(opening|wrist_extension|total_|tone_|opposition|grip_|blocks_|tremor_|spiral_)/';
 
     public function __construct(
-        private LoggedTrend $trend,
-        private MeasuredChanges $changes,
         private Periods $periods,
-        private Looks $looks,
     ) {
     }
 
     /** @return list<Chart> */
-    public function of(Client $client, ReportSpan $span): array
+    public function of(Client $client, ReportSpan $span, Sources $sources): array
     {
         if (ReportKind::Letter === $span->kind) {
             return [];
         }
-        $days = array_values(array_filter(
-            $this->trend->days($client, $span->from),
-            static fn (DayFigures $d): bool => $d->day <= $span->until,
-        ));
+        $days = $sources->days;
         $charts = new WorkCharts(new Timeline(
             $span->from,
             $span->until,
             $this->periods->of($client, $days, $span->from, $span->until),
         ));
-        $reviews = array_values(array_filter(
-            array_reverse($this->looks->reviews($client)),
-            static fn (BlockReview $r): bool => (null !== $r->ease || null !== $r->content)
-                && Clock::dayOf($r->at, $client->zone) >= $span->from
-                && Clock::dayOf($r->at, $client->zone) <= $span->until,
-        ));
 
         return [
-            ...$this->measured($client, $span),
+            ...self::measured($sources->changes),
             ...[] === $days ? [] : [$charts->keptUp($days, $client->daysPerWeek), $charts->pain($days)],
-            ...\count($reviews) < 2 ? [] : [$charts->felt($reviews, $client->zone)],
+            ...\count($sources->reviews) < 2 ? [] : [$charts->felt($sources->reviews, $client->zone)],
         ];
     }
 
-    /** @return list<Chart> lost ground before gains, then how far the hand opens; of each measure one */
-    private function measured(Client $client, ReportSpan $span): array
+    /**
+     * @param list<Change> $changes
+     *
+     * @return list<Chart> lost ground before gains, then how far the hand opens; of each measure one
+     */
+    private static function measured(array $changes): array
     {
         $drawn = [];
-        foreach ($this->changes->between($client, $span->from, $span->until) as $change) {
+        foreach ($changes as $change) {
             $code = explode('|', $change->key)[0];
             $hasMoved = \in_array($change->judgement, [Judgement::Loss, Judgement::Gain], true);
             $isAsked = 'opening' === $code && Judgement::NoChange === $change->judgement;

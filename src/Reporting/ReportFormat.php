@@ -35,17 +35,10 @@ final class ReportFormat
         $lines = [];
         foreach ($report->lines as $kept) {
             $node = Node::root($kept);
-            $facts = [];
-            foreach ($node->get('facts')->strings() as $text) {
-                $fact = Fact::fromText($text);
-                if (null !== $fact) {
-                    $facts[] = $fact;
-                }
-            }
             $lines[] = new Line(
                 $node->get('heading')->enum(Heading::class),
                 $node->get('text')->string(),
-                $facts,
+                self::facts($kept['facts'] ?? null),
                 $node->get('owed')->bool(),
                 cells: $node->optional('cells')?->strings() ?? [],
                 isOfThen: $node->optional('then')?->bool() ?? false,
@@ -63,5 +56,23 @@ final class ReportFormat
         );
 
         return $lines;
+    }
+
+    /**
+     * A line of two years rests on hundreds: they are read as they are, not one by one with their paths.
+     *
+     * @return list<Fact>
+     */
+    private static function facts(mixed $kept): array
+    {
+        $facts = [];
+        foreach (\is_array($kept) ? $kept : [] as $text) {
+            $fact = \is_string($text) ? Fact::fromText($text) : null;
+            if (null !== $fact) {
+                $facts[] = $fact;
+            }
+        }
+
+        return $facts;
     }
 }

@@ -17,25 +17,35 @@ final readonly class Reports
     ) {
     }
 
-    /** @return list<Report> newest first */
+    /** @return list<ReportRow> newest first */
     public function of(Client $client): array
     {
-        return $this->entities->getRepository(Report::class)->findBy(
-            $client->scope(),
-            ['draftedAt' => 'DESC', 'id' => 'DESC'],
-        );
+        /** @var list<ReportRow> $rows */
+        $rows = $this->entities->createQuery(
+            'SELECT NEW '.ReportRow::class.'(r.id, r.kind, r.from, r.until, r.version, r.draftedById, r.signedAs,
+                r.signedAt) FROM '.Report::class.' r WHERE r.clinicId = :clinicId AND r.clientId = :clientId
+                ORDER BY r.draftedAt DESC, r.id DESC',
+        )
+            ->setParameters($client->scope())
+            ->getResult();
+
+        return $rows;
     }
 
-    /** @return list<Report> of a kind, the one that was signed last first */
-    public function signed(Client $client, ReportKind $kind): array
+    /** The one of a kind that was signed last and that a client may read at home. */
+    public function lastAtHome(Client $client, ReportKind $kind): ?Report
     {
-        return array_values(array_filter(
-            $this->entities->getRepository(Report::class)->findBy(
-                $client->scope() + ['kind' => $kind],
-                ['signedAt' => 'DESC', 'id' => 'DESC'],
-            ),
-            static fn (Report $r): bool => $r->isSigned(),
-        ));
+        /** @var ?Report $last */
+        $last = $this->entities->createQuery(
+            'SELECT r FROM '.Report::class.' r WHERE r.clinicId = :clinicId AND r.clientId = :clientId
+                AND r.kind = :kind AND r.isAtHome = true AND r.signedAt IS NOT NULL
+                ORDER BY r.signedAt DESC, r.id DESC',
+        )
+            ->setParameters($client->scope() + ['kind' => $kind])
+            ->setMaxResults(1)
+            ->getOneOrNullResult();
+
+        return $last;
     }
 
     public function find(Client $client, string $id): ?Report

@@ -26,6 +26,8 @@ final class ShowReports extends AbstractController
 {
     private const USUAL_DAYS = 42;
     private const MOST_DAYS = 740;
+    /** On one page. */
+    private const FACTS = 60;
 
     public function __construct(
         private readonly Reports $reports,
@@ -101,27 +103,37 @@ final class ShowReports extends AbstractController
 
     /** Everything that one line rests on, as it is kept now. */
     #[Route('/{report}/lines/{nth}', name: '_facts', requirements: ['nth' => '\d{1,4}'], methods: ['GET'])]
-    public function facts(Client $client, string $report, int $nth): Response
+    public function facts(Request $request, Client $client, string $report, int $nth): Response
     {
         $found = $this->find($client, $report);
         $line = ReportFormat::read($found)[$nth] ?? throw $this->createNotFoundException('No such line.');
+        $pages = max(1, (int) ceil(\count($line->facts) / self::FACTS));
+        $page = min($pages, max(1, $request->query->getInt('page', 1)));
 
         return $this->render('Reporting/facts.html.twig', [
             'client' => $client,
             'banner' => $this->page->banner($client),
             'report' => $found,
+            'nth' => $nth,
             'line' => $line,
-            'rows' => $this->facts->of($client, $found, $line),
+            'rows' => $this->facts->of(
+                $client,
+                \array_slice($line->facts, ($page - 1) * self::FACTS, self::FACTS),
+            ),
+            'page' => $page,
+            'pages' => $pages,
         ]);
     }
 
     #[Route('/{report}/report.md', name: '_markdown', methods: ['GET'])]
     public function markdown(Client $client, string $report): Response
     {
+        $found = $this->find($client, $report);
+
         return new Response(
             $this->renderView(
                 'Reporting/report.md.twig',
-                $this->page->told($client, $this->find($client, $report)),
+                $this->page->told($client, $found) + ['charts' => $this->page->charts($found)],
             ),
             200,
             [
@@ -135,9 +147,10 @@ final class ShowReports extends AbstractController
     public function pdf(Client $client, string $report): Response
     {
         $found = $this->find($client, $report);
-        $told = $this->page->told($client, $found);
-        $html = $this->renderView('Reporting/paper.html.twig', $told + [
-            'pictures' => array_map($this->paperCharts->inline(...), $told['charts']),
+        $charts = $this->page->charts($found);
+        $html = $this->renderView('Reporting/paper.html.twig', $this->page->told($client, $found) + [
+            'charts' => $charts,
+            'pictures' => array_map($this->paperCharts->inline(...), $charts),
             'sheets' => match (true) {
                 ReportKind::Discharge !== $found->kind => '',
                 $found->isSigned() => $found->sheets(),
@@ -179,7 +192,10 @@ final class ShowReports extends AbstractController
             'client' => $client,
             'banner' => $this->page->banner($client),
             'reports' => $reports,
-            'names' => $this->page->namesOf(...$reports),
+            'names' => $this->page->namesOf(
+                $client,
+                ...array_map(static fn (ReportRow $r): string => $r->draftedById, $reports),
+            ),
             'kinds' => ReportKind::cases(),
             'typed' => $typed + [
                 'kind' => ReportKind::Review->value,

@@ -21,17 +21,13 @@ final readonly class ShownLetters implements LettersAtHome
 
     public function newest(Client $client): ?array
     {
-        foreach ($this->reports->signed($client, ReportKind::Letter) as $letter) {
-            if (null !== $letter->signedAt && $letter->isAtHome()) {
-                return [
-                    'on' => Clock::dayOf($letter->signedAt, $client->zone)->format('Y-m-d'),
-                    'by' => $letter->signedAs,
-                    'parts' => $this->parts($letter),
-                ];
-            }
-        }
+        $letter = $this->reports->lastAtHome($client, ReportKind::Letter);
 
-        return null;
+        return null === $letter?->signedAt ? null : [
+            'on' => Clock::dayOf($letter->signedAt, $client->zone)->format('Y-m-d'),
+            'by' => $letter->signedAs,
+            'parts' => $this->parts($letter),
+        ];
     }
 
     /** @return list<array{title: string, lines: list<string>}> */

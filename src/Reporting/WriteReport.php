@@ -15,6 +15,7 @@ use HandGarden\Web\Wording;
 final readonly class WriteReport
 {
     public function __construct(
+        private AskSources $sources,
         private Materials $materials,
         private ReportCharts $charts,
         private ChartFormat $chartFormat,
@@ -31,15 +32,17 @@ final readonly class WriteReport
             $read[$line->heading->value."\n".$line->text] = $line->readBy;
         }
 
+        $sources = $this->sources->of($client, $span);
+
         return new Written(
             ReportFormat::write([
                 ...array_map(
                     static fn (Line $l): Line => $l->readAs($read[$l->heading->value."\n".$l->text] ?? []),
-                    $this->lines($client, $span),
+                    $this->lines($client, $span, $sources),
                 ),
                 ...array_filter($before, static fn (Line $l): bool => $l->isView()),
             ]),
-            array_map($this->chartFormat->write(...), $this->charts->of($client, $span)),
+            array_map($this->chartFormat->write(...), $this->charts->of($client, $span, $sources)),
         );
     }
 
@@ -50,6 +53,8 @@ final readonly class WriteReport
      */
     public function changedSince(Client $client, Report $report): array
     {
+        $span = $report->span();
+        $sources = $this->sources->of($client, $span);
         $isThere = static fn (Line $l): bool => !$l->isView() && !($report->isSigned() && $l->isOfThen);
         $kept = [
             ...self::texts(array_filter(ReportFormat::read($report), $isThere)),
@@ -59,10 +64,10 @@ final readonly class WriteReport
             ),
         ];
         $now = [
-            ...self::texts(array_filter($this->lines($client, $report->span()), $isThere)),
+            ...self::texts(array_filter($this->lines($client, $span, $sources), $isThere)),
             ...array_map(
                 fn (Chart $c): string => $this->wording->sentence($c->description),
-                $this->charts->of($client, $report->span()),
+                $this->charts->of($client, $span, $sources),
             ),
         ];
 
@@ -84,10 +89,10 @@ final readonly class WriteReport
     }
 
     /** @return list<Line> */
-    private function lines(Client $client, ReportSpan $span): array
+    private function lines(Client $client, ReportSpan $span, Sources $sources): array
     {
         $lines = [];
-        foreach ($span->kind->author()->of($this->materials->of($client, $span)) as $paragraph) {
+        foreach ($span->kind->author()->of($this->materials->of($client, $span, $sources)) as $paragraph) {
             foreach ($paragraph->sentences as $sentence) {
                 $lines[] = new Line(
                     $paragraph->heading,

@@ -22,13 +22,15 @@ final readonly class LoggedDays
             max((told->>'pain_after')::int) AS pain_after,
             sum((told->>'worn')::int) AS worn,
             ".LoggedTrend::SYMPTOM."
-        FROM sitting s LEFT JOIN sitting_item i ON i.sitting_id = s.id AND told IS NOT NULL
+        FROM sitting s LEFT JOIN sitting_item i
+            ON i.sitting_id = s.id AND i.client_id = :client AND told IS NOT NULL
         WHERE s.client_id = :client AND s.clinic_id = :clinic AND s.day BETWEEN :from AND :until
-            AND (:person = '' OR s.actor_id = :person)
+            AND (:some = 'false' OR s.id IN (:ids)) AND (:person = '' OR s.actor_id = :person)
             AND (:all OR EXISTS (
                 SELECT 1 FROM sitting_item o WHERE o.sitting_id = s.id AND o.rung_id IN (:rungs) AND o.told IS NOT NULL
             ))
         GROUP BY s.id ORDER BY s.day DESC, s.started_at DESC, s.id DESC";
+    private const NONE = '00000000-0000-0000-0000-000000000000';
     private const MENDED = "SELECT sitting_id, count(*) - count(DISTINCT item_id) AS mended FROM sitting_event
         WHERE sitting_id IN (:sittings) AND kind = 'line' GROUP BY sitting_id";
 
@@ -50,18 +52,46 @@ final readonly class LoggedDays
         ?array $rungIds = null,
         string $person = '',
     ): array {
+        return $this->found($client, [
+            'from' => $from->format('Y-m-d'),
+            'until' => $until->format('Y-m-d'),
+            'person' => $person,
+            'all' => null === $rungIds ? 'true' : 'false',
+            'rungs' => null === $rungIds || [] === $rungIds ? [''] : $rungIds,
+        ]);
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<LoggedDay> newest first
+     */
+    public function these(Client $client, array $ids): array
+    {
+        return [] === $ids ? [] : $this->found($client, ['some' => 'true', 'ids' => $ids]);
+    }
+
+    /**
+     * @param array<string, string|list<string>> $asked
+     *
+     * @return list<LoggedDay>
+     */
+    private function found(Client $client, array $asked): array
+    {
         $rows = $this->connection->fetchAllAssociative(
             self::SITTINGS,
-            [
+            $asked + [
                 'client' => $client->id,
                 'clinic' => $client->clinicId,
-                'from' => $from->format('Y-m-d'),
-                'until' => $until->format('Y-m-d'),
-                'person' => $person,
-                'all' => null === $rungIds ? 'true' : 'false',
-                'rungs' => [] === ($rungIds ?? []) ? [''] : $rungIds,
+                'from' => '1900-01-01',
+                'until' => '2999-12-31',
+                'person' => '',
+                'all' => 'true',
+                'rungs' => [''],
+                'some' => 'false',
+                'ids' => [self::NONE],
             ],
-            ['rungs' => ArrayParameterType::STRING],
+            ['rungs' => ArrayParameterType::STRING, 'ids' => ArrayParameterType::STRING],
         );
         $mended = $this->mended(array_column($rows, 'id'));
 
