@@ -35,7 +35,6 @@ await shot('screen', `/clients/${tomasz}/screen?task=spiral&side=right`, {
   before: () =>
     page.locator('section[aria-label="Kept"]').evaluate((element) => element.scrollIntoView()),
 });
-await shot('steadiness', `/clients/${tomasz}/steadiness`);
 await shot('placement', `/clients/${odalys}/placement`);
 await shot('routine', `/clients/${odalys}/routine`);
 await page.goto(`${base}/clients/${odalys}/helpers`);
@@ -47,6 +46,12 @@ await shot('week', `/clients/${odalys}/week`);
 await shot('exercises', '/exercises');
 await shot('look', `/clients/${imke}/look`);
 await shot('trends', `/clients/${imke}/trends`);
+await page.goto(`${base}/clients/${odalys}/reports`);
+await page.getByRole('button', { name: 'Draft it' }).click();
+await shot('report', null, {
+  before: () =>
+    page.locator('#h-done').evaluate((element) => element.scrollIntoView({ block: 'start' })),
+});
 await shot('logbook', `/clients/${leandro}/logbook`);
 await page.goto(`${base}/clients/${odalys}/sittings/new`);
 await page
