@@ -7,6 +7,7 @@ namespace HandGarden\Reporting;
 use HandGarden\Account\Audit;
 use HandGarden\Account\Who;
 use HandGarden\Client\Client;
+use HandGarden\Core\Data\Dates;
 use HandGarden\Core\Data\InvalidData;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Report\ReportKind;
@@ -45,9 +46,12 @@ final class ShowReports extends AbstractController
     }
 
     #[Route('', name: '', methods: ['GET'])]
-    public function all(Client $client): Response
+    public function all(Request $request, Client $client): Response
     {
-        return $this->list($client, '', []);
+        return $this->list($client, '', array_filter([
+            'kind' => ReportKind::tryFrom($request->query->getString('kind'))->value ?? '',
+            'from' => Dates::day($request->query->getString('from'))?->format('Y-m-d') ?? '',
+        ], static fn (string $asked): bool => '' !== $asked));
     }
 
     #[Route('', name: '_draft', methods: ['POST'])]

@@ -43,9 +43,9 @@ final readonly class SignReport
         if ($unread > 0) {
             return \sprintf('Read every line and tick it: %d are not.', $unread);
         }
-        if ($draft->kind->isForTheClient() && $this->hasOpen($client, $lines)) {
-            return 'Something that the client told has not been answered yet. Answer it first: a letter tells nothing'
-                .' that was not talked about.';
+        if (ReportKind::Review !== $draft->kind && $this->hasOpen($client, $lines)) {
+            return 'Something that the client told has not been answered yet. Answer it first: what goes to the client'
+                .' tells nothing that was not talked about.';
         }
         if ($draft->kind->isForTheClient() && !$isTalked) {
             return 'Tick that you have talked with the client about what stands in it.';
