@@ -50,6 +50,7 @@ final class ShowTrends extends AbstractController
         private readonly Periods $periods,
         private readonly Looks $looks,
         private readonly Wears $wears,
+        private readonly DoseCharts $doses,
         private readonly CatalogueStore $catalogue,
         private readonly Cautions $cautions,
         private readonly KeptOfClient $kept,
@@ -218,7 +219,7 @@ final class ShowTrends extends AbstractController
         $keys = '' === $asked ? $this->moving($client, $items) : [$asked];
         $drawn = [];
         foreach (\array_slice($keys, 0, self::MOST_ITEMS) as $key) {
-            $chart = $this->itemChart($client, $key, $charts, $from);
+            $chart = $this->doses->of($client, $key, $charts, $from);
             if (null !== $chart) {
                 $drawn[] = ['chart' => $chart, 'key' => $key];
             }
@@ -249,36 +250,6 @@ final class ShowTrends extends AbstractController
         return array_map(
             static fn (Prescribed $p): string => $p->key(),
             $moving,
-        );
-    }
-
-    private function itemChart(
-        Client $client,
-        string $key,
-        WorkCharts $charts,
-        \DateTimeImmutable $from,
-    ): ?Chart {
-        $item = ItemKey::fromText($key);
-        if (null === $item || !$this->catalogue->get()->hasRung($item->rungId)) {
-            return null;
-        }
-        $rung = $this->catalogue->get()->rung($item->rungId);
-        [$least, $most] = $rung->dosing->range->holdSeconds;
-        $isHold = $most > $least;
-        $doses = array_map(
-            static fn (array $d): array => [
-                'at' => $d['at'],
-                'value' => (float) ($isHold ? $d['dose']->holdSeconds : $d['dose']->repetitions),
-            ],
-            $this->plans->doseHistory($client, $key),
-        );
-
-        return $charts->item(
-            $rung->name.', '.$item->hands->label(),
-            $rung,
-            $isHold,
-            $this->sittings->linesOf($client, $item, $from),
-            doses: $doses,
         );
     }
 }

@@ -47,8 +47,8 @@ final class ChangeReport extends AbstractController
         if ('version' === $do && $found->isSigned()) {
             $next = $this->version($client, $found);
             $problem = '';
-        } elseif (\in_array($do, ['given', 'home'], true)) {
-            $problem = $this->give($client, $found, $request);
+        } elseif (\in_array($do, ['given', 'home', 'unhome'], true)) {
+            $problem = 'unhome' === $do ? $this->takeHome($found) : $this->give($client, $found, $request);
         } elseif ($found->isSigned()) {
             $problem = 'It is signed: nothing in it changes any more. Make another version.';
         } elseif (Seen::isStale($request, ReportPage::mark(ReportFormat::read($found)))) {
@@ -215,6 +215,15 @@ final class ChangeReport extends AbstractController
             'by' => $this->who->staff()->id,
         ];
         $report->isAtHome = $report->isAtHome || $isHome;
+        $this->reports->keep($report);
+
+        return '';
+    }
+
+    /** It was shown at home and is no more: to whom it was given stays. */
+    private function takeHome(Report $report): string
+    {
+        $report->isAtHome = false;
         $this->reports->keep($report);
 
         return '';

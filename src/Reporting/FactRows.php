@@ -114,10 +114,11 @@ final readonly class FactRows
     {
         $kind = $this->catalogue->get()->vocabulary->kinds->find($reading->code);
         $by = $reading->taken->byStaffId ?? '';
+        $hand = trim(($reading->side->value ?? '').' '.($reading->mode->value ?? ''));
 
         return $this->wording->word('report_row.reading', [
             'label' => null === $kind ? $reading->code : MeasureView::name($kind, $reading->argument),
-            'hand' => trim(($reading->side->value ?? '').' '.($reading->mode->value ?? '')),
+            'hand' => '' === $hand ? 'none' : $hand,
             'value' => MeasureView::text($kind, $reading).($kind?->unit->sign() ?? ''),
             'on' => $reading->on->format('j M Y'),
             'by' => '' === $by ? 'none' : $this->names->of($client->clinicId, $by),

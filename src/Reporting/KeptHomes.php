@@ -8,13 +8,11 @@ use HandGarden\Client\Client;
 use HandGarden\Client\Helper;
 use HandGarden\Client\Helpers;
 use HandGarden\Content\CatalogueStore;
-use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Catalogue\PlainDose;
 use HandGarden\Core\Catalogue\RungPart;
-use HandGarden\Core\Progress\Outcome;
+use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Progress\SittingLog;
 use HandGarden\Core\Progress\Strip;
-use HandGarden\Core\Progress\StripDay;
 use HandGarden\Core\Report\Fact;
 use HandGarden\Core\Report\FactKind;
 use HandGarden\Core\Report\KeptDay;
@@ -31,7 +29,6 @@ use HandGarden\Planning\Briefs;
 use HandGarden\Planning\Marks;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
-use HandGarden\Planning\PrescribedDose;
 use HandGarden\Planning\RoutineKind;
 use HandGarden\Planning\SignOff;
 use HandGarden\Sitting\SittingRepository;
@@ -80,7 +77,6 @@ final readonly class KeptHomes
     private function reached(Client $client): array
     {
         $log = $this->sittings->log($client);
-        $histories = $this->plans->doseHistories($client);
         $door = $this->briefs->door($client, RoutineKind::Home);
         $planned = [];
         foreach ($this->plan->items($client) as $of) {
@@ -105,11 +101,8 @@ final readonly class KeptHomes
                 $highest[$place] = ['height' => $height, 'kept' => new KeptDose(
                     $planned[$key] ?? $rung->name,
                     lcfirst($item->hands->label()),
-                    PlainDose::of(
-                        $histories[$key][\count($histories[$key] ?? []) - 1]['dose']
-                            ?? $this->briefs->doseOf($client, RoutineKind::Home, $rung, $item->hands),
-                    ),
-                    self::factsOf($client, $log, $held, $histories[$key] ?? []),
+                    PlainDose::of($held[\count($held) - 1]->dose),
+                    self::factsOf($held),
                     heldDays: \count($held),
                 )];
             }
@@ -137,39 +130,39 @@ final readonly class KeptHomes
         return $sorted;
     }
 
-    /** @return list<StripDay> on which it was done as prescribed, without a symptom, oldest first */
+    /** @return list<LogLine> that were done in full, one of each day that brought no symptom, oldest first */
     private static function held(SittingLog $log, string $key): array
     {
-        return array_values(array_filter(
-            Strip::of($key, $log, \PHP_INT_MAX)->days,
-            static fn (StripDay $d): bool => Outcome::Done === $d->outcome && !$d->isSymptom
-                && ($d->reached ?? 1) >= ($d->asked ?? 1),
+        $lines = array_values(array_filter(
+            $log->lines,
+            static fn (LogLine $l): bool => $l->itemKey() === $key,
         ));
-    }
-
-    /**
-     * @param list<StripDay>                                                         $held
-     * @param list<array{at: \DateTimeImmutable, dose: Dose, of: PrescribedDose}> $history
-     *
-     * @return non-empty-list<Fact> the dose of record, and where it was held last
-     */
-    private static function factsOf(Client $client, SittingLog $log, array $held, array $history): array
-    {
-        $last = $history[\count($history) - 1] ?? null;
-        $facts = [null === $last
-            ? new Fact(FactKind::Client, $client->id)
-            : new Fact(FactKind::Dose, $last['of']->id)];
-        $ids = array_merge(...array_map(
-            static fn (StripDay $d): array => $d->lineIds,
-            \array_slice($held, -self::FACTS),
-        ));
-        foreach ($log->lines as $line) {
-            if (\in_array($line->id, $ids, true)) {
-                $facts[] = new Fact(FactKind::Sitting, $line->sittingId);
+        $held = [];
+        foreach (Strip::ofLines($lines)->days as $day) {
+            foreach ($day->isSymptom ? [] : $lines as $line) {
+                if (\in_array($line->id, $day->lineIds, true) && $line->metTarget()) {
+                    $held[$day->day->format('Y-m-d')] = $line;
+                }
             }
         }
 
-        return array_values(array_unique($facts, \SORT_REGULAR));
+        return array_values($held);
+    }
+
+    /**
+     * @param non-empty-list<LogLine> $held
+     *
+     * @return non-empty-list<Fact> where it was held last
+     */
+    private static function factsOf(array $held): array
+    {
+        $last = $held[\count($held) - 1];
+        $before = \array_slice($held, -self::FACTS, -1);
+
+        return array_map(
+            static fn (LogLine $l): Fact => new Fact(FactKind::Sitting, $l->sittingId),
+            [...$before, $last],
+        );
     }
 
     /** @return list<KeptDay> */

@@ -9,19 +9,25 @@ use HandGarden\Assessment\Chart\Chart;
 use HandGarden\Client\Client;
 use HandGarden\Core\Measure\Change\Judgement;
 use HandGarden\Core\Report\ReportKind;
+use HandGarden\Following\DoseCharts;
 use HandGarden\Following\Periods;
 use HandGarden\Following\Timeline;
 use HandGarden\Following\WorkCharts;
+use HandGarden\Planning\PlanRepository;
+use HandGarden\Web\Clock;
 
 /** The charts of the time of a report: what moved, what was kept up, how it felt. A letter draws none. */
 final readonly class ReportCharts
 {
     private const MEASURES = 2;
+    private const DOSES = 2;
     /** Single joints stand in the table; drawn is what they add up to. */
     private const DRAWN = '/^(opening|wrist_extension|total_|tone_|opposition|grip_|blocks_|tremor_|spiral_)/';
 
     public function __construct(
         private Periods $periods,
+        private DoseCharts $ofDoses,
+        private PlanRepository $plans,
     ) {
     }
 
@@ -40,9 +46,38 @@ final readonly class ReportCharts
 
         return [
             ...self::measured($sources->changes),
+            ...$this->doses($client, $span, $charts),
             ...[] === $days ? [] : [$charts->keptUp($days, $client->daysPerWeek), $charts->pain($days)],
             ...\count($sources->reviews) < 2 ? [] : [$charts->felt($sources->reviews, $client->zone)],
         ];
+    }
+
+    /** @return list<Chart> of the exercises whose dose moved oftenest in the time */
+    private function doses(Client $client, ReportSpan $span, WorkCharts $charts): array
+    {
+        $steps = [];
+        foreach ($this->plans->doseHistories($client) as $key => $history) {
+            $within = array_filter(
+                \array_slice($history, 1),
+                static fn (array $d): bool => Clock::dayOf($d['at'], $client->zone) >= $span->from
+                    && Clock::dayOf($d['at'], $client->zone) <= $span->until,
+            );
+            if ([] !== $within) {
+                $steps[$key] = \count($within);
+            }
+        }
+        arsort($steps);
+
+        return array_values(array_filter(array_map(
+            fn (string $key): ?Chart => $this->ofDoses->of(
+                $client,
+                $key,
+                $charts,
+                $span->from,
+                until: $span->until,
+            ),
+            \array_slice(array_keys($steps), 0, self::DOSES),
+        )));
     }
 
     /**

@@ -50,6 +50,11 @@ final class LetterTest extends ReportTestCase
         $this->change($letter, ['do' => 'home']);
         self::assertStringContainsString('clearly better than ', $this->letterAtHome());
 
+        $this->signIn($this->therapist());
+        $this->change($letter, ['do' => 'unhome']);
+        self::assertNull($this->day()['letter']);
+        $this->signIn($this->therapist());
+        $this->change($letter, ['do' => 'home']);
         $this->agree(ConsentKind::HelperSees);
         $this->letIn($this->sister());
         self::assertStringContainsString('clearly better than ', $this->letterAtHome());

@@ -7,11 +7,11 @@ namespace HandGarden\Core\Report;
 use HandGarden\Core\Words\Joined;
 use HandGarden\Core\Words\Phrase;
 
-/** An exercise with the dose at which it goes on. */
+/** An exercise with the dose at which it goes on, or at which it was held last. */
 final readonly class KeptDose
 {
     /**
-     * @param non-empty-list<Fact> $facts    the dose of record, and where it was held, the last sittings
+     * @param non-empty-list<Fact> $facts    the routine that it stands in, or the last sittings in which it was held
      * @param int        $heldDays on which it was done as prescribed
      */
     public function __construct(

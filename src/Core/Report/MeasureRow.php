@@ -17,7 +17,7 @@ final class MeasureRow
         return new Sentence(
             new Phrase('report.measured', [
                 'label' => $one->label,
-                'hand' => $one->hand,
+                'hand' => self::hand($one->hand),
                 'first' => $one->first,
                 'first_on' => Phrase::day($one->firstOn),
                 'last' => $one->last,
@@ -43,7 +43,7 @@ final class MeasureRow
         return new Sentence(
             new Phrase($taken ? 'report.once' : 'report.never', [
                 'label' => $one->label,
-                'hand' => $one->hand,
+                'hand' => self::hand($one->hand),
                 'first' => $one->value ?? '',
                 'first_on' => null === $one->on ? '' : Phrase::day($one->on),
             ]),
@@ -77,6 +77,12 @@ final class MeasureRow
             ]),
             Judgement::NeedsRepeats => new Phrase('report.needs_repeats', $figures),
         };
+    }
+
+    /** As the words choose by it. */
+    private static function hand(string $hand): string
+    {
+        return '' === $hand ? 'none' : $hand;
     }
 
     private static function name(string $label, string $hand): Phrase

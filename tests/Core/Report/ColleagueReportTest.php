@@ -8,10 +8,13 @@ use HandGarden\Core\Measure\Change\Judgement;
 use HandGarden\Core\Report\Fact;
 use HandGarden\Core\Report\FactKind;
 use HandGarden\Core\Report\Heading;
+use HandGarden\Core\Report\MeasureRow;
+use HandGarden\Core\Report\Once;
 use HandGarden\Core\Report\Paragraph;
 use HandGarden\Core\Report\Rating;
 use HandGarden\Core\Report\ReportKind;
 use HandGarden\Core\Report\Sentence;
+use HandGarden\Tests\Core\Said;
 use PHPUnit\Framework\TestCase;
 
 /** A review tells what is kept and nothing else. */
@@ -75,6 +78,15 @@ final class ColleagueReportTest extends TestCase
         self::assertSame(
             ['report.in_one_line', 'report.gap_ill', 'report.measured', 'report.incident_open'],
             $owed,
+        );
+    }
+
+    public function testWhatIsMeasuredOfNoHandHasNoPlaceForOne(): void
+    {
+        $once = new Once('commands_n|||', 'Steps followed', '', '3', on: MadeUpMaterial::day('2026-11-20'));
+        self::assertSame(
+            'Steps followed: 3 on 20 Nov; not measured again.',
+            Said::of(MeasureRow::once($once)->words),
         );
     }
 
