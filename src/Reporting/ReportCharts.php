@@ -16,7 +16,10 @@ use HandGarden\Following\WorkCharts;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Web\Clock;
 
-/** The charts of the time of a report: what moved, what was kept up, how it felt. A letter draws none. */
+/**
+ * The charts of the time of a report: what moved, what was kept up, how it felt; for colleagues the doses too. A letter
+ * draws none.
+ */
 final readonly class ReportCharts
 {
     private const MEASURES = 2;
@@ -46,7 +49,7 @@ final readonly class ReportCharts
 
         return [
             ...self::measured($sources->changes),
-            ...$this->doses($client, $span, $charts),
+            ...ReportKind::Review === $span->kind ? $this->doses($client, $span, $charts) : [],
             ...[] === $days ? [] : [$charts->keptUp($days, $client->daysPerWeek), $charts->pain($days)],
             ...\count($sources->reviews) < 2 ? [] : [$charts->felt($sources->reviews, $client->zone)],
         ];
@@ -62,7 +65,11 @@ final readonly class ReportCharts
                 static fn (array $d): bool => Clock::dayOf($d['at'], $client->zone) >= $span->from
                     && Clock::dayOf($d['at'], $client->zone) <= $span->until,
             );
-            if ([] !== $within) {
+            $amounts = array_unique(array_map(
+                static fn (array $d): string => $d['dose']->holdSeconds.' '.$d['dose']->repetitions,
+                [$history[0], ...$within],
+            ));
+            if (\count($amounts) > 1) { // a step of another kind is no line that moves
                 $steps[$key] = \count($within);
             }
         }
