@@ -8,20 +8,13 @@ use HandGarden\Account\Staff;
 use HandGarden\Client\Client;
 use HandGarden\Core\Report\ReadingGrade;
 use HandGarden\Core\Report\ReportKind;
-use HandGarden\Desk\Demo\DemoClass;
-use HandGarden\Desk\Demo\DemoClients;
-use HandGarden\Desk\Demo\LoadDemo;
-use HandGarden\Planning\DrawAhead;
 use HandGarden\Reporting\Line;
 use HandGarden\Reporting\Report;
 use HandGarden\Reporting\ReportFormat;
 use HandGarden\Reporting\ReportPage;
-use HandGarden\Web\Clock;
-use Symfony\Component\Console\Tester\CommandTester;
-use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
 /** Reports of lives as they are lived, each line of them held against the tables. */
-final class DemoReportsTest extends GardenTestCase
+final class DemoReportsTest extends DemoTestCase
 {
     private const UNFIT = '/improv|recover|complian|refus|percent|expected to|will be able|prognos/i';
 
@@ -85,19 +78,5 @@ final class DemoReportsTest extends GardenTestCase
             ['id' => 'DESC'],
             1,
         )[0] ?? self::fail($this->shown());
-    }
-
-    private function load(): void
-    {
-        (new CommandTester(new LoadDemo(
-            $this->entities,
-            $this->service(UserPasswordHasherInterface::class),
-            $this->service(DemoClients::class),
-            $this->service(DemoClass::class),
-            clock: $this->service(Clock::class),
-            pictures: $this->service(DrawAhead::class),
-            onLoopback: true,
-            password: 'garden-demo',
-        )))->execute([]);
     }
 }

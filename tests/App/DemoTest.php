@@ -6,16 +6,9 @@ namespace HandGarden\Tests\App;
 
 use HandGarden\Account\Staff;
 use HandGarden\Client\Client;
-use HandGarden\Desk\Demo\DemoClass;
-use HandGarden\Desk\Demo\DemoClients;
-use HandGarden\Desk\Demo\LoadDemo;
-use HandGarden\Planning\DrawAhead;
-use HandGarden\Web\Clock;
-use Symfony\Component\Console\Tester\CommandTester;
-use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 
 /** The demonstration clinic: loaded once, on loopback only, and every page of it opens. */
-final class DemoTest extends GardenTestCase
+final class DemoTest extends DemoTestCase
 {
     /** Of every client; the others, which are the same for all, of two. */
     private const FOLLOWED = [
@@ -107,21 +100,5 @@ final class DemoTest extends GardenTestCase
 
         self::assertStringContainsString('waiting', $this->page());
         self::assertSelectorTextContains('ul.rows', 'Odalys Brandt');
-    }
-
-    private function load(bool $onLoopback = true, string $password = 'garden-demo'): int
-    {
-        $command = new LoadDemo(
-            $this->entities,
-            $this->service(UserPasswordHasherInterface::class),
-            $this->service(DemoClients::class),
-            $this->service(DemoClass::class),
-            clock: $this->service(Clock::class),
-            pictures: $this->service(DrawAhead::class),
-            onLoopback: $onLoopback,
-            password: $password,
-        );
-
-        return (new CommandTester($command))->execute([]);
     }
 }
