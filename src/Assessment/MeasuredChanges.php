@@ -40,15 +40,12 @@ final readonly class MeasuredChanges
     /**
      * What is said of a time that is over: of each measure the first and the last that was taken in it.
      *
-     * @param int $charts how many of the first are drawn
-     *
-     * @return list<Change> of what was measured on two days or more
+     * @return list<Change> of what was measured on two days or more, none of them drawn yet
      */
     public function between(
         Client $client,
         \DateTimeImmutable $from,
         \DateTimeImmutable $until,
-        int $charts = 0,
     ): array {
         $days = array_values(array_filter(
             $this->readings->days($client, $from),
@@ -57,7 +54,7 @@ final readonly class MeasuredChanges
 
         return $this->in($client)->for(
             $this->readings->endsAndDays($client, $from, $until, MeasuringDays::thinned($days)),
-            $charts,
+            0,
         );
     }
 

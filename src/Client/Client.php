@@ -120,6 +120,12 @@ class Client implements TellsOfClient
         return ['clinicId' => $this->clinicId, 'clientId' => $this->id];
     }
 
+    /** Days of practice that are planned in so many. */
+    public function plannedDaysIn(int $days): int
+    {
+        return max(1, (int) round($this->daysPerWeek * $days / 7));
+    }
+
     public function name(): string
     {
         return $this->givenName.' '.$this->familyName;

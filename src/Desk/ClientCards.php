@@ -24,6 +24,7 @@ use HandGarden\Planning\LadderView;
 use HandGarden\Planning\NodeView;
 use HandGarden\Planning\PlacementViews;
 use HandGarden\Planning\Plan;
+use HandGarden\Planning\WantedTask;
 use HandGarden\Progress\OpenProposals;
 use HandGarden\Sitting\SittingRepository;
 use Twig\Environment;
@@ -45,6 +46,7 @@ final readonly class ClientCards
         private PlacementViews $views,
         private Helpers $helpers,
         private ClinicRepository $clinics,
+        private WantedTask $wanted,
     ) {
     }
 
@@ -88,9 +90,7 @@ final readonly class ClientCards
 
         return new ClientCard(
             $this->cautions->for($client),
-            '' !== $client->goalWords
-                ? $client->goalWords
-                : $catalogue->goal((string) array_key_first($client->goals))?->label,
+            $this->wanted->of($client),
             array_map(
                 fn (Side $side): array => $this->hand(
                     $client,

@@ -66,10 +66,7 @@ final readonly class BlockLooks
             1,
             (int) $kept->beginsOn->diff($until)->format('%r%a') + 1,
         );
-        $planned = max(
-            1,
-            (int) round($client->daysPerWeek * $span / 7),
-        );
+        $planned = $client->plannedDaysIn($span);
         $changes = $this->changes->since(
             $client,
             $kept->beginsOn->modify('-'.self::BEFORE_DAYS.' days'),

@@ -7,9 +7,10 @@ namespace HandGarden\Following;
 use HandGarden\Assessment\Chart\Chart;
 use HandGarden\Client\Client;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Catalogue\Dose;
 use HandGarden\Core\Progress\LogLine;
 use HandGarden\Core\Routine\ItemKey;
-use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\PrescribedDose;
 use HandGarden\Sitting\SittingRepository;
 
 /** The dose of one exercise over a time, with what was reached of it. */
@@ -17,15 +18,19 @@ final readonly class DoseCharts
 {
     public function __construct(
         private SittingRepository $sittings,
-        private PlanRepository $plans,
         private CatalogueStore $catalogue,
     ) {
     }
 
-    /** @return ?Chart null: nobody knows the exercise any more */
+    /**
+     * @param list<array{at: \DateTimeImmutable, dose: Dose, of: PrescribedDose}> $history of its dose, oldest first
+     *
+     * @return ?Chart null: nobody knows the exercise any more
+     */
     public function of(
         Client $client,
         string $key,
+        array $history,
         WorkCharts $charts,
         \DateTimeImmutable $from,
         ?\DateTimeImmutable $until = null,
@@ -41,7 +46,7 @@ final readonly class DoseCharts
             '+1 day',
         );
         $doses = [];
-        foreach ($this->plans->doseHistory($client, $key) as ['at' => $at, 'dose' => $dose]) {
+        foreach ($history as ['at' => $at, 'dose' => $dose]) {
             if ($isYet($at)) {
                 $doses[] = [
                     'at' => $at,

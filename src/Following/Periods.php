@@ -7,6 +7,7 @@ namespace HandGarden\Following;
 use HandGarden\Client\Client;
 use HandGarden\Client\ClientRepository;
 use HandGarden\Core\Progress\SkipReason;
+use HandGarden\Core\Screening\ScreeningQuestions;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\PlanRepository;
 use HandGarden\Sitting\DayFigures;
@@ -15,9 +16,7 @@ use HandGarden\Sitting\DayFigures;
 final readonly class Periods
 {
     private const AWAY_DAYS = 7;
-    /** The question that asks for a change of it. */
-    private const MEDICINE = 'medicine_changed';
-    /** For which it asks: the change lies somewhere in them. */
+    /** For which a change of medicine is asked: it lies somewhere in them. */
     private const MEDICINE_DAYS = 14;
     /** For which an injection is thought to work. */
     public const INJECTION_DAYS = 84;
@@ -56,7 +55,7 @@ final readonly class Periods
                 new Phrase('trend.injection'),
             );
         }
-        foreach ($this->clients->saidYes($client, self::MEDICINE) as $asked) {
+        foreach ($this->clients->saidYes($client, ScreeningQuestions::MEDICINE_CHANGED) as $asked) {
             $periods[] = new Period(
                 $asked->modify('-'.self::MEDICINE_DAYS.' days'),
                 $asked,

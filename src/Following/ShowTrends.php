@@ -216,10 +216,11 @@ final class ShowTrends extends AbstractController
         WorkCharts $charts,
         \DateTimeImmutable $from,
     ): array {
-        $keys = '' === $asked ? $this->moving($client, $items) : [$asked];
+        $histories = $this->plans->doseHistories($client);
+        $keys = '' === $asked ? self::moving($items, array_map(\count(...), $histories)) : [$asked];
         $drawn = [];
         foreach (\array_slice($keys, 0, self::MOST_ITEMS) as $key) {
-            $chart = $this->doses->of($client, $key, $charts, $from);
+            $chart = $this->doses->of($client, $key, $histories[$key] ?? [], $charts, from: $from);
             if (null !== $chart) {
                 $drawn[] = ['chart' => $chart, 'key' => $key];
             }
@@ -229,13 +230,13 @@ final class ShowTrends extends AbstractController
     }
 
     /**
-     * @param list<Prescribed> $items
+     * @param list<Prescribed>   $items
+     * @param array<string, int> $steps how often a dose was set, by item key
      *
      * @return list<string> item keys whose dose can move, that which moved most first
      */
-    private function moving(Client $client, array $items): array
+    private static function moving(array $items, array $steps): array
     {
-        $steps = $this->plans->doseCounts($client);
         $moving = array_values(array_filter($items, static function (Prescribed $p): bool {
             $range = $p->rung->dosing->range;
 

@@ -6,7 +6,6 @@ namespace HandGarden\Home;
 
 use HandGarden\Assessment\Chart\InkLines;
 use HandGarden\Client\Client;
-use HandGarden\Content\CatalogueStore;
 use HandGarden\Content\Format\InkFormat;
 use HandGarden\Core\Data\Node;
 use HandGarden\Core\Home\ConsentKind;
@@ -14,6 +13,7 @@ use HandGarden\Following\BlockSamples;
 use HandGarden\Following\Looks;
 use HandGarden\Planning\PlanBlock;
 use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\WantedTask;
 use HandGarden\Sitting\SittingRepository;
 
 /** A block that is over and that nobody has looked back on yet: the client says how it goes. */
@@ -26,7 +26,7 @@ final readonly class EndedBlock
         private BlockWords $words,
         private BlockSamples $samples,
         private Consents $consents,
-        private CatalogueStore $catalogue,
+        private WantedTask $wanted,
     ) {
     }
 
@@ -49,7 +49,6 @@ final readonly class EndedBlock
             return null;
         }
         $ends = $kept->block()->ends();
-        $task = $this->catalogue->get()->goal((string) array_key_first($client->goals))?->label;
 
         return [
             'id' => $kept->id,
@@ -58,7 +57,7 @@ final readonly class EndedBlock
                 static fn (\DateTimeImmutable $d): bool => $d >= $kept->beginsOn && $d <= $ends,
             )),
             'of' => $kept->days,
-            'task' => '' !== $client->goalWords ? $client->goalWords : $task ?? '',
+            'task' => $this->wanted->of($client) ?? '',
             'lookOn' => $this->looks->nextVisit($client, $today)?->format('Y-m-d'),
             'sample' => $this->consents->holds($client, ConsentKind::SampleKept)
                 ? $this->sample($client, $kept)

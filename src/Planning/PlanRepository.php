@@ -18,7 +18,11 @@ use HandGarden\Core\Words\Phrase;
 use HandGarden\Core\Words\PhraseFormat;
 use Symfony\Component\Uid\Uuid;
 
-/** What a therapist decided for one client: overrides, approved rungs, doses, suspensions and the routine. */
+/**
+ * What a therapist decided for one client: overrides, approved rungs, doses, suspensions and the routine.
+ *
+ * @phpstan-type DoseHistory non-empty-list<array{at: \DateTimeImmutable, dose: Dose, of: PrescribedDose}>
+ */
 final readonly class PlanRepository
 {
     public function __construct(
@@ -118,23 +122,6 @@ final readonly class PlanRepository
         );
     }
 
-    /** @return array<string, int> how often a dose was set, by item key */
-    public function doseCounts(Client $client): array
-    {
-        $counts = [];
-        foreach (
-            $this->entities->getConnection()->fetchAllKeyValue(
-                'SELECT item_key, count(*) FROM prescribed_dose
-                    WHERE client_id = ? AND clinic_id = ? GROUP BY item_key',
-                [$client->id, $client->clinicId],
-            ) as $key => $count
-        ) {
-            $counts[(string) $key] = is_numeric($count) ? (int) $count : 0;
-        }
-
-        return $counts;
-    }
-
     /**
      * Every dose of record of an item that is still known, oldest first.
      *
@@ -148,7 +135,7 @@ final readonly class PlanRepository
     /**
      * The same of every item, in one query.
      *
-     * @return array<string, non-empty-list<array{at: \DateTimeImmutable, dose: Dose, of: PrescribedDose}>> by item key
+     * @return array<string, DoseHistory> by item key
      */
     public function doseHistories(Client $client): array
     {
@@ -158,7 +145,7 @@ final readonly class PlanRepository
     /**
      * @param array<string, string> $criteria
      *
-     * @return array<string, non-empty-list<array{at: \DateTimeImmutable, dose: Dose, of: PrescribedDose}>>
+     * @return array<string, DoseHistory>
      */
     private function dosesBy(array $criteria): array
     {

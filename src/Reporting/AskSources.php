@@ -8,6 +8,7 @@ use HandGarden\Assessment\MeasuredChanges;
 use HandGarden\Client\Client;
 use HandGarden\Following\BlockReview;
 use HandGarden\Following\Looks;
+use HandGarden\Planning\PlanRepository;
 use HandGarden\Sitting\DayFigures;
 use HandGarden\Sitting\LoggedTrend;
 use HandGarden\Web\Clock;
@@ -18,6 +19,7 @@ final readonly class AskSources
     public function __construct(
         private LoggedTrend $trend,
         private MeasuredChanges $changes,
+        private PlanRepository $plans,
         private Looks $looks,
     ) {
     }
@@ -30,11 +32,11 @@ final readonly class AskSources
                 static fn (DayFigures $d): bool => $d->day <= $span->until,
             )),
             $this->changes->between($client, $span->from, $span->until),
+            $this->plans->doseHistories($client),
             array_values(array_filter(
                 array_reverse($this->looks->reviews($client)),
                 static fn (BlockReview $r): bool => (null !== $r->ease || null !== $r->content)
-                    && Clock::dayOf($r->at, $client->zone) >= $span->from
-                    && Clock::dayOf($r->at, $client->zone) <= $span->until,
+                    && $span->holds(Clock::dayOf($r->at, $client->zone)),
             )),
         );
     }

@@ -26,8 +26,6 @@ use HandGarden\Web\Wording;
 /** Everything that a line of a report rests on, with what is kept of it now. */
 final readonly class FactRows
 {
-    private const MOST_ALERTS = 500;
-
     public function __construct(
         private ReadingRepository $readings,
         private LoggedDays $sittings,
@@ -205,7 +203,7 @@ final readonly class FactRows
     private function told(Client $client): array
     {
         $says = [];
-        foreach ($this->alerts->all($client, self::MOST_ALERTS) as $alert) {
+        foreach ($this->alerts->all($client, Materials::MOST_ALERTS) as $alert) {
             $says[(new Fact(FactKind::Alert, $alert->id))->text()] = $this->alert($client, $alert);
         }
 

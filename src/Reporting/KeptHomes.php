@@ -8,6 +8,7 @@ use HandGarden\Client\Client;
 use HandGarden\Client\Helper;
 use HandGarden\Client\Helpers;
 use HandGarden\Content\CatalogueStore;
+use HandGarden\Core\Catalogue\Ladder;
 use HandGarden\Core\Catalogue\PlainDose;
 use HandGarden\Core\Catalogue\RungPart;
 use HandGarden\Core\Progress\LogLine;
@@ -24,6 +25,7 @@ use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Routine\ItemKey;
 use HandGarden\Core\Week\PlannedDay;
 use HandGarden\Core\Week\Slot;
+use HandGarden\Core\Week\Week;
 use HandGarden\Core\Words\Phrase;
 use HandGarden\Planning\Briefs;
 use HandGarden\Planning\Marks;
@@ -56,13 +58,13 @@ final readonly class KeptHomes
     }
 
     /** @param \DateTimeImmutable $day in the client's zone */
-    public function of(Client $client, \DateTimeImmutable $day): KeptHome
+    public function of(Client $client, Week $week, \DateTimeImmutable $day): KeptHome
     {
         $routine = $this->plans->routine($client);
 
         return new KeptHome(
             $this->reached($client),
-            null === $routine ? [] : $this->week($client, $day, $routine->id),
+            null === $routine ? [] : self::week($week, $routine->id),
             $this->short($client, $day),
             $this->worn($client),
             helpers: $this->helped($client, $day),
@@ -91,7 +93,7 @@ final readonly class KeptHomes
             $rung = $this->catalogue->get()->rung($item->rungId);
             $ladder = $this->catalogue->get()->ladderOf($rung->id);
             $place = $ladder->key.'|'.$item->hands->value;
-            $height = (int) array_search($rung->id, array_column($ladder->rungs, 'id'), true);
+            $height = $ladder->positionOf($rung->id) ?? 0;
             $held = self::held($log, $key);
             if (
                 \count($held) >= self::HELD_DAYS
@@ -108,26 +110,24 @@ final readonly class KeptHomes
             }
         }
 
-        return array_column($this->inOrder($highest), 'kept');
+        return array_column(array_values($this->inOrder($highest)), 'kept');
     }
 
     /**
      * @param array<string, array{height: int, kept: KeptDose}> $highest by `ladder|hands`
      *
-     * @return list<array{height: int, kept: KeptDose}> in the order of the ladders
+     * @return array<string, array{height: int, kept: KeptDose}> in the order of the ladders, a clinic's own at the end
      */
     private function inOrder(array $highest): array
     {
-        $sorted = [];
-        foreach ($this->catalogue->get()->ladders() as $ladder) {
-            foreach ($highest as $place => $one) {
-                if (explode('|', $place)[0] === $ladder->key) {
-                    $sorted[] = $one;
-                }
-            }
-        }
+        $order = array_flip(array_map(
+            static fn (Ladder $l): string => $l->key,
+            $this->catalogue->get()->ladders(),
+        ));
+        $placeOf = static fn (string $key): int => $order[explode('|', $key)[0]] ?? \PHP_INT_MAX;
+        uksort($highest, static fn (string $a, string $b): int => $placeOf($a) <=> $placeOf($b));
 
-        return $sorted;
+        return $highest;
     }
 
     /** @return list<LogLine> that were done in full, one of each day that brought no symptom, oldest first */
@@ -138,11 +138,14 @@ final readonly class KeptHomes
             static fn (LogLine $l): bool => $l->itemKey() === $key,
         ));
         $held = [];
+        foreach ($lines as $line) {
+            if ($line->metTarget()) {
+                $held[$line->day->format('Y-m-d')] = $line;
+            }
+        }
         foreach (Strip::ofLines($lines)->days as $day) {
-            foreach ($day->isSymptom ? [] : $lines as $line) {
-                if (\in_array($line->id, $day->lineIds, true) && $line->metTarget()) {
-                    $held[$day->day->format('Y-m-d')] = $line;
-                }
+            if ($day->isSymptom) {
+                unset($held[$day->day->format('Y-m-d')]);
             }
         }
 
@@ -166,9 +169,8 @@ final readonly class KeptHomes
     }
 
     /** @return list<KeptDay> */
-    private function week(Client $client, \DateTimeImmutable $day, string $routineId): array
+    private static function week(Week $week, string $routineId): array
     {
-        $week = $this->items->week($client, $day);
         $most = max(0, ...array_map(static fn (PlannedDay $d): int => \count($d->items), $week->days));
         $kept = [];
         foreach ($week->days as $planned) {

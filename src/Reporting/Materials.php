@@ -24,6 +24,7 @@ use HandGarden\Core\Report\Rating;
 use HandGarden\Core\Report\ReportKind;
 use HandGarden\Core\Report\Step;
 use HandGarden\Core\Routine\ItemKey;
+use HandGarden\Core\Screening\ScreeningQuestions;
 use HandGarden\Core\Words\Joint;
 use HandGarden\Following\BlockReview;
 use HandGarden\Following\Looks;
@@ -32,6 +33,7 @@ use HandGarden\Following\Periods;
 use HandGarden\Planning\DoseSource;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
+use HandGarden\Planning\WantedTask;
 use HandGarden\Sitting\Alert;
 use HandGarden\Sitting\Alerts;
 use HandGarden\Sitting\DayFigures;
@@ -40,10 +42,14 @@ use HandGarden\Sitting\LoggedPractice;
 use HandGarden\Sitting\SittingRepository;
 use HandGarden\Web\Clock;
 
-/** Brings together what a report of a time may tell, each thing from where it is kept. */
+/**
+ * Brings together what a report of a time may tell, each thing from where it is kept.
+ *
+ * @phpstan-import-type DoseHistory from PlanRepository
+ */
 final readonly class Materials
 {
-    private const MOST_ALERTS = 500;
+    public const MOST_ALERTS = 500;
     private const GAPS = ['ill', 'away'];
 
     public function __construct(
@@ -54,9 +60,10 @@ final readonly class Materials
         private Looks $looks,
         private Alerts $alerts,
         private Plan $plan,
-        private PlanRepository $plans,
+        private StayingItems $staying,
         private KeptHomes $homes,
         private PlanMaterials $planned,
+        private WantedTask $wanted,
         private ClientRepository $clients,
         private ClinicRepository $clinics,
         private ClinicSettings $settings,
@@ -66,8 +73,9 @@ final readonly class Materials
 
     public function of(Client $client, ReportSpan $span, Sources $sources): Material
     {
-        [$from, $until, $days] = [$span->from, $span->until, $sources->days];
+        [$from, $until] = [$span->from, $span->until];
         $sittings = $this->practice->between($client, $from, $until);
+        $week = $this->staying->week($client, $span->asOf);
         $clinic = $this->clinics->own();
         $visit = $this->looks->nextVisitLook($client, $span->asOf);
 
@@ -80,32 +88,29 @@ final readonly class Materials
             $from,
             until: $until,
             numbers: new Numbers($clinic->id, $clinic->phone, $clinic->emergencyNumber),
-            wanted: $this->wanted($client),
-            practice: self::practised($client, $span, $days, $sittings),
+            wanted: $this->wanted->of($client) ?? '',
+            practice: self::practised($client, $span, $sources->days, $sittings),
             cautions: $this->cautions($client, $span->asOf),
             measures: $this->measures->changed($client, $sources->changes),
             once: $this->measures->once($client, $from, $until),
-            steps: $this->steps($client, $from, $until),
-            incidents: $this->incidents($client, $from, $until),
-            gaps: $this->gaps($client, $days, $sittings, $span),
+            steps: $this->steps($client, $span, $sources->doses),
+            incidents: $this->incidents($client, $span),
+            gaps: $this->gaps($client, $sources->days, $sittings, $span),
             ratings: self::ratings($client, $sources->reviews),
             injectedOn: $client->injectionDay(),
             medicine: array_values(array_filter(
-                $this->clients->saidYes($client, Material::MEDICINE),
-                static fn (\DateTimeImmutable $day): bool => self::isWithin($day, $from, $until),
+                $this->clients->saidYes($client, ScreeningQuestions::MEDICINE_CHANGED),
+                $span->holds(...),
             )),
             findings: ReportKind::Review === $span->kind ? $this->measures->findings($client, $until) : [],
-            plan: $this->planned->now($client, $span->asOf),
+            plan: $this->planned->now($client, $week, $span->asOf),
             nextVisit: null === $visit?->visitOn ? null : new NextVisit($visit->id, $visit->visitOn),
-            home: ReportKind::Discharge === $span->kind ? $this->homes->of($client, $span->asOf) : null,
+            home: ReportKind::Discharge === $span->kind ? $this->homes->of(
+                $client,
+                $week,
+                $span->asOf,
+            ) : null,
         );
-    }
-
-    private function wanted(Client $client): string
-    {
-        return '' !== $client->goalWords
-            ? $client->goalWords
-            : $this->catalogue->get()->goal((string) array_key_first($client->goals))->label ?? '';
     }
 
     /**
@@ -126,7 +131,7 @@ final readonly class Materials
         return new Practice(
             array_map(static fn (HeldSitting $s): string => $s->id, $sittings),
             \count(array_filter($days, static fn (DayFigures $d): bool => $d->isPractice())),
-            max(1, (int) round($client->daysPerWeek * $span->days() / 7)),
+            $client->plannedDaysIn($span->days()),
             \count($timed),
             minutes: (int) round(array_sum($timed)),
             alone: \count(array_filter($sittings, static fn (HeldSitting $s): bool => false === $s->helped)),
@@ -146,18 +151,22 @@ final readonly class Materials
         return $cautions;
     }
 
-    /** @return list<Step> */
-    private function steps(Client $client, \DateTimeImmutable $from, \DateTimeImmutable $until): array
+    /**
+     * @param array<string, DoseHistory> $doses
+     *
+     * @return list<Step>
+     */
+    private function steps(Client $client, ReportSpan $span, array $doses): array
     {
         $steps = [];
-        foreach ($this->plans->doseHistories($client) as $key => $history) {
+        foreach ($doses as $key => $history) {
             $item = ItemKey::fromText($key);
             foreach ($history as $n => ['at' => $at, 'dose' => $dose, 'of' => $kept]) {
                 $day = Clock::dayOf($at, $client->zone);
                 $before = $history[$n - 1]['dose'] ?? null;
                 if (
                     null !== $before && null !== $item && !$before->isAsHardAs($dose)
-                    && self::isWithin($day, $from, $until)
+                    && $span->holds($day)
                 ) {
                     $steps[] = new Step(
                         $kept->id,
@@ -176,15 +185,11 @@ final readonly class Materials
     }
 
     /** @return list<Incident> */
-    private function incidents(Client $client, \DateTimeImmutable $from, \DateTimeImmutable $until): array
+    private function incidents(Client $client, ReportSpan $span): array
     {
         $of = array_values(array_filter(
             $this->alerts->all($client, self::MOST_ALERTS),
-            static fn (Alert $a): bool => self::isWithin(
-                Clock::dayOf($a->begunAt, $client->zone),
-                $from,
-                $until,
-            ),
+            static fn (Alert $a): bool => $span->holds(Clock::dayOf($a->begunAt, $client->zone)),
         ));
         usort($of, static fn (Alert $a, Alert $b): int => [$a->begunAt, $a->id] <=> [$b->begunAt, $b->id]);
 
@@ -265,13 +270,5 @@ final readonly class Materials
             $r->ease,
             $r->content,
         ), $reviews);
-    }
-
-    private static function isWithin(
-        \DateTimeImmutable $day,
-        \DateTimeImmutable $from,
-        \DateTimeImmutable $until,
-    ): bool {
-        return $day >= $from && $day <= $until;
     }
 }

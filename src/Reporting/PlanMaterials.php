@@ -8,6 +8,7 @@ use HandGarden\Client\Client;
 use HandGarden\Core\Report\PlanNow;
 use HandGarden\Core\Routine\Item;
 use HandGarden\Core\Week\PlannedDay;
+use HandGarden\Core\Week\Week;
 use HandGarden\Planning\Plan;
 use HandGarden\Planning\PlanRepository;
 
@@ -17,19 +18,18 @@ final readonly class PlanMaterials
     public function __construct(
         private Plan $plan,
         private PlanRepository $plans,
-        private StayingItems $staying,
     ) {
     }
 
-    /** Null: nothing is planned. */
-    public function now(Client $client, \DateTimeImmutable $day): ?PlanNow
+    /** @return ?PlanNow null: nothing is planned */
+    public function now(Client $client, Week $planned, \DateTimeImmutable $day): ?PlanNow
     {
         $routine = $this->plans->routine($client);
         $all = self::keys($this->plan->itemsOf($client, $routine));
         if (null === $routine || [] === $all) {
             return null;
         }
-        $week = $this->staying->week($client, $day)->days;
+        $week = $planned->days;
         $open = array_merge(...array_map(static fn (PlannedDay $d): array => self::keys($d->items), $week));
         $block = $this->plans->block($client);
         $runs = null !== $block && $block->block()->ends() >= $day;

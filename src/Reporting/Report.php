@@ -207,7 +207,7 @@ class Report
     }
 
     /**
-     * The database keeps no order of names.
+     * The database keeps no order of names, and gives a whole number back as one without a point.
      *
      * @param array<mixed> $kept
      *
@@ -222,8 +222,7 @@ class Report
         return array_map(
             static fn (mixed $value): mixed => match (true) {
                 \is_array($value) => self::inOrder($value),
-                \is_float($value) => \sprintf('%.4f', $value),
-                \is_int($value) => \sprintf('%.4f', $value),
+                \is_float($value), \is_int($value) => \sprintf('%.4f', $value),
                 default => $value,
             },
             $kept,

@@ -19,6 +19,8 @@ use HandGarden\Web\Clock;
 /**
  * The charts of the time of a report: what moved, what was kept up, how it felt; for colleagues the doses too. A letter
  * draws none.
+ *
+ * @phpstan-import-type DoseHistory from PlanRepository
  */
 final readonly class ReportCharts
 {
@@ -30,7 +32,6 @@ final readonly class ReportCharts
     public function __construct(
         private Periods $periods,
         private DoseCharts $ofDoses,
-        private PlanRepository $plans,
     ) {
     }
 
@@ -49,21 +50,29 @@ final readonly class ReportCharts
 
         return [
             ...self::measured($sources->changes),
-            ...ReportKind::Review === $span->kind ? $this->doses($client, $span, $charts) : [],
+            ...ReportKind::Review === $span->kind ? $this->doses(
+                $client,
+                $span,
+                $sources->doses,
+                $charts,
+            ) : [],
             ...[] === $days ? [] : [$charts->keptUp($days, $client->daysPerWeek), $charts->pain($days)],
             ...\count($sources->reviews) < 2 ? [] : [$charts->felt($sources->reviews, $client->zone)],
         ];
     }
 
-    /** @return list<Chart> of the exercises whose dose moved oftenest in the time */
-    private function doses(Client $client, ReportSpan $span, WorkCharts $charts): array
+    /**
+     * @param array<string, DoseHistory> $histories
+     *
+     * @return list<Chart> of the exercises whose dose moved oftenest in the time
+     */
+    private function doses(Client $client, ReportSpan $span, array $histories, WorkCharts $charts): array
     {
         $steps = [];
-        foreach ($this->plans->doseHistories($client) as $key => $history) {
+        foreach ($histories as $key => $history) {
             $within = array_filter(
                 \array_slice($history, 1),
-                static fn (array $d): bool => Clock::dayOf($d['at'], $client->zone) >= $span->from
-                    && Clock::dayOf($d['at'], $client->zone) <= $span->until,
+                static fn (array $d): bool => $span->holds(Clock::dayOf($d['at'], $client->zone)),
             );
             $amounts = array_unique(array_map(
                 static fn (array $d): string => $d['dose']->holdSeconds.' '.$d['dose']->repetitions,
@@ -79,8 +88,9 @@ final readonly class ReportCharts
             fn (string $key): ?Chart => $this->ofDoses->of(
                 $client,
                 $key,
+                $histories[$key],
                 $charts,
-                $span->from,
+                from: $span->from,
                 until: $span->until,
             ),
             \array_slice(array_keys($steps), 0, self::DOSES),

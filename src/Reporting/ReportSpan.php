@@ -18,6 +18,11 @@ final readonly class ReportSpan
     ) {
     }
 
+    public function holds(\DateTimeImmutable $day): bool
+    {
+        return $day >= $this->from && $day <= $this->until;
+    }
+
     public function days(): int
     {
         return (int) $this->from->diff($this->until)->format('%a') + 1;

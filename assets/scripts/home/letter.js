@@ -1,7 +1,5 @@
 import { made, one } from '../core/dom.js';
-
-const long = (/** @type {string} */ day) =>
-  new Date(`${day}T12:00`).toLocaleDateString([], { day: 'numeric', month: 'long' });
+import { dayName } from './clock.js';
 
 /**
  * Whether there is a letter to be read, and from when.
@@ -11,7 +9,7 @@ const long = (/** @type {string} */ day) =>
 export function offerLetter(face, letter) {
   const button = one(face, '[data-letter]', HTMLElement);
   button.hidden = letter === null;
-  if (letter !== null) button.textContent = `Your letter of ${long(letter.on)}`;
+  if (letter !== null) button.textContent = `Your letter of ${dayName(letter.on)}`;
 }
 
 /**
@@ -21,7 +19,7 @@ export function offerLetter(face, letter) {
 export function showLetter({ faces, day }) {
   const letter = day?.letter ?? null;
   if (letter === null) return;
-  faces.put('letter', { title: `Your letter of ${long(letter.on)}`, by: letter.by });
+  faces.put('letter', { title: `Your letter of ${dayName(letter.on)}`, by: letter.by });
   one(faces.get('letter'), '[data-parts]', HTMLElement).replaceChildren(
     ...letter.parts.flatMap(({ title, lines }) => [
       made('h2', { textContent: title }),

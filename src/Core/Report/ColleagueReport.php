@@ -6,6 +6,7 @@ namespace HandGarden\Core\Report;
 
 use HandGarden\Core\Measure\Change\InjectionPhase;
 use HandGarden\Core\Measure\Change\Judgement;
+use HandGarden\Core\Screening\ScreeningQuestions;
 use HandGarden\Core\Words\Joint;
 use HandGarden\Core\Words\Phrase;
 
@@ -145,7 +146,7 @@ final readonly class ColleagueReport implements Author
         foreach ($of->medicine as $day) {
             $phases[] = new Sentence(
                 new Phrase('report.medicine', ['on' => Phrase::day($day)]),
-                [new Fact(FactKind::Answer, Material::MEDICINE)],
+                [new Fact(FactKind::Answer, ScreeningQuestions::MEDICINE_CHANGED)],
             );
         }
 

@@ -10,9 +10,6 @@ use HandGarden\Core\Words\Joined;
 /** Everything that a report of a time may tell. */
 final readonly class Material
 {
-    /** The screening question that asks for a change of it. */
-    public const MEDICINE = 'medicine_changed';
-
     /**
      * @param string                    $wanted     the daily task in the client's words; empty: none was said
      * @param array<string, string>     $cautions   words by the question whose answer asks for them

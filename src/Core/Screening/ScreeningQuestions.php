@@ -7,6 +7,9 @@ namespace HandGarden\Core\Screening;
 /** The questions asked before anything is planned, and the rules that stay on screen during all work. */
 final readonly class ScreeningQuestions
 {
+    /** Asks for a change of medicine in the last two weeks. */
+    public const MEDICINE_CHANGED = 'medicine_changed';
+
     /**
      * @param list<Question>                        $questions
      * @param list<array{when: string, do: string}> $stopRules
